@@ -1,0 +1,55 @@
+/** Look-up of part models by id and revision. */
+import type { TerminalRef, Slot } from '../names';
+import { splitRef } from '../names';
+import type { Build, Fitted } from '../build/build';
+import type { PartModel, Terminal } from './partModel';
+
+export interface Catalogue {
+  readonly models: readonly PartModel[];
+  /** The model of a fitted part. @throws {RangeError} If the catalogue lacks that revision. */
+  model(fitted: Pick<Fitted, 'model' | 'revision'>): PartModel;
+  has(fitted: Pick<Fitted, 'model' | 'revision'>): boolean;
+}
+
+/** A catalogue over the given models; later duplicates of an id and revision are ignored. */
+export function makeCatalogue(models: readonly PartModel[]): Catalogue {
+  const byKey = new Map<string, PartModel>();
+  for (const model of models) {
+    const key = `${model.id}@${model.revision}`;
+    if (!byKey.has(key)) byKey.set(key, model);
+  }
+  return {
+    models: [...byKey.values()],
+    has: ({ model, revision }) => byKey.has(`${model}@${revision}`),
+    model({ model, revision }) {
+      const found = byKey.get(`${model}@${revision}`);
+      if (!found) throw new RangeError(`no part model ${model} revision ${revision} in the catalogue`);
+      return found;
+    },
+  };
+}
+
+/** The model of the part in a slot, or null when the slot is empty. */
+export function modelIn(build: Build, slot: Slot, catalogue: Catalogue): PartModel | null {
+  const fitted = build.slots[slot];
+  return fitted ? catalogue.model(fitted) : null;
+}
+
+const terminalMaps = new WeakMap<PartModel, Map<string, Terminal>>();
+
+/** A terminal of a model by its id, or null. */
+export function terminalOf(model: PartModel, id: string): Terminal | null {
+  let map = terminalMaps.get(model);
+  if (!map) {
+    map = new Map(model.terminals.map((terminal) => [terminal.id, terminal]));
+    terminalMaps.set(model, map);
+  }
+  return map.get(id) ?? null;
+}
+
+/** The terminal that a full name means in this build, or null when slot or terminal do not exist. */
+export function findTerminal(build: Build, ref: TerminalRef, catalogue: Catalogue): Terminal | null {
+  const { slot, terminal } = splitRef(ref);
+  const model = modelIn(build, slot, catalogue);
+  return model ? terminalOf(model, terminal) : null;
+}

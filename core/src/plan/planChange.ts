@@ -1,0 +1,75 @@
+/**
+ * One change of a plan. Before and after make it its own undo, its own merge unit and its own history.
+ */
+import type { Plan } from './plan';
+
+export interface PlanChange {
+  path: `slots/${string}` | `wires/${string}` | `housings/${string}` | `mates/${string}` | `links/${string}` | `schools/${string}` | 'cells';
+  before: unknown;
+  after: unknown;
+}
+
+export type PlanChangeResult = { ok: true; plan: Plan } | { ok: false; conflict: PlanChange };
+
+/**
+ * The plan with the changes made, version one higher; or the first change whose `before` no longer holds.
+ * A missing entry is null on either side.
+ */
+export function applyPlanChanges(plan: Plan, changes: readonly PlanChange[]): PlanChangeResult {
+  let next = plan;
+  for (const change of changes) {
+    if (!sameJson(valueAt(next, change.path), change.before)) return { ok: false, conflict: change };
+    next = withValue(next, change.path, change.after);
+  }
+  return { ok: true, plan: { ...next, version: plan.version + 1 } };
+}
+
+/** The changes that undo these, in the order in which they must be made. */
+export function reversePlanChanges(changes: readonly PlanChange[]): PlanChange[] {
+  return changes.map(({ path, before, after }) => ({ path, before: after, after: before })).reverse();
+}
+
+/** What stands at a path of the plan; null when nothing does. */
+export function valueAt(plan: Plan, path: PlanChange['path']): unknown {
+  if (path === 'cells') return plan.cells;
+  const { part, key } = splitPath(path);
+  if (part === 'links') return plan.links.find((link) => link.id === key) ?? null;
+  if (part === 'schools') return plan.schools[key] ?? null;
+  return (plan.target[part] as Record<string, unknown>)[key] ?? null;
+}
+
+function withValue(plan: Plan, path: PlanChange['path'], value: unknown): Plan {
+  if (path === 'cells') return { ...plan, cells: value as Plan['cells'] };
+  const { part, key } = splitPath(path);
+  if (part === 'links') {
+    const others = plan.links.filter((link) => link.id !== key);
+    return { ...plan, links: value === null ? others : [...others, value as Plan['links'][number]] };
+  }
+  if (part === 'schools') return { ...plan, schools: withKey(plan.schools, key, value as string | null) };
+  const table = withKey(plan.target[part] as Record<string, unknown>, key, value);
+  return { ...plan, target: { ...plan.target, [part]: table } };
+}
+
+function splitPath(path: string): { part: 'slots' | 'wires' | 'housings' | 'mates' | 'links' | 'schools'; key: string } {
+  const slash = path.indexOf('/');
+  return { part: path.slice(0, slash) as 'slots', key: path.slice(slash + 1) };
+}
+
+function withKey<T>(table: Readonly<Record<string, T>>, key: string, value: T | null): Record<string, T> {
+  const { [key]: _gone, ...rest } = table;
+  return value === null ? rest : { ...rest, [key]: value };
+}
+
+/** Equality of plain data; the order of keys does not count, since databases may change it. */
+export function sameJson(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  if (Array.isArray(a) !== Array.isArray(b)) return false;
+  const keysA = definedKeys(a);
+  const keysB = definedKeys(b);
+  return keysA.length === keysB.length && keysA.every((key) => sameJson(a[key as never], b[key as never]));
+}
+
+function definedKeys(value: object): string[] {
+  return Object.keys(value).filter((key) => value[key as never] !== undefined);
+}

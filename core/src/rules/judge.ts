@@ -1,0 +1,51 @@
+/** Judges a plan or an as-built record by every rule, alike. */
+import type { Build } from '../build/build';
+import type { Catalogue } from '../catalogue/catalogue';
+import type { Range } from '../names';
+import type { Link } from '../plan/plan';
+import { batteryOnLogic } from './batteryOnLogic';
+import { crossing } from './crossing';
+import type { Finding, Rule, Severity } from './finding';
+import { makeRuleView } from './finding';
+import { groundMissing } from './groundMissing';
+import { motorPhases } from './motorPhases';
+import { onePerPort } from './onePerPort';
+import { padFull } from './padFull';
+import { polarity } from './polarity';
+import { supplyRange, unfed } from './supplyRange';
+
+const rules: readonly Rule[] = [polarity, batteryOnLogic, supplyRange, unfed, groundMissing, crossing, onePerPort, motorPhases, padFull];
+const rank: Readonly<Record<Severity, number>> = { kill: 0, stop: 1, warn: 2 };
+
+/** Findings, worst first; each key once. */
+export function judge(build: Build, catalogue: Catalogue, links: readonly Link[], cells: Range): Finding[] {
+  const view = makeRuleView(build, catalogue, links, cells);
+  const byKey = new Map<string, Finding>();
+  for (const rule of rules) for (const found of rule(view)) if (!byKey.has(found.key)) byKey.set(found.key, found);
+  return [...byKey.values()].sort((a, b) => rank[a.severity] - rank[b.severity]);
+}
+
+/**
+ * While building: the target with what is really landed in place of what was planned, so that a half-built supply
+ * is no missing ground, plus polarity on what exists.
+ */
+export function judgeSoFar(asBuilt: Build, target: Build, catalogue: Catalogue, links: readonly Link[], cells: Range): Finding[] {
+  const found = judge(targetAsLanded(asBuilt, target), catalogue, links, cells);
+  const keys = new Set(found.map(({ key }) => key));
+  return [...found, ...polarity(makeRuleView(asBuilt, catalogue, links, cells)).filter(({ key }) => !keys.has(key))];
+}
+
+/** The target with every end that is landed already where it really is. */
+export function targetAsLanded(asBuilt: Build, target: Build): Build {
+  const wires = { ...target.wires };
+  for (const wire of Object.values(asBuilt.wires)) {
+    const planned = wires[wire.id];
+    if (!planned) {
+      wires[wire.id] = wire;
+      continue;
+    }
+    const end = (index: 0 | 1) => (wire.ends[index].at.on === 'air' ? planned.ends[index] : wire.ends[index]);
+    wires[wire.id] = { ...planned, ends: [end(0), end(1)] };
+  }
+  return { ...target, wires, slots: { ...asBuilt.slots, ...target.slots } };
+}

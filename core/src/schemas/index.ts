@@ -1,0 +1,7 @@
+/** Schemas of what crosses a border. Server, command line and tests use them; the first load of the browser does not. */
+export type { Checked, Mistake } from './validate';
+export { check } from './validate';
+export { build, buildFile, planDraft } from './build';
+export { partModel } from './partModel';
+export { sentRecords } from './record';
+export { firstLead, newCustomer, newJob, newPerson, newQuad, permitRequest, sentPlanChanges, signIn } from './people';

@@ -1,0 +1,87 @@
+/** Everything a screen or a permit needs to know of a job, from plan and log alone. */
+import type { Build } from '../build/build';
+import type { FoldedLog } from '../build/fold';
+import { fold, foldLog } from '../build/fold';
+import type { Catalogue } from '../catalogue/catalogue';
+import type { ContinuityList } from '../checks/continuityTouches';
+import { continuityTouches } from '../checks/continuityTouches';
+import { difference } from '../build/difference';
+import type { Id } from '../names';
+import type { Plan } from '../plan/plan';
+import { inOrder } from '../records/effective';
+import type { QuadRecord } from '../records/records';
+import type { Finding } from '../rules/finding';
+import { judge, judgeSoFar } from '../rules/judge';
+import { unpermittedPowers } from './firstPower';
+import { gates, powerObjections } from './gates';
+import type { Gate, Step } from './step';
+import { steps } from './steps';
+import type { WordContext } from './words';
+import { stepWords } from './words';
+
+export interface JobInput {
+  jobId: Id;
+  plan: Plan;
+  /** The quad's whole log, of every job. */
+  records: readonly QuadRecord[];
+  catalogue: Catalogue;
+}
+
+export interface JobState {
+  asBuilt: Build;
+  log: FoldedLog;
+  steps: readonly Step[];
+  gates: readonly Gate[];
+  findings: readonly Finding[];
+  touches: ContinuityList;
+  /** The first open step; null when the job has none. */
+  current: Step | null;
+  /** Why no permit for limited power can be made now; empty when it can. */
+  objections: readonly string[];
+  /** Planned wires and parts, with what is landed already where it really is: for words. */
+  words: WordContext;
+  lastSeq: number;
+}
+
+/** @throws {RangeError} If plan or log name a part model that the catalogue lacks. */
+export function deriveJob({ jobId, plan, records, catalogue }: JobInput): JobState {
+  const ordered = inOrder(records);
+  const firstOfJob = ordered.findIndex(({ record }) => record.jobId === jobId);
+  const before = firstOfJob < 0 ? ordered : ordered.slice(0, firstOfJob);
+  const start = fold(before.map(({ record }) => record), catalogue);
+  const log = foldLog(records, catalogue);
+  const asBuilt = log.build;
+  const touches = continuityTouches(plan.target, catalogue);
+  const open = new Set(difference(asBuilt, plan.target).map(({ verb, subject }) => `${verb}:${subject}`));
+  const all = steps({
+    start, asBuilt, target: plan.target, catalogue, touches,
+    context: { records, log, jobId, cells: plan.cells, inPlace: (joint) => !open.has(`land:${joint}`) },
+  });
+  const words: WordContext = { build: plan.target, catalogue };
+  const findings = [...judgeAll(asBuilt, plan, catalogue), ...powerFindings(records, log, all)];
+  const gateList = gates(all);
+  return {
+    asBuilt, log, steps: all, gates: gateList, findings, touches, words,
+    current: all.find(({ done }) => !done) ?? null,
+    objections: powerObjections(all, findings, log, (step) => stepWords(step, words)),
+    lastSeq: ordered.at(-1)?.seq ?? 0,
+  };
+}
+
+/** While something is left to build, the target as landed so far is judged; a finished build is judged as it is. */
+function judgeAll(asBuilt: Build, plan: Plan, catalogue: Catalogue): Finding[] {
+  const finished = difference(asBuilt, plan.target).length === 0;
+  return finished
+    ? judge(asBuilt, catalogue, plan.links, plan.cells)
+    : judgeSoFar(asBuilt, plan.target, catalogue, plan.links, plan.cells);
+}
+
+/** Power without a permit stays a stop until the main leads have been read again. */
+function powerFindings(records: readonly QuadRecord[], log: FoldedLog, all: readonly Step[]): Finding[] {
+  const mainLeadsGood = all.filter((step) => step.verb === 'touch' && step.listed.reason.startsWith('main leads')).every(({ done }) => done);
+  if (mainLeadsGood) return [];
+  return unpermittedPowers(records, log).slice(-1).map(({ record }) => ({
+    key: `power without a permit:${record.id}`, rule: 'power without a permit', severity: 'stop', at: [], wires: [],
+    says: 'Powered without a permit. Read the main leads again before anything else.',
+  }));
+}

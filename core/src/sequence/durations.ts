@@ -1,0 +1,40 @@
+/** Estimates of bench time in seconds, until the shop has learned its own. */
+import type { Build } from '../build/build';
+import { splitJoint } from '../names';
+import type { StepKind } from './step';
+
+export function takesS(step: StepKind, target: Build): number {
+  switch (step.verb) {
+    case 'land':
+      return landS(target, step.subject);
+    case 'redo':
+    case 'free':
+      return 60;
+    case 'fit':
+      return 60;
+    case 'take':
+      return 120;
+    case 'lead':
+    case 'mate':
+    case 'unmate':
+      return 20;
+    case 'look':
+      return 10 + 8 * step.joints.length;
+    case 'prove':
+      return 30;
+    case 'touch':
+      return 5;
+    case 'power':
+      return 90;
+    case 'pack':
+      return 40;
+    default:
+      return 5;
+  }
+}
+
+function landS(target: Build, joint: string): number {
+  const awg = target.wires[splitJoint(joint)?.wire ?? '']?.awg ?? 28;
+  if (awg < 17) return 150;
+  return awg < 25 ? 75 : 60;
+}

@@ -1,0 +1,57 @@
+/** Which group of work and which stretch of the cord a part or a wire belongs to. */
+import type { Build, Wire } from '../build/build';
+import { landedOn } from '../build/build';
+import type { Catalogue } from '../catalogue/catalogue';
+import { modelIn } from '../catalogue/catalogue';
+import type { PartKind } from '../catalogue/partModel';
+import type { Slot } from '../names';
+import { splitRef } from '../names';
+import type { Stretch } from './step';
+
+const stretchOf: Readonly<Record<PartKind, Stretch>> = {
+  esc: 'power path',
+  capacitor: 'power path',
+  'battery lead': 'power path',
+  motor: 'motors',
+  controller: 'controller',
+  receiver: 'controller',
+};
+
+/** Order of groups inside a stretch. */
+const kindOrder: readonly PartKind[] = ['esc', 'capacitor', 'battery lead', 'motor', 'controller', 'receiver'];
+
+/** Parts that others are wired to, rather than the other way round. */
+const hosts: ReadonlySet<PartKind> = new Set(['controller', 'esc', 'battery lead']);
+
+/** Stretch of the part in a slot; the controller stretch for groups that are no part, such as a supplied lead. */
+export function stretchOfGroup(builds: readonly Build[], group: Slot, catalogue: Catalogue): Stretch {
+  const kind = kindOf(builds, group, catalogue);
+  return kind ? stretchOf[kind] : 'controller';
+}
+
+/** Sorts groups: by kind, then by number. Groups that are no part come last. */
+export function groupRank(builds: readonly Build[], group: Slot, catalogue: Catalogue): string {
+  const kind = kindOf(builds, group, catalogue);
+  const place = kind ? kindOrder.indexOf(kind) : kindOrder.length;
+  return `${place} ${group.replace(/\d+/g, (digits) => digits.padStart(4, '0'))}`;
+}
+
+/** The group of a wire: its maker's part, its supplied lead, or the part at the end that is no host. */
+export function groupOfWire(wire: Wire, builds: readonly Build[], catalogue: Catalogue): Slot {
+  if (wire.tailOf) return splitRef(wire.tailOf).slot;
+  if (wire.from === 'supplied' && wire.bundle) return wire.bundle;
+  const slots = wire.ends.flatMap((end) => (landedOn(end) ? [splitRef(landedOn(end)!).slot] : []));
+  const guest = slots.find((slot) => {
+    const kind = kindOf(builds, slot, catalogue);
+    return kind && !hosts.has(kind);
+  });
+  return guest ?? slots[0] ?? wire.id;
+}
+
+function kindOf(builds: readonly Build[], slot: Slot, catalogue: Catalogue): PartKind | null {
+  for (const build of builds) {
+    const model = modelIn(build, slot, catalogue);
+    if (model) return model.kind;
+  }
+  return null;
+}

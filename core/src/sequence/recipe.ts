@@ -1,0 +1,29 @@
+/**
+ * How to make a joint: a fixed table by gauge for leaded solder, starting values of the trade.
+ * The heat-flow model takes its place later; a shop's own prevail.
+ */
+import type { Terminal } from '../catalogue/partModel';
+
+export interface Recipe {
+  tipMm: number;
+  setC: number;
+  stripMm: number;
+  /** Solder flows after, in seconds. */
+  flowsS: readonly [min: number, max: number];
+  /** If it has not flowed by then: stop, cool, flux, larger tip. */
+  stopS: number;
+}
+
+const byGauge: readonly { thickerThanAwg: number; tipMm: number; setC: number; flowsS: readonly [number, number]; stopS: number }[] = [
+  { thickerThanAwg: 17, tipMm: 4.6, setC: 430, flowsS: [3, 8], stopS: 10 },
+  { thickerThanAwg: 25, tipMm: 2.4, setC: 400, flowsS: [1, 3], stopS: 4 },
+  { thickerThanAwg: Infinity, tipMm: 1.2, setC: 350, flowsS: [0.3, 1.2], stopS: 3 },
+];
+
+/** The recipe for a wire of a gauge on a pad. Small signal wires are stripped half the pad, others to its edge. */
+export function recipeFor(awg: number, pad: Pick<Terminal, 'sizeMm'>): Recipe {
+  const { tipMm, setC, flowsS, stopS } = byGauge.find(({ thickerThanAwg }) => awg < thickerThanAwg)!;
+  const padMm = Math.max(...pad.sizeMm);
+  const stripMm = awg >= 25 ? padMm / 2 : Math.min(padMm - 0.4, 5);
+  return { tipMm, setC, stripMm: Math.round(stripMm * 10) / 10, flowsS, stopS };
+}

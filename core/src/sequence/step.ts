@@ -1,0 +1,46 @@
+/** Steps and gates: computed from plan and log, never stored. */
+import type { Change } from '../build/difference';
+import type { ListedTouch } from '../checks/continuityTouches';
+import type { Id, Slot } from '../names';
+import type { Act, StepId } from '../records/records';
+
+/** The stretches of the cord, in order. Each ends in the gate of its name. */
+export const stretches = ['power path', 'motors', 'controller', 'continuity', 'first power'] as const;
+export type Stretch = (typeof stretches)[number];
+
+export type StepKind =
+  | { verb: Change['verb']; subject: string; effect: readonly Act[] }
+  | { verb: 'redo'; subject: string; effect: readonly Act[] }
+  | { verb: 'look'; subject: string; joints: readonly string[]; plug: string | null }
+  | { verb: 'prove'; subject: 'meter' }
+  | { verb: 'touch'; subject: string; listed: ListedTouch }
+  | { verb: 'say'; subject: string }
+  | { verb: 'pack'; subject: 'measured' }
+  | { verb: 'permit'; subject: 'first power' }
+  | { verb: 'power'; subject: 'limited, all' };
+
+export type Step = StepKind & {
+  id: StepId;
+  stretch: Stretch;
+  /** What it belongs to, for example the motor: steps of one group stand together. */
+  group: Slot;
+  needs: readonly StepId[];
+  /** At the bench, in seconds: an estimate until the shop has times of its own. */
+  takesS: number;
+  done: boolean;
+  /** Why it is open again or still: the last thing that went against it, in words. */
+  against: string | null;
+  /** Records that satisfy it. */
+  by: readonly Id[];
+  /** The act that made it open again after it had been done. */
+  reopenedBy: Id | null;
+};
+
+export interface Gate {
+  id: Stretch;
+  state: 'passed' | 'blocking';
+  /** Open steps, in order. */
+  missing: readonly StepId[];
+  /** The act that made a passed gate block again. */
+  unpassedBy: Id | null;
+}

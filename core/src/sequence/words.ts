@@ -1,0 +1,165 @@
+/** Steps in a technician's words: short, imperative, one meaning each. */
+import type { Build, Wire } from '../build/build';
+import { landedOn } from '../build/build';
+import type { Catalogue } from '../catalogue/catalogue';
+import type { Terminal } from '../catalogue/partModel';
+import { findTerminal, modelIn } from '../catalogue/catalogue';
+import type { Slot, TerminalRef } from '../names';
+import { splitJoint, splitRef } from '../names';
+import type { Site } from '../checks/reading';
+import type { Step } from './step';
+
+export interface WordContext {
+  build: Build;
+  catalogue: Catalogue;
+}
+
+const kindNames: Readonly<Record<string, string>> = {
+  controller: 'flight controller',
+  esc: 'ESC',
+  motor: 'motor',
+  capacitor: 'capacitor',
+  'battery lead': 'battery lead',
+  receiver: 'receiver',
+};
+
+/** "motor M3", "the ESC", "the receiver". */
+export function slotWords(slot: Slot, { build, catalogue }: WordContext): string {
+  const kind = modelIn(build, slot, catalogue)?.kind;
+  if (!kind) return slot;
+  return kind === 'motor' ? `motor ${slot}` : `the ${kindNames[kind]}`;
+}
+
+/** What is printed there: "B3", "R2"; the terminal's id when nothing is. */
+export function printed(ref: TerminalRef, { build, catalogue }: WordContext): string {
+  return findTerminal(build, ref, catalogue)?.printed || splitRef(ref).terminal;
+}
+
+/** "FC R2", "ESC B3": slot and print; "FC G by R2" where several pads carry the same print. */
+export function terminalWords(ref: TerminalRef, context: WordContext): string {
+  return `${splitRef(ref).slot} ${padWords(ref, context)}`;
+}
+
+/** The print, with the nearest pad that has a print of its own where the print alone would leave a choice. */
+export function padWords(ref: TerminalRef, context: WordContext): string {
+  const { slot } = splitRef(ref);
+  const model = modelIn(context.build, slot, context.catalogue);
+  const terminal = findTerminal(context.build, ref, context.catalogue);
+  if (!model || !terminal) return printed(ref, context);
+  const unique = (one: Terminal) => model.terminals.filter((other) => other.printed === one.printed && sameFace(other, one)).length === 1;
+  if (unique(terminal)) return terminal.printed;
+  const distance = (one: Terminal) => Math.hypot(one.atMm[0] - terminal.atMm[0], one.atMm[1] - terminal.atMm[1]);
+  const near = model.terminals.filter((one) => one.form !== 'shell' && sameFace(one, terminal) && unique(one)).sort((a, b) => distance(a) - distance(b))[0];
+  return near ? `${terminal.printed} by ${near.printed}` : terminal.printed;
+}
+
+function sameFace(a: Terminal, b: Terminal): boolean {
+  return a.sides.some((side) => b.sides.includes(side)) && (a.form === 'pin') === (b.form === 'pin');
+}
+
+/** "the middle lead of motor M3", "the red wire of the receiver". */
+export function wireWords(wire: Wire, context: WordContext): string {
+  const from = landedOn(wire.ends[0]);
+  const slot = from ? splitRef(from).slot : null;
+  if (!slot || !from) return `wire ${wire.id}`;
+  const kind = modelIn(context.build, slot, context.catalogue)?.kind;
+  if (kind === 'motor') return `lead ${splitRef(from).terminal} of motor ${slot}`;
+  if (kind === 'capacitor') return `the ${splitRef(from).terminal === 'PLUS' ? 'plus' : 'striped minus'} leg of the capacitor`;
+  if (kind === 'battery lead') return `the ${wire.colour} battery lead`;
+  return `the ${wire.colour} wire`;
+}
+
+const cautionWords: Readonly<Record<string, string>> = {
+  'hot iron': 'Fumes away, pack unplugged, eyes covered when you snip',
+  'propellers off': 'Take all propellers off',
+  ventilated: 'Open the window or start the extractor',
+  'fire-safe surface': 'Set the quad on a surface that cannot burn',
+  'eye protection': 'Put eye protection on',
+};
+
+/** The sentence of a step. */
+export function stepWords(step: Step, context: WordContext): string {
+  switch (step.verb) {
+    case 'fit':
+      return `Put ${slotWords(step.subject, context)} in its place`;
+    case 'take':
+      return `Take ${slotWords(step.subject, context)} off`;
+    case 'lead':
+      return `Take supplied lead ${step.subject} and check its order`;
+    case 'land':
+      return landWords(step.subject, context);
+    case 'free': {
+      const { wire, end } = splitJoint(step.subject)!;
+      const found = context.build.wires[wire];
+      const at = found && landedOn(found.ends[end]);
+      return at ? `Take ${wireWords(found, context)} off ${terminalWords(at, context)}` : `Take ${step.subject} off`;
+    }
+    case 'redo':
+      return `Rework the joint: ${jointWords(step.subject, context)}`;
+    case 'drop':
+      return `Take wire ${step.subject} out`;
+    case 'mate':
+      return `Push plug ${plugWords(step.subject, context)} home until it clicks`;
+    case 'unmate':
+      return `Unplug ${plugWords(step.subject, context)}`;
+    case 'look':
+      if (step.plug) return `Look into plug ${step.plug} and its lead: no bent pin`;
+      return `Look at the ${step.joints.length} joints of ${step.subject === 'power path' ? 'the power path' : slotWords(step.subject, context)}`;
+    case 'prove':
+      return 'Prove the meter, then measure the main leads';
+    case 'touch': {
+      const { black, red } = step.listed.touch;
+      return `Black on ${terminalWords(black, context)}, red on ${terminalWords(red, context)}`;
+    }
+    case 'say':
+      return cautionWords[step.subject] ?? antennaWords(step.subject, context);
+    case 'pack':
+      return 'Measure the pack at its plug and put the limiter in line';
+    case 'permit':
+      return 'Ask for the permit: limited first power';
+    case 'power':
+      return 'Plug in through the limiter. Hand on the plug';
+    case 'house':
+    case 'unhouse':
+      return `Housing ${step.subject}`;
+  }
+}
+
+function antennaWords(subject: string, context: WordContext): string {
+  const slot = subject.replace('antenna on ', '');
+  return `Put the antenna on ${slotWords(slot, context)}: it transmits`;
+}
+
+function landWords(joint: string, context: WordContext): string {
+  const { wire, end } = splitJoint(joint)!;
+  const found = context.build.wires[wire];
+  const at = found && landedOn(found.ends[end]);
+  if (!found || !at) return `Land ${joint}`;
+  return `Solder ${wireWords(found, context)} to ${slotWords(splitRef(at).slot, context)}, pad ${padWords(at, context)}`;
+}
+
+/** "lead B of motor M3 on ESC B3". */
+export function jointWords(joint: string, context: WordContext): string {
+  const parts = splitJoint(joint);
+  const found = parts && context.build.wires[parts.wire];
+  const at = found && landedOn(found.ends[parts.end]);
+  return found && at ? `${wireWords(found, context)} on ${terminalWords(at, context)}` : joint;
+}
+
+function plugWords(mateId: string, { build }: WordContext): string {
+  const mate = build.mates[mateId];
+  const side = mate && [mate.a, mate.b].find((one) => 'slot' in one);
+  return side && 'slot' in side ? `${side.slot} ${side.connector}` : mateId;
+}
+
+/** A place in words, for findings, readings and faults. */
+export function siteWords(site: Site, context: WordContext): string {
+  if ('wire' in site) {
+    const wire = context.build.wires[site.wire];
+    if (!wire) return `wire ${site.wire}`;
+    return site.end === undefined ? `${wireWords(wire, context)}, along its length` : jointWords(`${site.wire}.${site.end === 0 ? 'a' : 'b'}`, context);
+  }
+  if ('slot' in site) return `inside ${slotWords(site.slot, context)}${site.element ? ` (${site.element})` : ''}`;
+  if ('mate' in site) return `plug ${plugWords(site.mate, context)}${site.position ? `, contact ${site.position}` : ''}`;
+  return `between ${terminalWords(site.between[0], context)} and ${terminalWords(site.between[1], context)}`;
+}

@@ -1,0 +1,29 @@
+/** The part models and the template plan that ship with every shop, read from their JSON files. */
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import type { PartModel, PlanDraft } from '@junctor/core';
+
+const root = join(import.meta.dirname, '..');
+
+/** Part models in order of file name. */
+export function shippedModels(): PartModel[] {
+  return readJsonFolder<PartModel>('catalogue').map(({ doc }) => doc);
+}
+
+export interface Template {
+  id: string;
+  name: string;
+  plan: PlanDraft;
+}
+
+/** Template plans by file name. */
+export function shippedTemplates(): Template[] {
+  return readJsonFolder<{ name: string; plan: PlanDraft }>('templates').map(({ file, doc }) => ({
+    id: file.replace(/\.json$/, ''), name: doc.name, plan: doc.plan,
+  }));
+}
+
+function readJsonFolder<T>(folder: string): { file: string; doc: T }[] {
+  const files = readdirSync(join(root, folder)).filter((file) => file.endsWith('.json')).sort();
+  return files.map((file) => ({ file, doc: JSON.parse(readFileSync(join(root, folder, file), 'utf8')) as T }));
+}

@@ -1,0 +1,4 @@
+CREATE TABLE device (
+  id UUID PRIMARY KEY,
+  label VARCHAR(80) NOT NULL
+)

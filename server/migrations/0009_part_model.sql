@@ -1,0 +1,11 @@
+CREATE TABLE part_model (
+  id VARCHAR(80) NOT NULL,
+  revision INT UNSIGNED NOT NULL,
+  kind VARCHAR(40) NOT NULL,
+  name VARCHAR(120) NOT NULL,
+  doc JSON NOT NULL,
+  sha256 BINARY(32) NOT NULL,
+  person_id UUID NULL,
+  at DATETIME(3) NOT NULL,
+  PRIMARY KEY (id, revision)
+)

@@ -1,0 +1,2 @@
+-- Parameters: id, name, contact.
+INSERT INTO customer (id, name, contact) VALUES (:id, :name, :contact)

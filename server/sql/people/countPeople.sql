@@ -1,0 +1,2 @@
+-- How many people the shop has, those who left included. Column: people.
+SELECT COUNT(*) AS people FROM person

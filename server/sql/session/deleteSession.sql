@@ -1,0 +1,2 @@
+-- Parameter: tokenHash.
+DELETE FROM session WHERE token_hash = :tokenHash

@@ -1,0 +1,40 @@
+/** What the environment and the command line say. */
+import { isAbsolute, join, resolve } from 'node:path';
+import { StartError } from './database/StartError';
+
+export interface Config {
+  port: number;
+  dataFolder: string;
+  /** Another MariaDB instead of the private one: the owner's URL. */
+  dbUrl: string | null;
+  dbName: string;
+  empty: boolean;
+  durable: boolean;
+  logLevel: string;
+  signInTries: number;
+}
+
+const project = join(import.meta.dirname, '..', '..');
+
+/** @throws {StartError} For a setting or an argument that means nothing. */
+export function configFrom(env: Readonly<Record<string, string | undefined>>, args: readonly string[]): Config {
+  const unknown = args.find((arg) => arg !== '--empty');
+  if (unknown) throw new StartError(`Unknown argument ${unknown}. Known: --empty`);
+  const data = env.JUNCTOR_DATA ?? join(project, 'data');
+  return {
+    port: number(env.JUNCTOR_PORT, 4680, 'JUNCTOR_PORT'),
+    dataFolder: isAbsolute(data) ? data : resolve(data),
+    dbUrl: env.JUNCTOR_DB_URL ?? null,
+    dbName: env.JUNCTOR_DB_NAME ?? 'junctor',
+    empty: args.includes('--empty'),
+    durable: env.JUNCTOR_TEST_DATA !== '1',
+    logLevel: env.JUNCTOR_LOG ?? 'warn',
+    signInTries: number(env.JUNCTOR_SIGN_IN_TRIES, 30, 'JUNCTOR_SIGN_IN_TRIES'),
+  };
+}
+
+function number(value: string | undefined, fallback: number, name: string): number {
+  if (value === undefined) return fallback;
+  if (!/^\d{1,5}$/.test(value)) throw new StartError(`${name} is not a number: ${value}`);
+  return Number(value);
+}

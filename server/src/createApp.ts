@@ -1,0 +1,47 @@
+/** The application, made but not started: everything it needs is given to it. */
+import compression from 'compression';
+import express from 'express';
+import helmet from 'helmet';
+import { customerRoutes } from './customers/routes';
+import { floorRoutes } from './floor/routes';
+import { ApiError } from './http/ApiError';
+import type { Deps } from './http/Deps';
+import { errorReplies } from './http/errors';
+import { pages } from './http/pages';
+import { jobRoutes } from './jobs/routes';
+import { peopleRoutes } from './people/routes';
+import { quadRoutes } from './quads/routes';
+import { recordRoutes } from './records/routes';
+import { requirePerson } from './session/session';
+import { sessionRoutes } from './session/routes';
+import { toolRoutes } from './tools/routes';
+
+export function createApp(deps: Deps): express.Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(helmet({
+    // Styles are made at run time; plain HTTP on loopback must not be upgraded.
+    contentSecurityPolicy: { directives: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:'], upgradeInsecureRequests: null } },
+    strictTransportSecurity: false,
+  }));
+  app.use(compression());
+  app.use('/api', express.json({ limit: '1mb' }), api(deps));
+  if (deps.pages) app.use(pages(deps.pages));
+  app.use(errorReplies(deps.log));
+  return app;
+}
+
+function api(deps: Deps): express.Router {
+  const router = express.Router();
+  router.use((_request, response, next) => {
+    response.set('cache-control', 'no-store');
+    next();
+  });
+  router.use(sessionRoutes(deps));
+  router.use(requirePerson(deps));
+  for (const routes of [peopleRoutes, customerRoutes, quadRoutes, jobRoutes, recordRoutes, floorRoutes, toolRoutes]) router.use(routes(deps));
+  router.use(() => {
+    throw new ApiError(404, 'not.found', 'There is no such thing here');
+  });
+  return router;
+}

@@ -1,0 +1,33 @@
+/** All SQL, read from its files once at start: a missing statement stops the start, not the first request. */
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+
+const root = join(import.meta.dirname, '..', '..', 'sql');
+
+const names = [
+  'catalogue/insertModel', 'catalogue/listModels',
+  'customers/insertCustomer', 'customers/listCustomers',
+  'jobs/closeJob', 'jobs/findJob', 'jobs/insertJob', 'jobs/insertPlanChange', 'jobs/listJobsOfQuad', 'jobs/listOpenJobs',
+  'jobs/listPlanChanges', 'jobs/lockJob', 'jobs/updatePlan',
+  'people/countPeople', 'people/findPersonByName', 'people/insertPerson', 'people/listPeople', 'people/retirePerson',
+  'quads/findQuad', 'quads/insertQuad', 'quads/listQuads', 'quads/lockQuad', 'quads/updateLogSeq',
+  'records/findRecord', 'records/insertRecord', 'records/listRecords',
+  'session/deletePersonSessions', 'session/deleteSession', 'session/findSession', 'session/insertDevice', 'session/insertSession',
+  'shop/findSetting', 'shop/insertSetting',
+  'tools/insertTool', 'tools/listTools',
+] as const;
+
+export type StatementName = (typeof names)[number];
+
+const statements = Object.fromEntries(names.map((name) => [name, readFileSync(join(root, `${name}.sql`), 'utf8')])) as Record<StatementName, string>;
+
+/** The text of a statement, with its named parameters. */
+export function statement(name: StatementName): string {
+  return statements[name];
+}
+
+/** Files that no name above stands for: dead SQL, which a test refuses. */
+export function strayFiles(): string[] {
+  const files = readdirSync(root, { recursive: true, encoding: 'utf8' }).filter((file) => file.endsWith('.sql'));
+  return files.map((file) => file.replace(/\.sql$/, '')).filter((file) => !names.includes(file as StatementName));
+}

@@ -1,0 +1,76 @@
+/** Jobs: opened from a template or a build file, read, re-planned, closed. */
+import type { Plan, PlanChange, PlanDraft } from '@junctor/core';
+import { applyPlanChanges } from '@junctor/core';
+import { newJob, sentPlanChanges } from '@junctor/core/schemas';
+import { Router } from 'express';
+import { toSqlTime } from '../database/Database';
+import { ApiError } from '../http/ApiError';
+import type { Deps } from '../http/Deps';
+import { idFrom, validated } from '../http/validated';
+import { personIn } from '../session/session';
+import { findJob, planOf, savePlan } from './repository';
+
+interface NewJob {
+  id: string;
+  quadId: string;
+  kind: string;
+  title: string;
+  dueOn: string | null;
+  bench: number;
+  plan: { template: string } | { file: { plan: PlanDraft } };
+}
+
+export function jobRoutes(deps: Deps): Router {
+  const { database, templates, now } = deps;
+  const router = Router();
+  router.get('/templates', (_request, response) => {
+    response.json(templates.map(({ id, name }) => ({ id, name })));
+  });
+  router.post('/jobs', async (request, response) => {
+    const { plan, ...job } = validated<NewJob>(newJob, request.body);
+    const draft = draftOf(deps, plan);
+    await database.write('jobs/insertJob', { ...job, plan: JSON.stringify(draft), openedAt: toSqlTime(now().toISOString()) });
+    response.status(201).json(await findJob(database, job.id));
+  });
+  router.get('/jobs/:id', async (request, response) => {
+    response.json(await findJob(database, idFrom(request.params.id)));
+  });
+  router.post('/jobs/:id/plan-changes', async (request, response) => {
+    const id = idFrom(request.params.id);
+    const { changes } = validated<{ version: number; changes: PlanChange[] }>(sentPlanChanges, request.body);
+    response.json(await changePlan(deps, id, changes, personIn(response).personId));
+  });
+  router.post('/jobs/:id/close', async (request, response) => {
+    await database.write('jobs/closeJob', { id: idFrom(request.params.id), closedAt: toSqlTime(now().toISOString()) });
+    response.status(204).end();
+  });
+  return router;
+}
+
+/** @throws {ApiError} 422 for an unknown template or a plan that names parts the catalogue lacks. */
+function draftOf({ templates, catalogue }: Deps, plan: NewJob['plan']): PlanDraft {
+  const draft = 'template' in plan ? templates.find(({ id }) => id === plan.template)?.plan : plan.file.plan;
+  if (!draft) throw new ApiError(422, 'template.unknown', 'No such template plan', { path: 'plan.template' });
+  const missing = Object.entries(draft.target.slots).find(([, fitted]) => !catalogue.has(fitted));
+  if (missing) {
+    const [slot, { model, revision }] = missing;
+    throw new ApiError(422, 'model.unknown', `The catalogue has no part model ${model} revision ${revision}`, { path: `plan.file.plan.target.slots.${slot}` });
+  }
+  return draft;
+}
+
+/** Changes merge path by path: a conflict only where what stood there is no longer what the writer saw. */
+function changePlan({ database, now }: Deps, jobId: string, changes: readonly PlanChange[], personId: string): Promise<Plan> {
+  return database.transaction(async (queries) => {
+    const job = await queries.row<{ plan: string; planVersion: number }>('jobs/lockJob', { id: jobId });
+    if (!job) throw new ApiError(404, 'job.missing', 'No such job in this shop');
+    const changed = applyPlanChanges(planOf(jobId, job.plan, job.planVersion), changes);
+    if (!changed.ok) {
+      throw new ApiError(409, 'plan.conflict', `Somebody changed ${changed.conflict.path} meanwhile`, { path: changed.conflict.path, context: { version: job.planVersion } });
+    }
+    const at = toSqlTime(now().toISOString());
+    await queries.write('jobs/insertPlanChange', { jobId, version: changed.plan.version, personId, at, changes: JSON.stringify(changes) });
+    await savePlan(queries, changed.plan);
+    return changed.plan;
+  });
+}

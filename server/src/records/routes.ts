@@ -1,0 +1,30 @@
+/** The log of a quad: read after a seq, added to, never changed. */
+import { permitRequest, sentRecords } from '@junctor/core/schemas';
+import { Router } from 'express';
+import { ApiError } from '../http/ApiError';
+import type { Deps } from '../http/Deps';
+import { idFrom, validated } from '../http/validated';
+import { personIn } from '../session/session';
+import type { PermitRequest } from './permit';
+import { givePermit } from './permit';
+import type { SentRecord } from './repository';
+import { recordsAfter } from './repository';
+import { storeRecords } from './storeRecords';
+
+export function recordRoutes(deps: Deps): Router {
+  const router = Router();
+  router.get('/quads/:id/records', async (request, response) => {
+    const after = Number(request.query.after ?? 0);
+    if (!Number.isSafeInteger(after) || after < 0) throw new ApiError(422, 'after.wrong', '“after” is a seq', { path: 'after' });
+    response.json(await recordsAfter(deps.database, idFrom(request.params.id), after));
+  });
+  router.post('/quads/:id/records', async (request, response) => {
+    const { records } = validated<{ records: SentRecord[] }>(sentRecords, request.body);
+    response.json({ records: await storeRecords(deps, idFrom(request.params.id), personIn(response).personId, records) });
+  });
+  router.post('/quads/:id/permits', async (request, response) => {
+    const asked = validated<PermitRequest>(permitRequest, request.body);
+    response.json(await givePermit(deps, idFrom(request.params.id), personIn(response).personId, asked));
+  });
+  return router;
+}

@@ -1,0 +1,94 @@
+/** The write path: records of one quad stored together under its lock, each once however often it is sent. */
+import { judgeReading } from '@junctor/core';
+import type { Catalogue } from '@junctor/core';
+import type { Queries } from '../database/Database';
+import { errnoOf, fromSqlTime } from '../database/Database';
+import { ApiError } from '../http/ApiError';
+import type { Deps } from '../http/Deps';
+import type { SentRecord } from './repository';
+import { contentHash, insertRecord } from './repository';
+
+export interface Stored {
+  id: string;
+  seq: number;
+  arrivedAt: string;
+}
+
+/**
+ * @throws {ApiError} 404 no such quad; 403 in another person's name; 409 an id that stands for something else, or a
+ * record corrected already; 422 a job of another quad, an unknown part model, a verdict that does not follow.
+ */
+export function storeRecords({ database, catalogue, now }: Deps, quadId: string, personId: string, records: readonly SentRecord[]): Promise<Stored[]> {
+  records.forEach((record, index) => refuseForged(record, index, personId, catalogue));
+  return database.transaction(async (queries) => {
+    let seq = await lockedSeq(queries, quadId);
+    const arrivedAt = now().toISOString();
+    const stored: Stored[] = [];
+    for (const [index, record] of records.entries()) {
+      const before = await storedBefore(queries, quadId, record, index);
+      if (before) {
+        stored.push(before);
+        continue;
+      }
+      await refuseStray(queries, quadId, record, index);
+      seq += 1;
+      await insertOnce(queries, quadId, seq, record, arrivedAt, index);
+      stored.push({ id: record.id, seq, arrivedAt });
+    }
+    await queries.write('quads/updateLogSeq', { id: quadId, logSeq: seq });
+    return stored;
+  });
+}
+
+/** The quad's last seq, with its row locked. @throws {ApiError} 404 when there is no such quad. */
+export async function lockedSeq(queries: Queries, quadId: string): Promise<number> {
+  const locked = await queries.row<{ logSeq: number }>('quads/lockQuad', { id: quadId });
+  if (!locked) throw new ApiError(404, 'quad.missing', 'No such quad in this shop');
+  return locked.logSeq;
+}
+
+/** What can be refused without the database: not a fact, but a claim that cannot be true. */
+function refuseForged({ body, personId }: SentRecord, index: number, signedIn: string, catalogue: Catalogue): void {
+  const path = `records.${index}`;
+  if (personId !== signedIn) throw new ApiError(403, 'record.person', 'This record is in another person’s name', { path: `${path}.personId` });
+  if ('do' in body && body.do === 'fit' && !catalogue.has(body.fitted)) {
+    throw new ApiError(422, 'model.unknown', `The catalogue has no part model ${body.fitted.model} revision ${body.fitted.revision}`, { path: `${path}.body.fitted` });
+  }
+  if ('saw' in body && body.saw === 'reading') {
+    const { expected, heard, verdict } = body.reading;
+    const follows = judgeReading(expected, heard);
+    if (verdict !== follows) {
+      throw new ApiError(422, 'reading.verdict', `The verdict does not follow from what was heard: it is “${follows}”`, { path: `${path}.body.reading.verdict` });
+    }
+  }
+}
+
+async function storedBefore(queries: Queries, quadId: string, record: SentRecord, index: number): Promise<Stored | null> {
+  const found = await queries.row<{ streamId: string; seq: number; arrivedAt: string; sha256: Buffer }>('records/findRecord', { id: record.id });
+  if (!found) return null;
+  if (found.streamId !== quadId || !found.sha256.equals(contentHash(record))) {
+    throw new ApiError(409, 'record.differs', 'Another record has this id', { path: `records.${index}.id`, context: { seq: found.seq } });
+  }
+  return { id: record.id, seq: found.seq, arrivedAt: fromSqlTime(found.arrivedAt) };
+}
+
+async function refuseStray(queries: Queries, quadId: string, { jobId, replaces }: SentRecord, index: number): Promise<void> {
+  const job = await queries.row<{ quadId: string }>('jobs/findJob', { id: jobId });
+  if (job?.quadId !== quadId) throw new ApiError(422, 'job.elsewhere', 'This job is not one of the quad’s', { path: `records.${index}.jobId` });
+  if (!replaces) return;
+  const corrected = await queries.row<{ streamId: string }>('records/findRecord', { id: replaces });
+  if (corrected?.streamId !== quadId) {
+    throw new ApiError(422, 'replaces.nothing', 'The record to be corrected is not in this quad’s log', { path: `records.${index}.replaces` });
+  }
+}
+
+const duplicate = 1062;
+
+async function insertOnce(queries: Queries, quadId: string, seq: number, record: SentRecord, arrivedAt: string, index: number): Promise<void> {
+  try {
+    await insertRecord(queries, quadId, seq, record, arrivedAt);
+  } catch (error) {
+    if (errnoOf(error) !== duplicate || !record.replaces) throw error;
+    throw new ApiError(409, 'record.corrected', 'That record was corrected already: correct the correction', { path: `records.${index}.replaces` });
+  }
+}

@@ -1,0 +1,79 @@
+/** Sign in, sign out, who am I; and the first lead of an empty shop. */
+import { firstLead, signIn } from '@junctor/core/schemas';
+import type { RequestHandler } from 'express';
+import { Router } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import { toSqlTime } from '../database/Database';
+import { ApiError } from '../http/ApiError';
+import type { Deps } from '../http/Deps';
+import { validated } from '../http/validated';
+import { hasPeople, shopName } from '../shop/shop';
+import { closeSession, hashSecret, openSession, personOf, verifySecret } from './session';
+
+interface Device {
+  id: string;
+  label: string;
+}
+
+export function sessionRoutes(deps: Deps): Router {
+  const limited = rateLimit({
+    windowMs: 15 * 60 * 1000, limit: deps.signInTries, standardHeaders: true, legacyHeaders: false,
+    handler: () => {
+      throw new ApiError(429, 'too.many.tries', 'Too many tries. Wait a quarter of an hour.');
+    },
+  });
+  return Router()
+    .get('/shop', shopState(deps))
+    .post('/shop/first-lead', limited, makeFirstLead(deps))
+    .get('/session', whoAmI(deps))
+    .post('/session', limited, startSession(deps))
+    .delete('/session', endSession(deps));
+}
+
+function shopState({ database }: Deps): RequestHandler {
+  return async (_request, response) => {
+    response.json({ name: await shopName(database), empty: !(await hasPeople(database)) });
+  };
+}
+
+function makeFirstLead({ database, now }: Deps): RequestHandler {
+  return async (request, response) => {
+    const { shop, id, name, password, device } = validated<{ shop: string; id: string; name: string; password: string; device: Device }>(firstLead, request.body);
+    const secretHash = await hashSecret(password);
+    await database.transaction(async (queries) => {
+      if (await hasPeople(queries)) throw new ApiError(409, 'shop.has.people', 'This shop has a lead already: sign in');
+      await queries.write('people/insertPerson', { id, name, role: 'lead', secretHash });
+      const at = toSqlTime(now().toISOString());
+      await queries.write('shop/insertSetting', { name: 'shop name', version: 1, value: JSON.stringify(shop), personId: id, at });
+      await openSession(queries, response, id, device, now());
+    });
+    response.status(201).json({ personId: id, deviceId: device.id, name, role: 'lead' });
+  };
+}
+
+function whoAmI({ database, now }: Deps): RequestHandler {
+  return async (request, response) => {
+    response.json(await personOf(database, request, now()));
+  };
+}
+
+function startSession({ database, now }: Deps): RequestHandler {
+  return async (request, response) => {
+    const { name, password, device } = validated<{ name: string; password: string; device: Device }>(signIn, request.body);
+    const person = await database.row<{ id: string; name: string; role: string; secretHash: string }>('people/findPersonByName', { name });
+    // The same work for an unknown name, so that time does not tell who works here.
+    const matches = await verifySecret(person?.secretHash ?? (await nobody), password);
+    if (!person || !matches) throw new ApiError(401, 'sign.in.wrong', 'Name and password do not match', { path: 'password' });
+    await openSession(database, response, person.id, device, now());
+    response.json({ personId: person.id, deviceId: device.id, name: person.name, role: person.role });
+  };
+}
+
+const nobody = hashSecret('nobody signs in with this');
+
+function endSession({ database }: Deps): RequestHandler {
+  return async (request, response) => {
+    await closeSession(database, request, response);
+    response.status(204).end();
+  };
+}

@@ -1,0 +1,60 @@
+/** What a shop gets at its very first start: tools as starting values, and the demo shop unless it is to be empty. */
+import type { DemoShop, Template } from '@junctor/demo';
+import { demoShop, shippedMeter, shippedTools } from '@junctor/demo';
+import type { Catalogue } from '@junctor/core';
+import { v7 } from 'uuid';
+import type { Database, Queries } from '../database/Database';
+import { fromJson, toSqlTime } from '../database/Database';
+import { StartError } from '../database/StartError';
+import { insertRecord } from '../records/repository';
+import { hashSecret } from '../session/session';
+
+export type ShopKind = 'demo' | 'empty';
+
+/** The kind of shop in this database, made now if there is none. @throws {StartError} If an empty one is wanted but it is not. */
+export async function ensureShop(database: Database, catalogue: Catalogue, templates: readonly Template[], wanted: ShopKind | null, now: Date): Promise<ShopKind> {
+  const found = await database.row<{ value: string }>('shop/findSetting', { name: 'first start' });
+  if (found) {
+    const kind = fromJson<ShopKind>(found.value);
+    if (wanted === 'empty' && kind !== 'empty') {
+      throw new StartError('This data folder holds the demo shop. For an empty shop set JUNCTOR_DATA to a new folder, or move the old one away.');
+    }
+    return kind;
+  }
+  const kind = wanted ?? 'demo';
+  const toolIds = shippedTools.map((tool) => ({ ...tool, id: v7() }));
+  const meter = toolIds.find((tool) => tool.kind === 'meter')!;
+  const limiter = toolIds.find((tool) => tool.kind === 'limiter')!;
+  const demo = kind === 'empty' ? null : demoShop({
+    catalogue, plan: templates[0]!.plan, meter: { id: meter.id, name: meter.name, ...shippedMeter }, limiterId: limiter.id, now,
+  });
+  const hashes = new Map(await Promise.all((demo?.people ?? []).map(async ({ id, password }) => [id, await hashSecret(password)] as const)));
+  // All or nothing: a start that is killed here begins again from an empty database.
+  await database.transaction(async (queries) => {
+    for (const { id, kind: toolKind, name, doc } of toolIds) await queries.write('tools/insertTool', { id, kind: toolKind, name, doc: JSON.stringify(doc) });
+    if (demo) await insertDemo(queries, demo, hashes, now);
+    await queries.write('shop/insertSetting', setting('first start', kind, now));
+  });
+  return kind;
+}
+
+function setting(name: string, value: unknown, now: Date) {
+  return { name, version: 1, value: JSON.stringify(value), personId: null, at: toSqlTime(now.toISOString()) };
+}
+
+async function insertDemo(queries: Queries, demo: DemoShop, hashes: ReadonlyMap<string, string>, now: Date): Promise<void> {
+  await queries.write('shop/insertSetting', setting('shop name', demo.shop, now));
+  await queries.write('session/insertDevice', demo.device);
+  for (const { id, name, role } of demo.people) await queries.write('people/insertPerson', { id, name, role, secretHash: hashes.get(id)! });
+  for (const customer of demo.customers) await queries.write('customers/insertCustomer', customer);
+  for (const quad of demo.quads) await queries.write('quads/insertQuad', quad);
+  for (const { records, plan, openedAt, closedAt, id, quadId, kind, title, dueOn, bench } of demo.jobs) {
+    await queries.write('jobs/insertJob', { id, quadId, kind, title, dueOn, bench, plan: JSON.stringify(plan), openedAt: toSqlTime(openedAt) });
+    for (const { quadId: stream, seq, arrivedAt, ...record } of records) await insertRecord(queries, stream, seq!, record, arrivedAt!);
+    await queries.write('quads/updateLogSeq', { id: quadId, logSeq: records.length });
+    if (closedAt) await queries.write('jobs/closeJob', { id, closedAt: toSqlTime(closedAt) });
+  }
+}
+
+/** Names and passwords of the demo shop, for the person at the terminal. */
+export const demoSignIns = ['Oda Quill (lead), password saltpan-lead', 'Bram Tolley (technician), password saltpan-bench'];
