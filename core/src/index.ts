@@ -37,6 +37,7 @@ export type { ContinuityList, ListedTouch, TouchReason } from './checks/continui
 export { continuityTouches, mainLeads } from './checks/continuityTouches';
 export { coveredTerminals, hasRole } from './checks/reach';
 export { gapMm, neighboursOf } from './checks/neighbours';
+export { suspectJoints } from './checks/suspects';
 export { anchorsFor, chargeBefore } from './checks/anchors';
 export type { Gate, Step, StepKind, Stretch } from './sequence/step';
 export { stretches } from './sequence/step';

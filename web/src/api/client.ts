@@ -1,0 +1,50 @@
+/** Requests to the server. A refusal carries the server's code, line, path and context. */
+export interface ApiRefusal {
+  code: string;
+  message: string;
+  path: string | null;
+  context: unknown;
+}
+
+export class ApiError extends Error {
+  override name = 'ApiError';
+
+  constructor(
+    readonly status: number,
+    readonly refusal: ApiRefusal,
+  ) {
+    super(refusal.message);
+  }
+}
+
+/** The network or the server is away: the request may be sent again. */
+export class OfflineError extends Error {
+  override name = 'OfflineError';
+}
+
+/** @throws {ApiError} When the server refuses. @throws {OfflineError} When there is no answer. */
+export async function request<T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method, credentials: 'same-origin',
+      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new OfflineError('no answer from the server');
+  }
+  if (response.status === 204) return undefined as T;
+  const text = await response.text();
+  const json = parse(text);
+  if (response.ok && json !== undefined) return json as T;
+  if (response.status >= 500 || json === undefined) throw new OfflineError('the server is not ready');
+  throw new ApiError(response.status, json as ApiRefusal);
+}
+
+function parse(text: string): unknown {
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    return undefined;
+  }
+}

@@ -1,0 +1,53 @@
+/** The log of a quad: what the server has stored, kept up by polling, and what this tablet still keeps. */
+import type { QueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { request } from './client';
+import { useOutbox } from './outbox';
+import type { NamedRecord, Person } from './types';
+
+const pollMs = 3000;
+const logKey = (quadId: string) => ['log', quadId] as const;
+
+/** Records by seq, then those that are kept here; undefined until the first answer. */
+export function useLog(quadId: string | undefined): readonly NamedRecord[] | undefined {
+  const client = useQueryClient();
+  const { batches } = useOutbox();
+  const query = useQuery({
+    queryKey: logKey(quadId ?? ''),
+    enabled: quadId !== undefined,
+    refetchInterval: pollMs,
+    queryFn: async () => {
+      const known = () => client.getQueryData<NamedRecord[]>(logKey(quadId!)) ?? [];
+      const later = await request<NamedRecord[]>('GET', `/quads/${quadId}/records?after=${known().at(-1)?.seq ?? 0}`);
+      return merged(known(), later);
+    },
+  });
+  const { data } = query;
+  return useMemo(() => {
+    if (!data) return undefined;
+    const known = new Set(data.map(({ id }) => id));
+    const person = client.getQueryData<Person>(['session'])?.name ?? '';
+    const kept = batches.filter((batch) => batch.quadId === quadId).flatMap(({ records }) => records);
+    return [...data, ...kept.filter(({ id }) => !known.has(id)).map((record) => ({ ...record, person }))];
+  }, [data, batches, quadId, client]);
+}
+
+/** Puts records that the server has just stored into the log at once, so that nothing flickers away between. */
+export function addStored(client: QueryClient, quadId: string, records: readonly (Omit<NamedRecord, 'person'>)[]): void {
+  const person = client.getQueryData<Person>(['session'])?.name ?? '';
+  client.setQueryData<NamedRecord[]>(logKey(quadId), (known) => known && merged(known, records.map((record) => ({ ...record, person }))));
+  void client.invalidateQueries({ queryKey: logKey(quadId) });
+}
+
+/** Adds records in order; a gap in the seqs is left to the next answer of the server. */
+function merged(known: NamedRecord[], later: readonly NamedRecord[]): NamedRecord[] {
+  let last = known.at(-1)?.seq ?? 0;
+  const added: NamedRecord[] = [];
+  for (const record of later) {
+    if (record.seq !== last + 1) continue;
+    added.push(record);
+    last += 1;
+  }
+  return added.length > 0 ? [...known, ...added] : known;
+}

@@ -1,0 +1,66 @@
+/** What the screens read from the server. */
+import type { Catalogue, PartModel, Plan, PlanChange } from '@junctor/core';
+import { makeCatalogue } from '@junctor/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { request } from './client';
+import type { Customer, FloorLine, Job, Quad, QuadLine, Tool } from './types';
+
+const jobKey = (id: string) => ['job', id] as const;
+
+export function useFloor() {
+  return useQuery({ queryKey: ['floor'], queryFn: () => request<FloorLine[]>('GET', '/floor'), refetchInterval: 5000 });
+}
+
+export function useJob(id: string) {
+  return useQuery({ queryKey: jobKey(id), queryFn: () => request<Job>('GET', `/jobs/${id}`), refetchInterval: 5000 });
+}
+
+export function useQuad(id: string) {
+  return useQuery({ queryKey: ['quad', id], queryFn: () => request<Quad>('GET', `/quads/${id}`) });
+}
+
+export function useQuads(typed: string) {
+  return useQuery({ queryKey: ['quads', typed], queryFn: () => request<QuadLine[]>('GET', `/quads?q=${encodeURIComponent(typed)}`) });
+}
+
+export function useCustomers(typed: string) {
+  return useQuery({ queryKey: ['customers', typed], queryFn: () => request<Customer[]>('GET', `/customers?q=${encodeURIComponent(typed)}`) });
+}
+
+export function useTemplates() {
+  return useQuery({ queryKey: ['templates'], queryFn: () => request<{ id: string; name: string }[]>('GET', '/templates'), staleTime: Infinity });
+}
+
+export function usePeople() {
+  return useQuery({ queryKey: ['people'], queryFn: () => request<{ id: string; name: string; role: string; leftAt: string | null }[]>('GET', '/people') });
+}
+
+export function useTools() {
+  return useQuery({ queryKey: ['tools'], queryFn: () => request<Tool[]>('GET', '/tools'), staleTime: 60_000 });
+}
+
+export function useCatalogue() {
+  return useQuery({
+    queryKey: ['catalogue'], staleTime: Infinity,
+    queryFn: async (): Promise<Catalogue> => makeCatalogue(await request<PartModel[]>('GET', '/catalogue')),
+  });
+}
+
+/** Sends something and brings the lists that it touches up to date. */
+export function useSend<Given, Reply = unknown>(path: (given: Given) => string, lists: readonly string[]) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (given: Given) => request<Reply>('POST', path(given), given),
+    onSuccess: () => Promise.all(lists.map((list) => client.invalidateQueries({ queryKey: [list] }))),
+  });
+}
+
+/** Changes the plan; the new plan is there when it returns. */
+export function useChangePlan(jobId: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (given: { version: number; changes: readonly PlanChange[] }) => request<Plan>('POST', `/jobs/${jobId}/plan-changes`, given),
+    onSuccess: (plan) => client.setQueryData<Job>(jobKey(jobId), (job) => job && { ...job, plan }),
+    onError: () => client.invalidateQueries({ queryKey: jobKey(jobId) }),
+  });
+}

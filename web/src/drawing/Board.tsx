@@ -1,0 +1,117 @@
+/** A board from the catalogue's own geometry, to scale, as it lies on the bench, with the pad in question ringed. */
+import type { PartModel, Side, Terminal } from '@junctor/core';
+import { neighboursOf, terminalRef } from '@junctor/core';
+import { useTheme } from 'styled-components';
+import type { Marks } from './marks';
+import { markOf, markWords } from './marks';
+import { boardSize } from './boardSize';
+import { Pad } from './Pad';
+import { PadLabel } from './PadLabel';
+import type { BoardView } from './view';
+import { boardView } from './view';
+
+
+
+interface BoardProps {
+  slot: string;
+  model: PartModel;
+  side: Side;
+  marks: Marks;
+  /** The pads in question. */
+  rings: readonly string[];
+  /** A planned pad that the ring has walked away from. */
+  ghost?: string | null;
+  onPick?: (terminal: Terminal) => void;
+}
+
+export function Board({ slot, model, side, marks, rings, ghost, onPick }: BoardProps) {
+  const { width, height } = boardSize;
+  const shown = model.terminals.filter((one) => one.sides.includes(side) && one.form !== 'tail');
+  const ringed = shown.filter(({ id }) => rings.includes(id));
+  const view = boardView(model, side, ringed, width, height);
+  const near = new Set(ringed.flatMap((one) => neighboursOf(model, one).map(({ terminal }) => terminal.id)));
+  const said = ringed.map((one) => `${one.printed}: ${markWords(markOf(marks, terminalRef(slot, one.id)))}`).join('; ');
+  const title = `${slot}, ${side} up${said ? `, ring on ${said}` : ''}`;
+  return (
+    <svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`} role="img" aria-label={title} data-ring={rings.join(' ')} data-board={slot}>
+      <Outline model={model} view={view} />
+      {shown.map((terminal) => (
+        <Pad key={terminal.id} terminal={terminal} view={view} mark={markOf(marks, terminalRef(slot, terminal.id))} ghost={ghost === terminal.id} onPick={onPick} />
+      ))}
+      {shown.map((terminal) => (
+        <PadLabel key={terminal.id} terminal={terminal} model={model} view={view} strength={rings.includes(terminal.id) ? 'ring' : near.has(terminal.id) ? 'near' : 'quiet'} />
+      ))}
+      {ringed.map((one) => <Ring key={one.id} terminal={one} view={view} />)}
+      {view.zoomed && ringed[0] && <Inset model={model} side={side} ringed={ringed[0]} view={view} />}
+    </svg>
+  );
+}
+
+function Outline({ model, view }: { model: PartModel; view: BoardView }) {
+  const theme = useTheme();
+  const points = model.body.outlineMm.map((at) => view.toPx(at).join(',')).join(' ');
+  return (
+    <g>
+      <polygon points={points} fill={theme.board} stroke={theme.ink} strokeWidth={2} />
+      {model.body.holes.map(({ atMm, drillMm }) => {
+        const [x, y] = view.toPx(atMm);
+        return <circle key={`${x},${y}`} cx={x} cy={y} r={(drillMm / 2) * view.pxPerMm} fill={theme.paper} stroke={theme.ink} strokeWidth={1.2} />;
+      })}
+      {model.body.openings.map(({ what, atMm }) => {
+        const [x, y] = view.toPx(atMm);
+        const r = (what === 'usb' ? 0 : 1.4) * view.pxPerMm;
+        return r > 0 ? (
+          <g key={`${what}${x}`}>
+            <circle cx={x} cy={y} r={r} fill="none" stroke={theme.quiet} strokeWidth={1.2} strokeDasharray="3 2" />
+            <text x={x} y={y + r + 14} textAnchor="middle" fontSize={13} fill={theme.quiet}>{what}</text>
+          </g>
+        ) : null;
+      })}
+      {model.body.arrowDeg !== null && !view.zoomed && <Arrow deg={model.body.arrowDeg} view={view} />}
+    </g>
+  );
+}
+
+function Arrow({ deg, view }: { deg: number; view: BoardView }) {
+  const theme = useTheme();
+  const rad = (deg * Math.PI) / 180;
+  const [x, y] = view.toPx([0, 0]);
+  const [tipX, tipY] = view.toPx([5 * Math.cos(rad), 5 * Math.sin(rad)]);
+  const [ax, ay] = [tipX - x, tipY - y];
+  return (
+    <g stroke={theme.quiet} fill="none" strokeWidth={3}>
+      <path d={`M${x - ax} ${y - ay}L${tipX} ${tipY}`} />
+      <path d={`M${tipX - ax * 0.35 - ay * 0.25} ${tipY - ay * 0.35 + ax * 0.25}L${tipX} ${tipY}L${tipX - ax * 0.35 + ay * 0.25} ${tipY - ay * 0.35 - ax * 0.25}`} />
+    </g>
+  );
+}
+
+function Ring({ terminal, view }: { terminal: Terminal; view: BoardView }) {
+  const theme = useTheme();
+  const [x, y] = view.toPx(terminal.atMm);
+  const r = (Math.hypot(...terminal.sizeMm) / 2) * view.pxPerMm + 7;
+  return (
+    <g fill="none" stroke={theme.bronze} pointerEvents="none">
+      <circle cx={x} cy={y} r={r} strokeWidth={4} />
+      <circle cx={x} cy={y} r={r + 7} strokeWidth={1.8} />
+    </g>
+  );
+}
+
+/** The whole board, small: where on it the zoomed view is. */
+function Inset({ model, side, ringed, view }: { model: PartModel; side: Side; ringed: Terminal; view: BoardView }) {
+  const theme = useTheme();
+  const size = 112;
+  const small = boardView(model, side, [], size, size);
+  const points = model.body.outlineMm.map((at) => small.toPx(at).join(',')).join(' ');
+  const [x, y] = small.toPx(ringed.atMm);
+  const left = view.toPx(ringed.atMm)[0] > boardSize.width / 2;
+  const down = view.toPx(ringed.atMm)[1] < boardSize.height / 2;
+  return (
+    <g transform={`translate(${left ? 4 : boardSize.width - size - 4} ${down ? boardSize.height - size - 4 : 4})`}>
+      <rect width={size} height={size} fill={theme.paper} stroke={theme.edge} rx={4} />
+      <polygon points={points} fill={theme.board} stroke={theme.ink} strokeWidth={1.2} />
+      <circle cx={x} cy={y} r={7} fill="none" stroke={theme.bronze} strokeWidth={3} />
+    </g>
+  );
+}

@@ -1,0 +1,54 @@
+/** The leads of a part, or the wires of a bundle, as they lie in the hand: hollow while planned, filled once landed. */
+import { useTheme } from 'styled-components';
+import { boardSize } from './boardSize';
+import { wireColour } from './wireColours';
+
+export interface LeadRow {
+  id: string;
+  says: string;
+  colour: string;
+  awg: number;
+  state: 'planned' | 'current' | 'landed' | 'differs';
+}
+
+export function Leads({ rows }: { rows: readonly LeadRow[] }) {
+  const { width, height } = boardSize;
+  const pitch = Math.min(96, (height - 20) / Math.max(rows.length, 1));
+  return (
+    <svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`} role="list" aria-label="leads">
+      {rows.map((row, index) => (
+        <Row key={row.id} row={row} y={16 + pitch * index + pitch * 0.62} pitch={pitch} width={width} />
+      ))}
+    </svg>
+  );
+}
+
+function Row({ row, y, pitch, width }: { row: LeadRow; y: number; pitch: number; width: number }) {
+  const theme = useTheme();
+  const { fill, casing } = wireColour(row.colour);
+  const thick = Math.min(pitch * 0.3, row.awg < 17 ? 22 : row.awg < 25 ? 15 : 9);
+  const from = row.state === 'current' ? 62 : row.state === 'planned' ? 96 : 40;
+  const size = pitch > 60 ? 18 : 16;
+  const current = row.state === 'current';
+  return (
+    <g role="listitem" aria-label={`${row.says}, ${row.state}`} data-lead={row.id} data-state={row.state}>
+      <text x={from + 46} y={y - thick / 2 - 7} fontSize={size} fontWeight={current ? 700 : 400} fill={theme.ink}>{row.says}</text>
+      {row.state === 'planned' ? (
+        <path d={`M${width} ${y - thick / 2}H${from}V${y + thick / 2}H${width}`} fill="none" stroke={theme.ink} strokeWidth={1.6} />
+      ) : (
+        <g>
+          <rect x={from} y={y - thick / 2 - 1.5} width={width - from} height={thick + 3} fill={casing === '#20262b' ? casing : theme.ink} />
+          <rect x={from + 1.5} y={y - thick / 2} width={width - from} height={thick} fill={fill} />
+        </g>
+      )}
+      {row.state === 'landed' && <ellipse cx={from} cy={y} rx={12} ry={thick * 0.75 + 3} fill={theme.solder} stroke={theme.ink} strokeWidth={1.4} />}
+      {row.state === 'differs' && <path d={`M${from - 16} ${y + 12}l32 -24m-24 28l32 -24`} stroke={theme.ink} strokeWidth={2} />}
+      {current && (
+        <g>
+          <rect x={from - 24} y={y - thick * 0.32} width={26} height={thick * 0.64} fill="#b9bdbf" stroke={theme.ink} strokeWidth={1} />
+          <circle cx={from - 12} cy={y} r={Math.min(28, pitch * 0.42)} fill="none" stroke={theme.bronze} strokeWidth={4} />
+        </g>
+      )}
+    </g>
+  );
+}

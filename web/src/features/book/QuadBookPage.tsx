@@ -1,0 +1,97 @@
+/** One aircraft's book: its faults first, then everything that was done and seen, with who and when. */
+import type { QuadRecord } from '@junctor/core';
+import { fold, openFaults, foldLog, siteWords } from '@junctor/core';
+import { useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { useLog } from '../../api/log';
+import { useCatalogue, useQuad } from '../../api/queries';
+import type { NamedRecord } from '../../api/types';
+import { Head } from '../../ui/Head';
+import { KeyCap } from '../../ui/Plate';
+import { Notice } from '../../ui/Notice';
+import { useKeys } from '../../ui/useKeys';
+import { FaultEntryCard } from './FaultEntryCard';
+import { recordWords } from './recordWords';
+
+const Page = styled.main`
+  h1 { font-size: 34px; font-weight: 400; padding: 8px 24px 0; }
+  h2 { font-size: 23px; padding: 18px 24px 6px; }
+  & > p, nav { padding: 2px 24px; font-size: 19px; }
+  nav { display: flex; gap: 12px; flex-wrap: wrap; }
+  nav button { display: flex; gap: 8px; align-items: center; padding: 8px 12px; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; background: ${({ theme }) => theme.paper}; cursor: pointer; }
+  nav button[aria-pressed='true'] { font-weight: 700; text-decoration: underline; text-underline-offset: 5px; }
+`;
+const Lines = styled.ol`
+  padding: 4px 24px 40px;
+  li { display: grid; grid-template-columns: 56px 190px 150px 1fr; gap: 12px; padding: 5px 0; border-bottom: 1px solid ${({ theme }) => theme.edge}; font-size: 17px; }
+  li[data-gone='true'] > :last-child { text-decoration: line-through; }
+  time, .seq { color: ${({ theme }) => theme.quiet}; }
+`;
+
+const kinds = [
+  { key: '1', label: 'everything', has: () => true },
+  { key: '2', label: 'work', has: ({ body }: QuadRecord) => 'do' in body },
+  { key: '3', label: 'readings', has: ({ body }: QuadRecord) => 'saw' in body && (body.saw === 'reading' || body.saw === 'meter proof') },
+  { key: '4', label: 'looks', has: ({ body }: QuadRecord) => 'saw' in body && body.saw === 'look' },
+  { key: '5', label: 'power and permits', has: ({ body }: QuadRecord) => 'saw' in body && ['power', 'permit', 'pack', 'caution'].includes(body.saw) },
+] as const;
+
+export function QuadBookPage() {
+  const { quadId } = useParams();
+  const quad = useQuad(quadId!);
+  const records = useLog(quadId);
+  const catalogue = useCatalogue().data;
+  const [kind, setKind] = useState(0);
+  useKeys(kinds.map(({ key, label }, index) => ({ key, label, act: () => setKind(index) })));
+  const book = useMemo(() => {
+    if (!records || !catalogue) return null;
+    const folded = foldLog(records, catalogue);
+    return { words: { build: fold(records, catalogue), catalogue }, open: openFaults(folded).length, ...standing(records) };
+  }, [records, catalogue]);
+  if (quad.error && !quad.data) return <Notice title="This book cannot be shown">{quad.error.message}</Notice>;
+  if (!quad.data || !records || !book) return <Notice title="Fetching the book">One moment.</Notice>;
+  const faults = records.filter(({ id, body }) => 'saw' in body && body.saw === 'fault' && !book.gone.has(id));
+  const shown = records.filter((record) => kinds[kind]!.has(record)).reverse();
+  return (
+    <Page>
+      <Head title={`${quad.data.name}, quad book`} />
+      <h1>{quad.data.name}, {quad.data.customer}</h1>
+      <p>{records.length} records. Nothing is ever erased: what was corrected or taken back stays, struck through.</p>
+      <nav aria-label="Jobs">
+        {quad.data.jobs.map(({ id, title, openedAt, closedAt }) => (
+          <Link key={id} to={`/jobs/${id}`}>{title}, {new Date(openedAt).toLocaleDateString('en-GB')}{closedAt ? ', closed' : ', open'}</Link>
+        ))}
+      </nav>
+      <h2>Faults: {faults.length}, {book.open} open</h2>
+      {faults.length === 0 && <p>No fault has been logged on this quad.</p>}
+      {faults.map((record) => <FaultEntryCard key={record.id} record={record} where={siteWords(faultOf(record).site, book.words)} />)}
+      <h2 id="log">Log</h2>
+      <nav aria-label="Show">
+        {kinds.map(({ key, label }, index) => (
+          <button key={key} type="button" aria-pressed={index === kind} onClick={() => setKind(index)}><KeyCap>{key}</KeyCap>{label}</button>
+        ))}
+      </nav>
+      <Lines aria-labelledby="log">
+        {shown.map((record) => (
+          <li key={record.id} data-gone={book.gone.has(record.id)}>
+            <span className="seq">{record.seq ?? 'kept'}</span>
+            <time dateTime={record.doneAt}>{new Date(record.doneAt).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'medium' })}</time>
+            <span>{record.person}</span>
+            <span>{recordWords(record, book.words)}</span>
+          </li>
+        ))}
+      </Lines>
+    </Page>
+  );
+}
+
+function faultOf(record: NamedRecord) {
+  if (!('saw' in record.body) || record.body.saw !== 'fault') throw new RangeError('not a fault');
+  return record.body.fault;
+}
+
+/** Records that were corrected or taken back. */
+function standing(records: readonly NamedRecord[]): { gone: ReadonlySet<string> } {
+  return { gone: new Set(records.flatMap(({ replaces }) => replaces ?? [])) };
+}

@@ -1,0 +1,69 @@
+/** A record in a technician's words. */
+import type { QuadRecord, WordContext } from '@junctor/core';
+import { isAct, jointName, jointWords, landedOn, siteWords, slotWords, terminalWords, wireWords } from '@junctor/core';
+
+export function recordWords({ body }: QuadRecord, words: WordContext): string {
+  return isAct(body) ? actWords(body, words) : noteWords(body, words);
+}
+
+function actWords(body: Extract<QuadRecord['body'], { do: string }>, words: WordContext): string {
+  switch (body.do) {
+    case 'fit':
+      return `${slotWords(body.slot, words)} put in place`;
+    case 'take off':
+      return `${slotWords(body.slot, words)} taken off, to ${body.to}`;
+    case 'land': {
+      const wire = words.build.wires[body.wire];
+      const at = landedOn(body.as);
+      if (!at) return `${body.wire} put into its housing`;
+      return `${wire ? wireWords(wire, words) : body.wire} soldered to ${terminalWords(at, words)}`;
+    }
+    case 'reheat':
+      return `joint reworked: ${jointWords(jointName(body.wire, body.end), words)}`;
+    case 'free': {
+      const wire = words.build.wires[body.wire];
+      return `${wire ? wireWords(wire, words) : body.wire} taken off its pad`;
+    }
+    case 'drop wire':
+      return `wire ${body.wire} taken out`;
+    case 'house':
+    case 'unhouse':
+      return `housing ${body.do === 'house' ? body.housing.id : body.housing}`;
+    case 'mate':
+      return `plug ${body.id} pushed home`;
+    case 'unmate':
+      return `plug ${body.id} pulled`;
+    case 'hide':
+    case 'bare':
+      return `${body.refs.length} terminals ${body.do === 'hide' ? `covered by ${body.by}` : 'bare again'}`;
+    case 'contact':
+      return `contact between ${terminalWords(body.a, words)} and ${terminalWords(body.b, words)}`;
+  }
+}
+
+function noteWords(body: Exclude<QuadRecord['body'], { do: string }>, words: WordContext): string {
+  switch (body.saw) {
+    case 'reading': {
+      const { touch, heard, expected, verdict } = body.reading;
+      const said = heard.length === 'none' ? 'silent' : (heard.length ?? `${heard.value} ${heard.unit}`);
+      const wanted = expected.passes.map((one) => (one === 'none' ? 'silent' : one)).join(' or ');
+      return `black ${terminalWords(touch.black, words)}, red ${terminalWords(touch.red, words)}: ${said}; expected ${wanted}: ${verdict}`;
+    }
+    case 'look':
+      return `looked at ${jointWords(body.of, words)}: ${body.grade}${body.defects.length > 0 ? `, ${body.defects.join(', ')}` : ''}`;
+    case 'meter proof':
+      return `meter proved: apart ${body.tipsApart === 'none' ? 'silent' : 'sounds'}, together ${body.tipsTogether === 'none' ? 'silent' : 'sounds'}; main leads ${body.restV} V`;
+    case 'pack':
+      return `pack measured: ${body.volts} V, polarity ${body.polarity}`;
+    case 'permit':
+      return `permit for limited first power, on ${body.checks.length} records`;
+    case 'power':
+      return `powered, limited, ${body.onS} s at ${body.packV} V: ${body.verdict}; ${body.signs.filter(({ seen }) => seen).length} of ${body.signs.length} signs seen${body.endedBy === 'done' ? '' : `; ended by ${body.endedBy}`}`;
+    case 'fault':
+      return `fault: ${body.fault.symptom}; ${siteWords(body.fault.site, words)}; ${body.fault.state}`;
+    case 'caution':
+      return `said: ${body.id}`;
+    case 'taken back':
+      return `taken back: ${body.reason}`;
+  }
+}

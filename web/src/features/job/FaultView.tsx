@@ -1,0 +1,58 @@
+/** Log a fault: what was wrong, where, why, what was done. */
+import type { FaultEntry, Site } from '@junctor/core';
+import { landedOn, siteWords, splitJoint } from '@junctor/core';
+import { useState } from 'react';
+import type { FormEvent } from 'react';
+import { AnswerRow } from '../../ui/Answers';
+import { Head } from '../../ui/Head';
+import { ChoiceField, FormPage, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
+import type { SetMode } from './mode';
+import { work } from './mode';
+import type { Bench } from './useBench';
+
+export function FaultView({ bench, symptom, setMode }: { bench: Bench; symptom: string; setMode: SetMode }) {
+  const { words, current } = bench.state;
+  const sites = likelySites(bench);
+  const [missing, setMissing] = useState(false);
+  const submit = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const data = new FormData(event.currentTarget);
+    const text = (name: string) => String(data.get(name) ?? '').trim();
+    if (!text('symptom')) {
+      setMissing(true);
+      return;
+    }
+    const fault: FaultEntry = {
+      symptom: text('symptom'), site: sites[Number(text('site'))] ?? sites[0]!, cause: text('cause'), partsReplaced: [], done: text('done'),
+      minutes: Math.max(0, Number(text('minutes').replace(',', '.')) || 0), costMinor: 0, state: text('state') as FaultEntry['state'],
+    };
+    bench.record([{ saw: 'fault', fault }], current?.id ?? null);
+    setMode(work);
+  };
+  return (
+    <FormPage onSubmit={submit} title="Log a fault" head={<Head title={`${bench.job.quad}, ${bench.job.title}`} />}>
+      <WordsField name="symptom" label="What was seen or heard" defaultValue={symptom} autoFocus error={missing ? 'Say what was seen or heard' : null} />
+      <ChoiceField name="site" label="Where" options={sites.map((site, index) => ({ value: String(index), label: siteWords(site, words) }))} />
+      <WordsField name="cause" label="Why, as far as known" />
+      <WordsField name="done" label="What was done" />
+      <NumberTextField name="minutes" label="Minutes it cost" />
+      <ChoiceField name="state" label="It is" options={[{ value: 'found', label: 'found, still open' }, { value: 'mended', label: 'mended' }, { value: 'accepted', label: 'accepted as it is' }]} />
+      <SubmitButton>Log the fault</SubmitButton>
+      <AnswerRow answers={[{ key: 'Escape', label: 'Close', hidden: true, act: () => setMode(work) }]} />
+    </FormPage>
+  );
+}
+
+/** Where the hands are now: the step's own joint or touch, the last joints made, the parts. */
+function likelySites(bench: Bench): Site[] {
+  const { current, log, asBuilt } = bench.state;
+  const own: Site[] = [];
+  if (current?.verb === 'touch') own.push({ between: [current.listed.touch.black, current.listed.touch.red] });
+  const joints = [...new Set(log.acts.flatMap(({ joints: made }) => made))].reverse();
+  const soldered = joints.flatMap((name): Site[] => {
+    const joint = splitJoint(name);
+    const wire = joint && asBuilt.wires[joint.wire];
+    return joint && wire && landedOn(wire.ends[joint.end]) ? [{ wire: joint.wire, end: joint.end }] : [];
+  });
+  return [...own, ...soldered.slice(0, 12), ...Object.keys(asBuilt.slots).map((slot): Site => ({ slot }))];
+}

@@ -1,0 +1,53 @@
+/** A wire is on another pad than planned: what that means, and the two ways on: keep it there, or move it. */
+import type { Step } from '@junctor/core';
+import { landedOn, offerToPlan, padWords, splitJoint, wireWords } from '@junctor/core';
+import { useChangePlan } from '../../api/queries';
+import type { Answer } from '../../ui/Answers';
+import { Fact } from '../../ui/Frame';
+import { Plate } from '../../ui/Plate';
+import { commonAnswers, whyAnswer } from './commonAnswers';
+import { severityWord } from './FindingsLine';
+import { handsFor } from './hands';
+import { JobFrame } from './JobFrame';
+import type { SetMode } from './mode';
+import type { Bench } from './useBench';
+
+export function FreeView({ bench, step, setMode }: { bench: Bench; step: Step; setMode: SetMode }) {
+  const { words, asBuilt } = bench.state;
+  const change = useChangePlan(bench.job.id);
+  const { wire: id, end } = splitJoint(step.subject)!;
+  const wire = words.build.wires[id]!;
+  const really = landedOn(asBuilt.wires[id]!.ends[end])!;
+  const planned = landedOn(wire.ends[end])!;
+  const offer = offerToPlan(bench.job.plan, asBuilt, bench.catalogue, id, end, really);
+  const [objection] = offer.objections;
+  const [worst] = bench.state.findings;
+  const keep = () => change.mutate({ version: bench.job.plan.version, changes: offer.changes });
+  const answers: Answer[] = [
+    ...commonAnswers(bench, setMode),
+    whyAnswer(setMode),
+    { key: '1', label: `Keep it on ${padWords(really, words)}`, blocked: objection?.says ?? (change.isPending ? 'changing the plan' : null), act: keep },
+    { key: 'Enter', label: `Freed: off ${padWords(really, words)}`, main: true, act: () => void ('effect' in step && bench.record(step.effect, step.id)) },
+  ];
+  const also = offer.changes.length > 1 ? `, and the plan’s other lead takes ${padWords(planned, words)}` : '';
+  const under = change.error
+    ? `The plan was not changed: ${change.error.message}`
+    : worst ? `${severityWord[worst.severity]}: ${worst.says}` : `No rule objects: it can stay there${also}.`;
+  return (
+    <JobFrame
+      bench={bench} shown={step} answers={answers} {...handsFor(bench, step, { ringAt: really })}
+      sentence={<><strong>{capital(wireWords(wire, words))}</strong> is on <Plate>{padWords(really, words)}</Plate>, planned was <Plate>{padWords(planned, words)}</Plate></>}
+      under={<strong role="alert">{under}</strong>}
+      crossing={
+        <>
+          <Fact><dt>keep it</dt><dd className="long">{objection ? `no: ${objection.says}` : 'the plan follows'}</dd></Fact>
+          <Fact><dt>move it</dt><dd className="long">desolder here, then solder to {padWords(planned, words)}</dd></Fact>
+        </>
+      }
+    />
+  );
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

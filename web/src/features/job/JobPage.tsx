@@ -1,0 +1,48 @@
+/** A job at the bench: opens where it was left. */
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { Notice } from '../../ui/Notice';
+import { FaultView } from './FaultView';
+import { LookingView } from './LookingView';
+import type { Mode } from './mode';
+import { work } from './mode';
+import { OtherPadView } from './OtherPadView';
+import { ProblemView, WhatToDoView } from './ProblemView';
+import { StepView } from './StepView';
+import { TakeBackView } from './TakeBackView';
+import type { Bench } from './useBench';
+import { useBench } from './useBench';
+import { WhyView } from './WhyView';
+import { WiringView } from './WiringView';
+
+export function JobPage() {
+  const { jobId } = useParams();
+  const load = useBench(jobId!);
+  if (load.is === 'failed') return <Notice title="This job cannot be shown">{load.why}</Notice>;
+  if (load.is === 'loading') return <Notice title="Fetching the job">One moment.</Notice>;
+  return <JobBench bench={load.bench} />;
+}
+
+function JobBench({ bench }: { bench: Bench }) {
+  const [mode, setMode] = useState<Mode>(work);
+  switch (mode.is) {
+    case 'work':
+      return <StepView bench={bench} setMode={setMode} />;
+    case 'looking':
+      return <LookingView bench={bench} index={mode.index} setMode={setMode} />;
+    case 'other pad':
+      return <OtherPadView bench={bench} mode={mode} setMode={setMode} />;
+    case 'problem':
+      return <ProblemView bench={bench} setMode={setMode} />;
+    case 'what to do':
+      return <WhatToDoView bench={bench} defect={mode.defect} setMode={setMode} />;
+    case 'fault':
+      return <FaultView bench={bench} symptom={mode.symptom} setMode={setMode} />;
+    case 'wiring':
+      return <WiringView bench={bench} first={mode.wire} setMode={setMode} />;
+    case 'why':
+      return <WhyView bench={bench} setMode={setMode} />;
+    case 'take back':
+      return <TakeBackView bench={bench} setMode={setMode} />;
+  }
+}

@@ -1,0 +1,36 @@
+/** A short between plus and minus: the one red field of the whole program, and one answer. */
+import type { Reading } from '@junctor/core';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { AnswerRow } from '../../ui/Answers';
+import type { SetMode } from './mode';
+import { StopView } from './StopView';
+import type { TouchStep } from './TouchView';
+import type { Bench } from './useBench';
+
+const Field = styled.main`
+  position: fixed; inset: 0; background: ${({ theme }) => theme.danger}; color: #fff; display: grid; place-content: center; gap: 26px; padding: 60px;
+  h1, p { font-size: 62px; line-height: 1.15; font-weight: 700; }
+  button { max-width: 420px; background: #fff; color: ${({ theme }) => theme.danger}; border-color: #fff; font-size: 34px; }
+`;
+
+export interface StopProps {
+  bench: Bench;
+  step: TouchStep;
+  reading: Reading;
+  setMode: SetMode;
+  onRetry: () => void;
+}
+
+export function ShortView(props: StopProps) {
+  const [seen, setSeen] = useState(false);
+  if (seen) return <StopView {...props} />;
+  return (
+    <Field role="alert">
+      <h1>Short between + and −.</h1>
+      <p>No battery.</p>
+      <p>Find it first.</p>
+      <div><AnswerRow answers={[{ key: 'Enter', label: 'Find it', act: () => setSeen(true) }]} /></div>
+    </Field>
+  );
+}

@@ -1,0 +1,45 @@
+/** The current step, by what kind of work it is. */
+import { splitJoint } from '@junctor/core';
+import { DoneView } from './DoneView';
+import { FreeView } from './FreeView';
+import { LandView } from './LandView';
+import { LookView } from './LookView';
+import type { SetMode } from './mode';
+import { PackView } from './PackView';
+import { PermitView } from './PermitView';
+import { PowerView } from './PowerView';
+import { ProveView } from './ProveView';
+import { TouchView } from './TouchView';
+import type { Bench } from './useBench';
+import { WorkView } from './WorkView';
+
+export function StepView({ bench, setMode }: { bench: Bench; setMode: SetMode }) {
+  const step = bench.state.current;
+  if (!step) return <DoneView bench={bench} setMode={setMode} />;
+  const props = { bench, setMode };
+  switch (step.verb) {
+    case 'land':
+      return <LandView key={step.id} {...props} step={step} />;
+    case 'free':
+      return planned(bench, step.subject) ? <FreeView key={step.id} {...props} step={step} /> : <WorkView key={step.id} {...props} step={step} />;
+    case 'look':
+      return <LookView key={step.id} {...props} step={step} />;
+    case 'prove':
+      return <ProveView key={step.id} {...props} step={step} />;
+    case 'touch':
+      return <TouchView key={step.id} {...props} step={step} />;
+    case 'pack':
+      return <PackView key={step.id} {...props} step={step} />;
+    case 'permit':
+      return <PermitView key={step.id} {...props} step={step} />;
+    case 'power':
+      return <PowerView key={step.id} {...props} step={step} />;
+    default:
+      return <WorkView key={step.id} {...props} step={step} />;
+  }
+}
+
+/** True when the plan knows the wire: it went to another pad than planned, and the plan may follow. */
+function planned(bench: Bench, joint: string): boolean {
+  return (splitJoint(joint)?.wire ?? '') in bench.state.words.build.wires;
+}

@@ -1,0 +1,79 @@
+/** Work that is simply done or not: put a part in place, mate a plug, rework a joint, say a caution. */
+import type { Step } from '@junctor/core';
+import { landedOn, modelIn, splitJoint, stepWords } from '@junctor/core';
+import type { Answer } from '../../ui/Answers';
+import { Fact } from '../../ui/Frame';
+import { commonAnswers, whyAnswer } from './commonAnswers';
+import { FindingsLine } from './FindingsLine';
+import { handsFor } from './hands';
+import { JobFrame } from './JobFrame';
+import { RecipeFacts } from './LandView';
+import type { SetMode } from './mode';
+import type { Bench } from './useBench';
+
+export function WorkView({ bench, step, setMode }: { bench: Bench; step: Step; setMode: SetMode }) {
+  const { words } = bench.state;
+  const answers: Answer[] = [
+    ...commonAnswers(bench, setMode),
+    whyAnswer(setMode),
+    { key: 'Enter', label: mainLabel(step), main: true, act: () => bench.record(step.verb === 'say' ? [{ saw: 'caution', id: step.subject }] : 'effect' in step ? step.effect : [], step.id) },
+  ];
+  return (
+    <JobFrame
+      bench={bench} shown={step} answers={answers} {...handsFor(bench, step)}
+      sentence={<strong>{stepWords(step, words)}</strong>}
+      under={<FindingsLine bench={bench} otherwise={step.against ?? hint(step)} />}
+      crossing={<Crossing bench={bench} step={step} />}
+    />
+  );
+}
+
+function Crossing({ bench, step }: { bench: Bench; step: Step }) {
+  if (step.verb === 'redo') return <RecipeFacts bench={bench} joint={step.subject} />;
+  if (step.verb === 'fit') {
+    const model = modelIn(bench.state.words.build, step.subject, bench.catalogue)!;
+    return <><Fact><dt>part</dt><dd className="long">{model.name}</dd></Fact><Fact><dt>maker</dt><dd className="long">{model.maker}</dd></Fact><Fact><dt>mass</dt><dd>{model.massG} g</dd></Fact></>;
+  }
+  if (step.verb === 'say' && step.subject === 'hot iron') {
+    return <><Fact><dt>iron</dt><dd>400 °C</dd></Fact><Fact><dt>fumes, lead</dt><dd className="long">extract, wash hands</dd></Fact><Fact><dt>snipping</dt><dd className="long">eyes covered, offcuts counted</dd></Fact></>;
+  }
+  const wire = 'subject' in step ? splitJoint(step.subject) : null;
+  const at = wire && bench.state.asBuilt.wires[wire.wire] ? landedOn(bench.state.asBuilt.wires[wire.wire]!.ends[wire.end]) : null;
+  return at ? <Fact><dt>now on</dt><dd className="long">{at}</dd></Fact> : null;
+}
+
+function mainLabel(step: Step): string {
+  switch (step.verb) {
+    case 'fit':
+      return `${step.subject} is in place`;
+    case 'mate':
+      return 'It clicked: home';
+    case 'lead':
+      return 'Order is right';
+    case 'redo':
+      return 'Reworked';
+    case 'say':
+      return step.subject === 'hot iron' ? 'Understood' : 'Done';
+    case 'take':
+      return `${step.subject} is off`;
+    default:
+      return 'Done';
+  }
+}
+
+function hint(step: Step): string {
+  switch (step.verb) {
+    case 'fit':
+      return 'Right model, right way up, nothing metal under it.';
+    case 'mate':
+      return 'Never force it. Look once more that + and − are not one position off.';
+    case 'lead':
+      return 'Both housings: each colour in the position drawn.';
+    case 'redo':
+      return 'Fresh flux, tip clean, short and hot. Let it set without moving.';
+    case 'say':
+      return step.subject === 'hot iron' ? 'Iron at 400 °C. Lithium packs stay away from the iron; fire plan known.' : 'Limited power comes next. One line at a time.';
+    default:
+      return '';
+  }
+}

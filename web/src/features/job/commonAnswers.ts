@@ -1,0 +1,32 @@
+/** Answers that keep their place on every bench screen. */
+import { stretches } from '@junctor/core';
+import type { Answer } from '../../ui/Answers';
+import type { SetMode } from './mode';
+import type { Bench } from './useBench';
+
+/** Back, Problem and Why now, with the looking keys that need no button. */
+export function commonAnswers(bench: Bench, setMode: SetMode): Answer[] {
+  const { steps, current } = bench.state;
+  const here = current ? steps.indexOf(current) : steps.length;
+  const look = (index: number) => setMode({ is: 'looking', index: Math.max(0, Math.min(steps.length - 1, index)) });
+  return [
+    { key: '-', also: ['ArrowLeft'], label: 'Back', act: () => look(here - 1) },
+    { key: '*', also: ['p'], label: 'Problem', act: () => setMode({ is: 'problem' }) },
+    { key: '+', also: ['ArrowRight'], label: 'Look ahead', hidden: true, act: () => look(here + 1) },
+    { key: 'z', label: 'Take back the last record', hidden: true, act: () => setMode({ is: 'take back' }) },
+    { key: '[', label: 'Look at the stretch before', hidden: true, act: () => look(ferrule(bench, here, -1)) },
+    { key: ']', label: 'Look at the stretch after', hidden: true, act: () => look(ferrule(bench, here, 1)) },
+  ];
+}
+
+export function whyAnswer(setMode: SetMode): Answer {
+  return { key: '8', also: ['w'], label: 'Why now', act: () => setMode({ is: 'why' }) };
+}
+
+/** First step of the stretch before or after the one a step is in. */
+export function ferrule(bench: Bench, index: number, direction: 1 | -1): number {
+  const { steps } = bench.state;
+  const stretch = stretches.indexOf(steps[Math.min(index, steps.length - 1)]!.stretch);
+  const wanted = stretches[Math.max(0, Math.min(stretches.length - 1, stretch + direction))];
+  return steps.findIndex((step) => step.stretch === wanted);
+}

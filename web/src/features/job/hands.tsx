@@ -1,0 +1,195 @@
+/** What the two hands hold at a step: the boards, leads and lists on the left and right. */
+import type { PartModel, Side, Step, Terminal, TerminalRef, Wire } from '@junctor/core';
+import { jointName, landedOn, modelIn, padWords, slotWords, splitJoint, splitRef, terminalOf, terminalWords, wireWords } from '@junctor/core';
+import { Board } from '../../drawing/Board';
+import type { LeadRow } from '../../drawing/Leads';
+import { Leads } from '../../drawing/Leads';
+import { terminalMarks } from '../../drawing/marks';
+import type { Hand } from '../../ui/Frame';
+import { Checklist } from './Checklist';
+import type { Bench } from './useBench';
+
+export interface HandOptions {
+  /** Where the ring has walked to, on the left board. */
+  ringAt?: TerminalRef | null;
+  /** Turned over by hand. */
+  flipped?: boolean;
+  onPick?: (ref: TerminalRef) => void;
+}
+
+const boards = new Set(['controller', 'esc', 'receiver', 'battery lead']);
+
+function isBoard(model: PartModel | null): model is PartModel {
+  return model !== null && boards.has(model.kind);
+}
+
+/** Left and right for a step of any kind. */
+export function handsFor(bench: Bench, step: Step, options: HandOptions = {}): { left: Hand; right: Hand } {
+  switch (step.verb) {
+    case 'land':
+    case 'free':
+    case 'redo':
+      return jointHands(bench, step.subject, options);
+    case 'look':
+      return step.plug ? plugHands(bench, step.plug) : lookHands(bench, step.joints);
+    case 'mate': {
+      const mate = bench.state.words.build.mates[step.subject];
+      const side = mate && 'slot' in mate.a ? `${mate.a.slot}.${mate.a.connector}` : '';
+      return plugHands(bench, side);
+    }
+    case 'lead':
+      return { left: bundleHand(bench, step.subject, 0), right: bundleHand(bench, step.subject, 1) };
+    case 'fit':
+      return { left: partHand(bench, step.subject, []), right: leadsHand(bench, step.subject, null) };
+    case 'touch': {
+      const { black, red } = step.listed.touch;
+      return { left: probeHand(bench, 'black probe', black), right: probeHand(bench, 'red probe', red) };
+    }
+    default:
+      return {
+        left: { title: 'what must hold', note: 'in this order', body: <Checklist bench={bench} /> },
+        right: { title: 'the quad', note: 'main leads', body: mainLeadsBody(bench) },
+      };
+  }
+}
+
+function mainLeadsBody(bench: Bench) {
+  const slot = Object.keys(bench.state.words.build.slots).find((one) => modelIn(bench.state.words.build, one, bench.catalogue)?.kind === 'battery lead');
+  return slot ? boardHand(bench, slot, [], {}).body : null;
+}
+
+function jointHands(bench: Bench, joint: string, options: HandOptions): { left: Hand; right: Hand } {
+  const { build } = bench.state.words;
+  const { wire: id, end } = splitJoint(joint)!;
+  const wire = build.wires[id] ?? bench.state.asBuilt.wires[id]!;
+  const planned = landedOn(wire.ends[end])!;
+  const ring = options.ringAt ?? planned;
+  const { slot, terminal } = splitRef(ring);
+  const left = boardHand(bench, slot, [terminal], { ...options, ghost: ring === planned ? null : splitRef(planned).terminal });
+  const other = landedOn(wire.ends[end === 0 ? 1 : 0]);
+  const otherSlot = other ? splitRef(other).slot : null;
+  if (other && otherSlot && isBoard(modelIn(build, otherSlot, bench.catalogue)) && wire.from !== 'tail') {
+    const right = boardHand(bench, otherSlot, [splitRef(other).terminal], {});
+    return { left, right: { ...right, note: `${wireWords(wire, bench.state.words)}, ${wire.awg} AWG, goes here at its other end` } };
+  }
+  return { left, right: leadsHand(bench, otherSlot ?? slot, id) };
+}
+
+function lookHands(bench: Bench, joints: readonly string[]): { left: Hand; right: Hand } {
+  const { build } = bench.state.words;
+  const refs = joints.flatMap((joint) => {
+    const { wire, end } = splitJoint(joint)!;
+    return landedOn(build.wires[wire]!.ends[end]) ?? [];
+  });
+  const slots = [...new Set(refs.map((ref) => splitRef(ref).slot))];
+  const on = (slot: string) => refs.filter((ref) => splitRef(ref).slot === slot).map((ref) => splitRef(ref).terminal);
+  const left = boardHand(bench, slots[0]!, on(slots[0]!), {});
+  if (slots[1]) return { left, right: boardHand(bench, slots[1], on(slots[1]), {}) };
+  return { left, right: { title: 'what to look for', note: 'with the magnifier, both sides', body: <LookFor /> } };
+}
+
+function LookFor() {
+  const lines = ['wetted on pad and wire, edge runs out thin', 'no bridge to a neighbour', 'no ball, no whisker, no spike', 'no bare wire beyond the pad', 'insulation ends at the pad’s edge'];
+  return <ul style={{ fontSize: 22, lineHeight: 1.75, paddingTop: 18 }}>{lines.map((line) => <li key={line}>{line}</li>)}</ul>;
+}
+
+function plugHands(bench: Bench, plug: string): { left: Hand; right: Hand } {
+  const { slot, terminal: connectorId } = splitRef(plug as TerminalRef);
+  const { build } = bench.state.words;
+  const connector = modelIn(build, slot, bench.catalogue)?.connectors.find(({ id }) => id === connectorId);
+  const mate = Object.values(build.mates).find(({ a }) => 'slot' in a && a.slot === slot && a.connector === connectorId);
+  const housing = mate && 'housing' in mate.b ? mate.b.housing : null;
+  const wires = Object.values(build.wires).filter(({ ends }) => ends.some(({ at }) => at.on === 'cavity' && at.housing === housing));
+  const rows = wires.map((wire): LeadRow => {
+    const at = wire.ends.map((end) => end.at).find((one) => one.on === 'cavity' && one.housing === housing);
+    const position = at?.on === 'cavity' ? at.position : 0;
+    const pin = connector?.pins[position - 1];
+    const printed = pin ? terminalOf(modelIn(build, slot, bench.catalogue)!, pin)?.printed : '';
+    return { id: wire.id, says: `${position}: ${printed}, ${wire.colour}`, colour: wire.colour, awg: wire.awg, state: wire.id in bench.state.asBuilt.wires ? 'landed' : 'planned' };
+  });
+  return {
+    left: boardHand(bench, slot, connector?.pins ?? [], {}),
+    right: { title: `its lead, housing ${housing ?? ''}`, note: 'looking into the mating face, latch up', body: <Leads rows={rows} /> },
+  };
+}
+
+function bundleHand(bench: Bench, bundle: string, end: 0 | 1): Hand {
+  const wires = Object.values(bench.state.words.build.wires).filter((wire) => wire.bundle === bundle);
+  const housing = wires.map((wire) => wire.ends[end].at).find((at) => at.on === 'cavity');
+  const rows = wires.map((wire): LeadRow => {
+    const { at } = wire.ends[end];
+    return { id: wire.id, says: `position ${at.on === 'cavity' ? at.position : '?'}, ${wire.colour}`, colour: wire.colour, awg: wire.awg, state: wire.id in bench.state.asBuilt.wires ? 'landed' : 'planned' };
+  });
+  return { title: `housing ${housing?.on === 'cavity' ? housing.housing : ''}`, note: 'looking into the mating face, latch up', body: <Leads rows={rows} /> };
+}
+
+function probeHand(bench: Bench, title: string, ref: TerminalRef): Hand {
+  const { slot, terminal } = splitRef(ref);
+  const hand = boardHand(bench, slot, [terminal], {});
+  return { ...hand, title, note: `${terminalWords(ref, bench.state.words)}, ${hand.note}` };
+}
+
+function partHand(bench: Bench, slot: string, rings: readonly string[]): Hand {
+  const model = modelIn(bench.state.words.build, slot, bench.catalogue)!;
+  const hand = boardHand(bench, slot, rings, {});
+  return { ...hand, note: model.name };
+}
+
+interface BoardOptions extends HandOptions {
+  ghost?: string | null;
+}
+
+function boardHand(bench: Bench, slot: string, rings: readonly string[], { flipped = false, ghost = null, onPick }: BoardOptions): Hand {
+  const { words } = bench.state;
+  const model = modelIn(words.build, slot, bench.catalogue)!;
+  const side = sideFor(model, rings, flipped);
+  const pick = onPick && ((terminal: Terminal) => onPick(`${slot}.${terminal.id}`));
+  return {
+    title: slotWords(slot, words).replace(/^the /, ''),
+    note: `${side === 'top' ? 'top side up' : 'underside up'}${model.body.arrowDeg === null ? '' : ', arrow as drawn'}`,
+    body: <Board slot={slot} model={model} side={side} marks={terminalMarks(bench.state, bench.catalogue)} rings={rings} ghost={ghost} {...(pick ? { onPick: pick } : {})} />,
+  };
+}
+
+/** The side that shows the pads in question; turned over when asked. */
+export function sideFor(model: PartModel, rings: readonly string[], flipped: boolean): Side {
+  const onTop = rings.every((id) => terminalOf(model, id)?.sides.includes('top') ?? true);
+  return onTop !== flipped ? 'top' : 'bottom';
+}
+
+/** The leads of a part, with what has become of each. */
+function leadsHand(bench: Bench, slot: string, current: string | null): Hand {
+  const { words, asBuilt } = bench.state;
+  const own = Object.values(words.build.wires).filter((wire) => isOf(wire, slot));
+  const rows = own.map((wire): LeadRow => ({
+    id: wire.id, colour: wire.colour, awg: wire.awg, ...leadState(bench, wire, current), 
+  }));
+  const fitted = slot in asBuilt.slots;
+  return {
+    title: slotWords(slot, words).replace(/^the /, ''),
+    note: rows.length === 0 ? 'no leads of its own' : fitted ? 'its leads' : 'its leads, as they come',
+    body: <Leads rows={rows} />,
+  };
+}
+
+function isOf(wire: Wire, slot: string): boolean {
+  return wire.tailOf ? splitRef(wire.tailOf).slot === slot : wire.ends.some((end) => landedOn(end)?.startsWith(`${slot}.`) && wire.from === 'stock');
+}
+
+function leadState(bench: Bench, wire: Wire, current: string | null): Pick<LeadRow, 'says' | 'state'> {
+  const { words, asBuilt } = bench.state;
+  const end = wire.tailOf ? 1 : 0;
+  const planned = landedOn(wire.ends[end])!;
+  const really = asBuilt.wires[wire.id] ? landedOn(asBuilt.wires[wire.id]!.ends[end]) : null;
+  const name = wire.tailOf ? `lead ${splitRef(wire.tailOf).terminal}` : `${wire.colour} wire`;
+  const when = lastLanding(bench, jointName(wire.id, end));
+  if (really && really !== planned) return { says: `${name} is on ${padWords(really, words)}${when}`, state: 'differs' };
+  if (really) return { says: `${name}, on ${padWords(really, words)}${when}`, state: 'landed' };
+  if (wire.id === current) return { says: `${name}, ${wire.colour} ${wire.awg} AWG, to ${padWords(planned, words)}`, state: 'current' };
+  return { says: `${name}, to ${padWords(planned, words)}`, state: 'planned' };
+}
+
+function lastLanding(bench: Bench, joint: string): string {
+  const act = bench.state.log.acts.filter(({ joints }) => joints.includes(joint)).at(-1);
+  return act ? ` ${new Date(act.doneAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}` : '';
+}

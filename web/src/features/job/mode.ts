@@ -1,0 +1,16 @@
+/** What the bench screen shows instead of the current step, if anything. */
+import type { TerminalRef } from '@junctor/core';
+
+export type Mode =
+  | { is: 'work' }
+  | { is: 'looking'; index: number }
+  | { is: 'other pad'; ref: TerminalRef; flipped: boolean }
+  | { is: 'problem' }
+  | { is: 'what to do'; defect: string }
+  | { is: 'fault'; symptom: string }
+  | { is: 'wiring'; wire: string | null }
+  | { is: 'why' }
+  | { is: 'take back' };
+
+export type SetMode = (mode: Mode) => void;
+export const work: Mode = { is: 'work' };

@@ -1,0 +1,71 @@
+/** Everything that the bench screens of one job work with: what is known, and how something is recorded. */
+import type { Act, Catalogue, JobState, Meter, Note, QuadRecord, Step, StepId } from '@junctor/core';
+import { deriveJob } from '@junctor/core';
+import { useEffect, useMemo, useRef } from 'react';
+import { deviceId, newId } from '../../api/device';
+import { useLog } from '../../api/log';
+import { enqueue } from '../../api/outbox';
+import { useCatalogue, useJob, useTools } from '../../api/queries';
+import { useSession } from '../../api/session';
+import type { Job, NamedRecord, Person, Tool } from '../../api/types';
+
+export interface Bench {
+  job: Job;
+  person: Person;
+  records: readonly NamedRecord[];
+  catalogue: Catalogue;
+  state: JobState;
+  meter: Meter;
+  limiters: readonly Tool[];
+  /** Keeps one or more things at once, as done at this step. */
+  record: (bodies: readonly (Act | Note)[], step: StepId | null, replaces?: string) => void;
+}
+
+export type BenchLoad = { is: 'loading' } | { is: 'failed'; why: string } | { is: 'ready'; bench: Bench };
+
+export function useBench(jobId: string): BenchLoad {
+  const job = useJob(jobId);
+  const catalogue = useCatalogue();
+  const tools = useTools();
+  const person = useSession().data;
+  const records = useLog(job.data?.quadId);
+  const plan = job.data?.plan;
+  const state = useMemo(
+    () => (plan && records && catalogue.data ? deriveJob({ jobId, plan, records, catalogue: catalogue.data }) : null),
+    [jobId, plan, records, catalogue.data],
+  );
+  const shownAt = useShownAt(state?.current ?? null);
+  const failed = [job, catalogue, tools].find(({ error, data }) => error && !data);
+  if (failed?.error) return { is: 'failed', why: failed.error.message };
+  const meter = tools.data?.find(({ kind }) => kind === 'meter');
+  if (!job.data || !person || !records || !catalogue.data || !tools.data || !state || !meter) return { is: 'loading' };
+  const { data } = job;
+
+  const record: Bench['record'] = (bodies, step, replaces) => {
+    const doneAt = new Date().toISOString();
+    const made = bodies.map((body): QuadRecord => ({
+      id: newId(), quadId: data.quadId, seq: null, jobId, step, personId: person.personId, deviceId: deviceId(),
+      shownAt: step && step === state.current?.id ? shownAt.current : null, doneAt, arrivedAt: null, basisSeq: state.lastSeq,
+      planVersion: data.plan.version, how: 'did', body, ...(replaces ? { replaces } : {}),
+    }));
+    enqueue(data.quadId, person.personId, made);
+  };
+  return {
+    is: 'ready',
+    bench: {
+      job: data, person, records, catalogue: catalogue.data, state, record,
+      meter: { ...(meter.doc as unknown as Omit<Meter, 'id' | 'name'>), id: meter.id, name: meter.name },
+      limiters: tools.data.filter(({ kind }) => kind === 'limiter'),
+    },
+  };
+}
+
+/** When the current step became current on this screen: what step times are learned from. */
+function useShownAt(current: Step | null) {
+  const shownAt = useRef(new Date().toISOString());
+  const id = current?.id;
+  useEffect(() => {
+    shownAt.current = new Date().toISOString();
+  }, [id]);
+  return shownAt;
+}

@@ -1,0 +1,116 @@
+/** The job as a cord: twisted as far as it is done, loose where it is not, ferrules where gates are. */
+import type { Gate, Step } from '@junctor/core';
+import { stretches } from '@junctor/core';
+import styled from 'styled-components';
+
+const width = 1232;
+const middleY = 40;
+const names: Readonly<Record<string, string>> = {
+  'power path': 'Power path', motors: 'Motors', controller: 'Controller', continuity: 'Continuity', 'first power': 'First power',
+};
+
+interface CordProps {
+  steps: readonly Step[];
+  gates: readonly Gate[];
+  /** The step that is shown; null at the end. */
+  shown: Step | null;
+}
+
+const Foot = styled.nav`padding: 0 24px; height: 110px; svg { width: 100%; height: 110px; display: block; }`;
+
+export function Cord({ steps, gates, shown }: CordProps) {
+  const places = placed(steps);
+  const left = Math.ceil(steps.reduce((sum, { done, takesS }) => sum + (done ? 0 : takesS), 0) / 60);
+  const now = places.find(({ step }) => step.id === shown?.id);
+  const nowX = now ? (now.from + now.to) / 2 : width - 8;
+  const index = shown ? steps.findIndex(({ id }) => id === shown.id) + 1 : steps.length;
+  return (
+    <Foot aria-label="The job as a cord">
+      <svg viewBox={`0 0 ${width} 110`} preserveAspectRatio="xMidYMid meet" role="img" aria-label={`Step ${index} of ${steps.length}. ${gates.map((gate) => `${names[gate.id]} ${gate.state}`).join(', ')}`}>
+        {runs(places).map((run) => <Run key={run.from} {...run} />)}
+        {stretches.map((id) => {
+          const last = places.filter(({ step }) => step.stretch === id).at(-1);
+          const gate = gates.find((one) => one.id === id);
+          return last && gate ? <Ferrule key={id} x={last.to - 5} gate={gate} /> : null;
+        })}
+        <path d={`M${nowX - 9} 4h18l-9 12z`} fill="#7a4a00" />
+        <text x={Math.min(Math.max(nowX, 110), width - 110)} y={93} textAnchor="middle" fontSize="16" fontWeight="700" fill="#7a4a00">
+          {shown ? `now · ${index} of ${steps.length}` : 'all done'}
+        </text>
+        {left > 0 && <text x={width} y={108} textAnchor="end" fontSize="16" fill="#5d574d">estimate: {left >= 60 ? `${Math.floor(left / 60)} h ${left % 60} min` : `${left} min`} left at the bench</text>}
+      </svg>
+    </Foot>
+  );
+}
+
+interface Place {
+  step: Step;
+  from: number;
+  to: number;
+}
+
+/** Length is minutes at the bench; every stretch keeps room for its ferrule's name. */
+function placed(steps: readonly Step[]): Place[] {
+  const share = (id: string) => steps.filter(({ stretch }) => stretch === id).reduce((sum, { takesS }) => sum + takesS, 0);
+  const total = stretches.reduce((sum, id) => sum + share(id), 0) || 1;
+  const least = 130;
+  const room = width - least * stretches.length;
+  let x = 0;
+  return stretches.flatMap((id) => {
+    const length = least + (room * share(id)) / total;
+    const scale = length / (share(id) || 1);
+    return steps.filter(({ stretch }) => stretch === id).map((step) => {
+      const from = x;
+      x += step.takesS * scale;
+      return { step, from, to: x };
+    });
+  });
+}
+
+function runs(places: readonly Place[]): { from: number; to: number; done: boolean }[] {
+  const found: { from: number; to: number; done: boolean }[] = [];
+  for (const { step, from, to } of places) {
+    const last = found.at(-1);
+    if (last?.done === step.done) last.to = to;
+    else found.push({ from, to, done: step.done });
+  }
+  return found;
+}
+
+function Run({ from, to, done }: { from: number; to: number; done: boolean }) {
+  if (!done) {
+    return (
+      <g stroke="#6f6858" strokeWidth="1.5" fill="none">
+        <path d={`M${from} ${middleY}q14 -9 28 -9H${Math.max(to, from + 28)}`} />
+        <path d={`M${from} ${middleY}q14 9 28 9H${Math.max(to, from + 28)}`} />
+      </g>
+    );
+  }
+  const wave = (up: number) => {
+    const points: string[] = [];
+    for (let x = from; x <= to; x += 3) points.push(`${x.toFixed(1)} ${(middleY + up * 8 * Math.sin((x / 28) * Math.PI)).toFixed(1)}`);
+    return `M${points.join('L')}`;
+  };
+  return (
+    <g stroke="#20262b" strokeWidth="3" fill="none">
+      <path d={wave(1)} />
+      <path d={wave(-1)} />
+    </g>
+  );
+}
+
+/** Closed once passed; an outline while it blocks; split when it blocks again. */
+function Ferrule({ x, gate }: { x: number; gate: Gate }) {
+  const passed = gate.state === 'passed';
+  const label = names[gate.id]!;
+  const again = !passed && gate.unpassedBy !== null;
+  return (
+    <g>
+      <rect x={x - 6} y={20} width={12} height={again ? 17 : 40} rx={2} fill={passed ? '#20262b' : '#f3efe6'} stroke="#20262b" strokeWidth="2" />
+      {again && <rect x={x - 6} y={43} width={12} height={17} rx={2} fill="#f3efe6" stroke="#20262b" strokeWidth="2" />}
+      <text x={x + 6} y={78} textAnchor="end" fontSize="16" fontWeight={passed ? 700 : 400} fill={passed ? '#20262b' : '#5d574d'}>
+        {label}{passed ? ' passed' : again ? ' open again' : ''}
+      </text>
+    </g>
+  );
+}

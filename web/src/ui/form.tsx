@@ -1,0 +1,128 @@
+/** Form pieces: a label, a field, and the mistake beside it. */
+import type { FormEvent, ReactNode } from 'react';
+import { Button, FieldError, Input, Label, ListBox, ListBoxItem, Popover, Radio, RadioGroup, Select, SelectValue, TextField } from 'react-aria-components';
+import styled from 'styled-components';
+
+const Page = styled.main`
+  form { max-width: 760px; padding: 8px 24px 40px; display: grid; gap: 18px; }
+  h1 { font-size: 34px; font-weight: 400; padding: 10px 24px 4px; }
+`;
+
+interface FormPageProps {
+  title: string;
+  head: ReactNode;
+  onSubmit: (event: FormEvent<HTMLFormElement>) => void;
+  children: ReactNode;
+}
+
+export function FormPage({ title, head, onSubmit, children }: FormPageProps) {
+  return (
+    <Page>
+      {head}
+      <h1>{title}</h1>
+      <form onSubmit={onSubmit} noValidate>{children}</form>
+    </Page>
+  );
+}
+
+const fieldCss = `
+  display: grid; gap: 4px;
+  label, .label { font-size: 18px; font-weight: 700; }
+`;
+const Field = styled(TextField)`
+  ${fieldCss}
+  input { padding: 10px 12px; font-size: 20px; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; background: ${({ theme }) => theme.paper}; }
+  [slot='errorMessage'] { font-weight: 700; }
+`;
+
+interface WordsProps {
+  name: string;
+  label: string;
+  error?: string | null;
+  defaultValue?: string;
+  type?: 'text' | 'password' | 'date';
+  autoFocus?: boolean;
+  inputMode?: 'numeric' | 'decimal';
+  autoComplete?: string;
+}
+
+export function WordsField({ name, label, error, inputMode, ...rest }: WordsProps) {
+  return (
+    <Field name={name} isInvalid={Boolean(error)} {...rest}>
+      <Label>{label}</Label>
+      <Input {...(inputMode ? { inputMode } : {})} />
+      {error && <FieldError>▲ {error}</FieldError>}
+    </Field>
+  );
+}
+
+export function NumberTextField(props: Omit<WordsProps, 'type' | 'inputMode'>) {
+  return <WordsField {...props} inputMode="decimal" />;
+}
+
+const Radios = styled(RadioGroup)`
+  ${fieldCss}
+  .options { display: flex; flex-wrap: wrap; gap: 8px; }
+  .react-aria-Radio {
+    display: flex; align-items: center; gap: 10px; padding: 9px 14px; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; cursor: pointer;
+    font-weight: 400; background: ${({ theme }) => theme.paper};
+    &::before { content: ''; width: 14px; height: 14px; border-radius: 50%; border: 2px solid ${({ theme }) => theme.ink}; }
+    &[data-selected]::before { background: ${({ theme }) => theme.ink}; box-shadow: inset 0 0 0 2px ${({ theme }) => theme.paper}; }
+    &[data-selected] { font-weight: 700; }
+    &[data-focus-visible] { outline: 3px solid ${({ theme }) => theme.bronze}; outline-offset: 2px; }
+  }
+`;
+const Drop = styled(Select)`
+  ${fieldCss}
+  button { text-align: left; padding: 10px 12px; font-size: 20px; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; background: ${({ theme }) => theme.paper}; }
+  button::after { content: '▾'; float: right; }
+`;
+const DropList = styled(Popover)`
+  background: ${({ theme }) => theme.paper}; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; max-height: 340px; overflow: auto; min-width: var(--trigger-width);
+  .react-aria-ListBoxItem { padding: 8px 12px; font-size: 19px; outline: none; }
+  .react-aria-ListBoxItem[data-focused] { background: ${({ theme }) => theme.ink}; color: ${({ theme }) => theme.paper}; }
+`;
+
+interface ChoiceProps {
+  name: string;
+  label: string;
+  options: readonly { value: string; label: string }[];
+  error?: string | null;
+  onChange?: (value: string) => void;
+}
+
+/** A few choices stand side by side, many drop down. The first is chosen until another is. */
+export function ChoiceField({ name, label, options, error, onChange }: ChoiceProps) {
+  const first = options[0]?.value ?? '';
+  if (options.length <= 4) {
+    return (
+      <Radios name={name} defaultValue={first} isInvalid={Boolean(error)} {...(onChange ? { onChange } : {})}>
+        <Label>{label}</Label>
+        <div className="options">{options.map((option) => <Radio key={option.value} value={option.value}>{option.label}</Radio>)}</div>
+        {error && <FieldError>▲ {error}</FieldError>}
+      </Radios>
+    );
+  }
+  return (
+    <Drop name={name} defaultValue={first} isInvalid={Boolean(error)} onChange={(value) => onChange?.(String(value))}>
+      <Label>{label}</Label>
+      <Button><SelectValue /></Button>
+      {error && <FieldError>▲ {error}</FieldError>}
+      <DropList><ListBox items={options.map((option) => ({ id: option.value, label: option.label }))}>{(item) => <ListBoxItem id={item.id}>{item.label}</ListBoxItem>}</ListBox></DropList>
+    </Drop>
+  );
+}
+
+const Submit = styled.button`
+  justify-self: start; padding: 14px 26px; font-size: 21px; font-weight: 700; border-radius: 8px; border: 2px solid ${({ theme }) => theme.ink};
+  background: ${({ theme }) => theme.ink}; color: ${({ theme }) => theme.paper}; cursor: pointer;
+`;
+
+export function SubmitButton({ children }: { children: ReactNode }) {
+  return <Submit type="submit">{children}</Submit>;
+}
+
+/** What the server said against a whole form. */
+export function FormProblem({ message }: { message: string | null }) {
+  return message ? <p role="alert" style={{ fontWeight: 700 }}>▲ {message}</p> : null;
+}

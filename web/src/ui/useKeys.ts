@@ -1,0 +1,35 @@
+/** Single keys of a screen. Held keys and a bouncing pedal answer once; in a text field letters are letters. */
+import { useEffect, useRef } from 'react';
+import type { Answer } from './Answers';
+
+/** A pedal is Enter: what bounces within this answers nothing. */
+export const bounceMs = 350;
+let lastEnterAt = 0;
+
+export function useKeys(answers: readonly Pick<Answer, 'key' | 'also' | 'act' | 'blocked'>[]): void {
+  const latest = useRef(answers);
+  useEffect(() => {
+    latest.current = answers;
+  });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+      const typing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable], [role="dialog"] form');
+      if (typing && event.key !== 'Escape') return;
+      const onControl = event.target instanceof HTMLElement && event.target.closest('a, header button');
+      if (onControl && event.key === 'Enter') return;
+      const wanted = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+      const answer = latest.current.find(({ key, also }) => key === wanted || also?.includes(wanted));
+      if (!answer) return;
+      event.preventDefault();
+      if (event.key === 'Enter') {
+        const now = performance.now();
+        if (now - lastEnterAt < bounceMs) return;
+        lastEnterAt = now;
+      }
+      if (!answer.blocked) answer.act();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+}
