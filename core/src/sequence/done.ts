@@ -80,11 +80,13 @@ export function wantsRedo(joint: string, log: FoldedLog): boolean {
   return last?.record.body.grade === 'redo' && !spoiledBy(last, log, concernsJoint(joint));
 }
 
-function meterProved({ log }: DoneContext): DoneState {
+/** Power leaves charge behind: after it the proof is asked again, once there is anything to measure again. */
+function meterProved({ log, records }: DoneContext): DoneState {
   const last = notesOf(log, 'meter proof').at(-1);
   if (!last) return open();
   const { tipsApart, tipsTogether, restV } = last.record.body;
-  if (notesOf(log, 'power').some((power) => power.madeSeq > last.madeSeq)) return open('Powered since: capacitors may hold charge', null);
+  const powered = notesOf(log, 'power').some((power) => power.madeSeq > last.madeSeq);
+  if (powered && !passedPower({ records, log })) return open('Powered since: capacitors may hold charge', null);
   if (tipsApart !== 'none') return open('The meter sounded with its tips apart');
   if (tipsTogether !== 'does not stop') return open('The meter did not sound with its tips together');
   if (Math.abs(restV) >= restLimitV) return open(`${restV} V on the main leads: bleed through 100 Ω to 1 kΩ, wait, measure again`);

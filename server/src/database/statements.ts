@@ -19,7 +19,12 @@ const names = [
 
 export type StatementName = (typeof names)[number];
 
-const statements = Object.fromEntries(names.map((name) => [name, readFileSync(join(root, `${name}.sql`), 'utf8')])) as Record<StatementName, string>;
+const statements = Object.fromEntries(names.map((name) => [name, withoutComments(readFileSync(join(root, `${name}.sql`), 'utf8'))])) as Record<StatementName, string>;
+
+/** An apostrophe in a comment would hide the parameters after it from the placeholder parser. */
+function withoutComments(sql: string): string {
+  return sql.replace(/^--.*$/gm, '').trim();
+}
 
 /** The text of a statement, with its named parameters. */
 export function statement(name: StatementName): string {

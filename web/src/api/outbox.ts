@@ -63,7 +63,7 @@ async function send(): Promise<void> {
       await sendOne(batch);
     }
   } catch (error) {
-    set({ ...state, trouble: error instanceof ApiError ? error.message : 'no network' });
+    set({ ...state, trouble: (error as Error).message });
     setTimeout(() => void send(), retryMs);
   } finally {
     sending = false;

@@ -67,7 +67,23 @@ function Outline({ model, view }: { model: PartModel; view: BoardView }) {
           </g>
         ) : null;
       })}
+      {model.connectors.map((connector) => <Plug key={connector.id} model={model} pins={connector.pins} label={connector.id} view={view} />)}
       {model.body.arrowDeg !== null && !view.zoomed && <Arrow deg={model.body.arrowDeg} view={view} />}
+    </g>
+  );
+}
+
+/** The shell around the pins of a connector, with its name. */
+function Plug({ model, pins, label, view }: { model: PartModel; pins: readonly string[]; label: string; view: BoardView }) {
+  const theme = useTheme();
+  const own = model.terminals.filter(({ id }) => pins.includes(id));
+  const corners = own.flatMap(({ atMm, sizeMm }) => [view.toPx([atMm[0] - sizeMm[0] / 2 - 0.7, atMm[1] - sizeMm[1] / 2 - 0.7]), view.toPx([atMm[0] + sizeMm[0] / 2 + 0.7, atMm[1] + sizeMm[1] / 2 + 0.7])]);
+  const [xs, ys] = [corners.map(([x]) => x), corners.map(([, y]) => y)];
+  const [x, y] = [Math.min(...xs), Math.min(...ys)];
+  return (
+    <g>
+      <rect x={x} y={y} width={Math.max(...xs) - x} height={Math.max(...ys) - y} fill={theme.paper} stroke={theme.quiet} strokeWidth={1.4} strokeDasharray="4 3" rx={2} />
+      <text x={x - 5} y={y + 12} textAnchor="end" fontSize={14} fill={theme.ink}>plug {label}</text>
     </g>
   );
 }

@@ -4,6 +4,8 @@ import { stretches } from '@junctor/core';
 import styled from 'styled-components';
 
 const width = 1232;
+/** The cord ends short of the page's edge, so that its last ferrule is whole. */
+const cordEnd = width - 10;
 const middleY = 40;
 const names: Readonly<Record<string, string>> = {
   'power path': 'Power path', motors: 'Motors', controller: 'Controller', continuity: 'Continuity', 'first power': 'First power',
@@ -22,7 +24,7 @@ export function Cord({ steps, gates, shown }: CordProps) {
   const places = placed(steps);
   const left = Math.ceil(steps.reduce((sum, { done, takesS }) => sum + (done ? 0 : takesS), 0) / 60);
   const now = places.find(({ step }) => step.id === shown?.id);
-  const nowX = now ? (now.from + now.to) / 2 : width - 8;
+  const nowX = now ? (now.from + now.to) / 2 : cordEnd - 8;
   const index = shown ? steps.findIndex(({ id }) => id === shown.id) + 1 : steps.length;
   return (
     <Foot aria-label="The job as a cord">
@@ -34,10 +36,10 @@ export function Cord({ steps, gates, shown }: CordProps) {
           return last && gate ? <Ferrule key={id} x={last.to - 5} gate={gate} /> : null;
         })}
         <path d={`M${nowX - 9} 4h18l-9 12z`} fill="#7a4a00" />
-        <text x={Math.min(Math.max(nowX, 110), width - 110)} y={93} textAnchor="middle" fontSize="16" fontWeight="700" fill="#7a4a00">
+        <text x={Math.min(Math.max(nowX, 80), width - 330)} y={98} textAnchor="middle" fontSize="16" fontWeight="700" fill="#7a4a00">
           {shown ? `now · ${index} of ${steps.length}` : 'all done'}
         </text>
-        {left > 0 && <text x={width} y={108} textAnchor="end" fontSize="16" fill="#5d574d">estimate: {left >= 60 ? `${Math.floor(left / 60)} h ${left % 60} min` : `${left} min`} left at the bench</text>}
+        {left > 0 && <text x={width} y={98} textAnchor="end" fontSize="16" fill="#5d574d">estimate: {left >= 60 ? `${Math.floor(left / 60)} h ${left % 60} min` : `${left} min`} left at the bench</text>}
       </svg>
     </Foot>
   );
@@ -54,7 +56,7 @@ function placed(steps: readonly Step[]): Place[] {
   const share = (id: string) => steps.filter(({ stretch }) => stretch === id).reduce((sum, { takesS }) => sum + takesS, 0);
   const total = stretches.reduce((sum, id) => sum + share(id), 0) || 1;
   const least = 130;
-  const room = width - least * stretches.length;
+  const room = cordEnd - least * stretches.length;
   let x = 0;
   return stretches.flatMap((id) => {
     const length = least + (room * share(id)) / total;

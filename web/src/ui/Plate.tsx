@@ -2,7 +2,7 @@
 import styled from 'styled-components';
 
 export const Plate = styled.span`
-  display: inline-block; padding: 0 0.32em; border-radius: 4px; font-weight: 700; white-space: nowrap;
+  display: inline-block; padding: 0 0.32em; border-radius: 4px; font-weight: 700; white-space: nowrap; line-height: 1.28;
   background: ${({ theme }) => theme.ink}; color: ${({ theme }) => theme.paper};
 `;
 

@@ -6,6 +6,12 @@ import type { Answer } from './Answers';
 export const bounceMs = 350;
 let lastEnterAt = 0;
 
+/** Tells on the page when Enter answers again. */
+function settle(): void {
+  document.body.dataset.enter = 'settling';
+  setTimeout(() => (document.body.dataset.enter = 'ready'), bounceMs);
+}
+
 export function useKeys(answers: readonly Pick<Answer, 'key' | 'also' | 'act' | 'blocked'>[]): void {
   const latest = useRef(answers);
   useEffect(() => {
@@ -26,6 +32,7 @@ export function useKeys(answers: readonly Pick<Answer, 'key' | 'also' | 'act' | 
         const now = performance.now();
         if (now - lastEnterAt < bounceMs) return;
         lastEnterAt = now;
+        settle();
       }
       if (!answer.blocked) answer.act();
     };

@@ -32,7 +32,7 @@ export function FreeView({ bench, step, setMode }: { bench: Bench; step: Step; s
   const also = offer.changes.length > 1 ? `, and the plan’s other lead takes ${padWords(planned, words)}` : '';
   const under = change.error
     ? `The plan was not changed: ${change.error.message}`
-    : worst ? `${severityWord[worst.severity]}: ${worst.says}` : `No rule objects: it can stay there${also}.`;
+    : !objection ? `No rule objects: it can stay there${also}.` : worst ? `${severityWord[worst.severity]}: ${worst.says}` : objection.says;
   return (
     <JobFrame
       bench={bench} shown={step} answers={answers} {...handsFor(bench, step, { ringAt: really })}

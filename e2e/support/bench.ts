@@ -1,0 +1,92 @@
+/** A technician at the keyboard: signs in, reads the sentence, answers by key. */
+import type { Page } from '@playwright/test';
+import { expect } from '@playwright/test';
+
+export const technician = { name: 'Bram Tolley', password: 'saltpan-bench' };
+export const lead = { name: 'Oda Quill', password: 'saltpan-lead' };
+
+export async function signIn(page: Page, url: string, { name, password } = technician): Promise<void> {
+  await page.goto(url);
+  await expect(page.getByLabel('Name')).toBeFocused();
+  await page.keyboard.type(name);
+  await page.keyboard.press('Tab');
+  await page.keyboard.type(password);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).not.toContainText('who is at the bench');
+}
+
+export function sentence(page: Page) {
+  return page.getByTestId('sentence');
+}
+
+export function under(page: Page) {
+  return page.getByTestId('under');
+}
+
+/** Presses one key; Enter only once it answers again. */
+export async function press(page: Page, key: string): Promise<void> {
+  if (key === 'Enter') await page.locator('body:not([data-enter="settling"])').waitFor();
+  await page.keyboard.press(key);
+}
+
+/** Presses a key that answers the step, and waits until the sentence is another one. */
+export async function answer(page: Page, key: string): Promise<void> {
+  const before = await sentence(page).innerText();
+  await press(page, key);
+  await expect(sentence(page)).not.toHaveText(before, { useInnerText: true });
+}
+
+/** Answers with Enter until the sentence matches. */
+export async function enterUntil(page: Page, wanted: RegExp, most = 60): Promise<void> {
+  for (let count = 0; count < most; count++) {
+    const now = await sentence(page).innerText();
+    if (wanted.test(now)) return;
+    await answer(page, 'Enter');
+  }
+  throw new Error(`did not come to ${String(wanted)}`);
+}
+
+const lengthKey: readonly (readonly [string, string])[] = [['does not stop', '4'], ['about a second', '2'], ['chirp', '1'], ['silent', '0']];
+
+/** Answers a touch as a good build would show it: with the longest tone that it may show. */
+export async function answerTouch(page: Page): Promise<void> {
+  const expected = page.getByTestId('expected');
+  await expect(expected).not.toHaveText('computing');
+  const text = await expected.innerText();
+  const key = lengthKey.find(([word]) => text.includes(word))?.[1];
+  if (!key) throw new Error(`no answer for ${text}`);
+  await answer(page, key);
+}
+
+/** Answers touches until the sentence matches. */
+export async function touchUntil(page: Page, wanted: RegExp, most = 80): Promise<void> {
+  for (let count = 0; count < most; count++) {
+    if (wanted.test(await sentence(page).innerText())) return;
+    await answerTouch(page);
+  }
+  throw new Error(`did not come to ${String(wanted)}`);
+}
+
+/** The quad's log, as the server has it. */
+export async function logOf(page: Page, url: string, quadId: string): Promise<LogRecord[]> {
+  const response = await page.request.get(`${url}/api/quads/${quadId}/records`);
+  expect(response.ok()).toBe(true);
+  return (await response.json()) as LogRecord[];
+}
+
+export interface LogRecord {
+  id: string;
+  seq: number;
+  step: string | null;
+  person: string;
+  replaces?: string;
+  body: Record<string, unknown> & { do?: string; saw?: string };
+}
+
+/** Id of a quad by its name. */
+export async function quadId(page: Page, url: string, name: string): Promise<string> {
+  const response = await page.request.get(`${url}/api/quads?q=${encodeURIComponent(name)}`);
+  const [quad] = (await response.json()) as { id: string }[];
+  if (!quad) throw new Error(`no quad ${name}`);
+  return quad.id;
+}
