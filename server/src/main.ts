@@ -1,7 +1,7 @@
 /** Starts the shop: its database, the application, the port. Only this file reads the environment. */
 import { existsSync } from 'node:fs';
 import { createServer } from 'node:http';
-import type { Server } from 'node:http';
+import type { RequestListener, Server } from 'node:http';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import { configFrom } from './config';
@@ -19,7 +19,8 @@ async function main(): Promise<void> {
   const log = pino({ level: config.logLevel });
   if (!existsSync(join(pages, 'index.html'))) throw new StartError('The pages are not built: start with ./start');
   // The port first: a second start must not disturb the first one's database.
-  const server = await listen(config.port);
+  let handler: RequestListener = notReady;
+  const server = await listen(config.port, (request, response) => handler(request, response));
   let privateServer: PrivateServer | null = null;
   let close: () => Promise<void> = async () => {};
   const stop = async (exitCode: number) => {
@@ -37,7 +38,7 @@ async function main(): Promise<void> {
       log, now: () => new Date(), pages, signInTries: config.signInTries,
     });
     close = () => shop.database.close();
-    server.on('request', createApp(shop));
+    handler = createApp(shop);
     process.stdout.write(`\nJunctor is at http://127.0.0.1:${config.port}\n`);
     if (!config.dbUrl) process.stdout.write(`Its data is in ${config.dataFolder}\n`);
     if (shop.kind === 'demo') process.stdout.write(`Demo shop. Sign in as:\n${demoSignIns.map((line) => `  ${line}\n`).join('')}`);
@@ -49,9 +50,14 @@ async function main(): Promise<void> {
   }
 }
 
-/** Listens on loopback at once; until the application is ready a request is told to wait. */
-function listen(port: number): Promise<Server> {
-  const server = createServer();
+/** Until the application is ready every request is told to come again. */
+const notReady: RequestListener = (_request, response) => {
+  response.writeHead(503, { 'content-type': 'application/json', 'retry-after': '1' });
+  response.end(JSON.stringify({ code: 'server.starting', message: 'The server is starting. Nothing was stored.', path: null, context: null }));
+};
+
+function listen(port: number, handler: RequestListener): Promise<Server> {
+  const server = createServer(handler);
   return new Promise((resolve, reject) => {
     server.once('error', (error: NodeJS.ErrnoException) => {
       const why = error.code === 'EADDRINUSE' ? 'somebody else uses it. Set JUNCTOR_PORT to another' : error.message;

@@ -1,3 +1,5 @@
+export { anonymous, firstLead, fitEsc, openJob, sent } from './client';
+export type { Client, Reply } from './client';
 export { startPrivateServer } from '../database/privateServer';
 export { startTestShop } from './testShop';
 export type { TestShop } from './testShop';

@@ -22,12 +22,15 @@ export class OfflineError extends Error {
   override name = 'OfflineError';
 }
 
+/** A request that is not answered by then may be sent again. */
+const patienceMs = 15_000;
+
 /** @throws {ApiError} When the server refuses. @throws {OfflineError} When there is no answer. */
 export async function request<T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
-      method, credentials: 'same-origin',
+      method, credentials: 'same-origin', signal: AbortSignal.timeout(patienceMs),
       ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     });
   } catch {
