@@ -1,4 +1,5 @@
-/** A running shop for each journey file, and a page that may talk to nothing else. */
+/** A running shop for each journey, and a page that may talk to nothing else. */
+import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -11,18 +12,27 @@ interface ShopOptions {
   shopKind: 'demo' | 'empty';
 }
 
-export const test = base.extend<{ page: Page }, { shop: RunningShop } & ShopOptions>({
+export const test = base.extend<{ page: Page; shop: RunningShop }, { fresh: string } & ShopOptions>({
   shopKind: ['demo', { option: true, scope: 'worker' }],
-  shop: [
+  // The data folder of a shop at its first start, made once and copied for every journey.
+  fresh: [
     async ({ shopKind }, use) => {
-      const folder = mkdtempSync(join(tmpdir(), 'junctor-e2e-'));
+      const folder = mkdtempSync(join(tmpdir(), 'junctor-fresh-'));
       const shop = await runShop(folder, { empty: shopKind === 'empty' });
-      await use(shop);
       await shop.stop();
+      await use(folder);
       rmSync(folder, { recursive: true, force: true });
     },
     { scope: 'worker', timeout: 90_000 },
   ],
+  shop: async ({ fresh }, use) => {
+    const folder = mkdtempSync(join(tmpdir(), 'junctor-e2e-'));
+    execFileSync('cp', ['-a', `${fresh}/.`, folder]);
+    const shop = await runShop(folder);
+    await use(shop);
+    await shop.stop();
+    rmSync(folder, { recursive: true, force: true });
+  },
   page: async ({ page, shop }, use) => {
     const strangers: string[] = [];
     page.on('request', (request) => {

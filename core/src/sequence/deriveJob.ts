@@ -55,7 +55,7 @@ export function deriveJob({ jobId, plan, records, catalogue }: JobInput): JobSta
   const open = new Set(difference(asBuilt, plan.target).map(({ verb, subject }) => `${verb}:${subject}`));
   const all = steps({
     start, asBuilt, target: plan.target, catalogue, touches,
-    context: { records, log, jobId, cells: plan.cells, inPlace: (joint) => !open.has(`land:${joint}`) },
+    context: { records, log, jobId, cells: plan.cells, planVersion: plan.version, inPlace: (joint) => !open.has(`land:${joint}`) },
   });
   const words: WordContext = { build: plan.target, catalogue };
   const findings = [...judgeAll(asBuilt, plan, catalogue), ...powerFindings(records, log, all)];

@@ -26,6 +26,7 @@ export interface DoneContext {
   /** Joints that are where the plan wants them. */
   inPlace: (joint: string) => boolean;
   cells: Range;
+  planVersion: number;
   jobId: Id;
 }
 
@@ -150,10 +151,10 @@ function sinceLastActOrPower(note: Effective, log: FoldedLog): DoneState | null 
   return null;
 }
 
-function permitted({ records, log }: DoneContext): DoneState {
+function permitted({ records, log, planVersion }: DoneContext): DoneState {
   const power = passedPower({ records, log });
   if (power) return done(power);
-  const permit = validPermit(records, log);
+  const permit = validPermit(records, log, planVersion);
   if (permit) return { done: true, against: null, by: [permit.id], reopenedBy: null };
   return open(notesOf(log, 'permit').length > 0 ? 'The last permit no longer holds' : null);
 }

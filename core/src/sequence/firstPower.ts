@@ -33,11 +33,11 @@ export function openFaults(log: FoldedLog): NoteOf<'fault'>[] {
 
 /**
  * The permit that holds now, or null. It is for one power-up: it dies with that power record, with any later act,
- * correction, stop reading or stop power, and while a fault is open.
+ * correction, stop reading or stop power, while a fault is open, and when the plan has changed since.
  */
-export function validPermit(records: readonly QuadRecord[], log: FoldedLog): QuadRecord | null {
+export function validPermit(records: readonly QuadRecord[], log: FoldedLog, planVersion: number): QuadRecord | null {
   const permit = notesOf(log, 'permit').at(-1);
-  if (!permit || openFaults(log).length > 0) return null;
+  if (!permit || permit.record.planVersion !== planVersion || openFaults(log).length > 0) return null;
   return permitHolds(records, permit.record.id, Infinity) ? permit.record : null;
 }
 

@@ -6,6 +6,8 @@ import type { Marks } from './marks';
 import { markOf, markWords } from './marks';
 import { boardSize } from './boardSize';
 import { Pad } from './Pad';
+import type { DrawnWire } from './WireRun';
+import { WireRun } from './WireRun';
 import { PadLabel } from './PadLabel';
 import type { BoardView } from './view';
 import { boardView } from './view';
@@ -22,9 +24,11 @@ interface BoardProps {
   /** A planned pad that the ring has walked away from. */
   ghost?: string | null;
   onPick?: (terminal: Terminal) => void;
+  /** The wire at the pad in question, leaving the panel towards the other hand. */
+  wire?: DrawnWire | null;
 }
 
-export function Board({ slot, model, side, marks, rings, ghost, onPick }: BoardProps) {
+export function Board({ slot, model, side, marks, rings, ghost, onPick, wire }: BoardProps) {
   const { width, height } = boardSize;
   const shown = model.terminals.filter((one) => one.sides.includes(side) && one.form !== 'tail');
   const ringed = shown.filter(({ id }) => rings.includes(id));
@@ -38,10 +42,12 @@ export function Board({ slot, model, side, marks, rings, ghost, onPick }: BoardP
       {shown.map((terminal) => (
         <Pad key={terminal.id} terminal={terminal} view={view} mark={markOf(marks, terminalRef(slot, terminal.id))} ghost={ghost === terminal.id} onPick={onPick} />
       ))}
+      {wire && ringed[0] && <WireRun wire={wire} terminal={ringed[0]} model={model} view={view} />}
       {shown.map((terminal) => (
-        <PadLabel key={terminal.id} terminal={terminal} model={model} view={view} strength={rings.includes(terminal.id) ? 'ring' : near.has(terminal.id) ? 'near' : 'quiet'} />
+        <PadLabel key={terminal.id} terminal={terminal} model={model} view={view} strength={rings.includes(terminal.id) ? (ringed.length > 1 ? 'near' : 'ring') : near.has(terminal.id) ? 'near' : 'quiet'} />
       ))}
-      {ringed.map((one) => <Ring key={one.id} terminal={one} view={view} />)}
+      {ringed.length === 1 && <Ring terminal={ringed[0]!} view={view} />}
+      {ringed.length > 1 && <RingAround terminals={ringed} view={view} />}
       {view.zoomed && ringed[0] && <Inset model={model} side={side} ringed={ringed[0]} view={view} />}
     </svg>
   );
@@ -83,7 +89,7 @@ function Plug({ model, pins, label, view }: { model: PartModel; pins: readonly s
   return (
     <g>
       <rect x={x} y={y} width={Math.max(...xs) - x} height={Math.max(...ys) - y} fill={theme.paper} stroke={theme.quiet} strokeWidth={1.4} strokeDasharray="4 3" rx={2} />
-      <text x={x - 5} y={y + 12} textAnchor="end" fontSize={14} fill={theme.ink}>plug {label}</text>
+      <text x={x - 5} y={y + 12} textAnchor="end" fontSize={14} fill={theme.ink}>{/^J\d/.test(label) ? `plug ${label}` : 'plug'}</text>
     </g>
   );
 }
@@ -114,6 +120,18 @@ function Ring({ terminal, view }: { terminal: Terminal; view: BoardView }) {
   );
 }
 
+/** A row of pads in question: one line round them all. */
+function RingAround({ terminals, view }: { terminals: readonly Terminal[]; view: BoardView }) {
+  const theme = useTheme();
+  const corners = terminals.flatMap(({ atMm: [x, y], sizeMm: [w, h] }) => [view.toPx([x - w / 2, y - h / 2]), view.toPx([x + w / 2, y + h / 2])]);
+  const [xs, ys] = [corners.map(([x]) => x), corners.map(([, y]) => y)];
+  const [left, top] = [Math.min(...xs), Math.min(...ys)];
+  const box = (by: number, strokeWidth: number) => (
+    <rect x={left - by} y={top - by} width={Math.max(...xs) - left + 2 * by} height={Math.max(...ys) - top + 2 * by} rx={by + 3} strokeWidth={strokeWidth} />
+  );
+  return <g fill="none" stroke={theme.bronze} pointerEvents="none">{box(7, 4)}{box(13, 1.8)}</g>;
+}
+
 /** The whole board, small: where on it the zoomed view is. */
 function Inset({ model, side, ringed, view }: { model: PartModel; side: Side; ringed: Terminal; view: BoardView }) {
   const theme = useTheme();
@@ -127,6 +145,10 @@ function Inset({ model, side, ringed, view }: { model: PartModel; side: Side; ri
     <g transform={`translate(${left ? 4 : boardSize.width - size - 4} ${down ? boardSize.height - size - 4 : 4})`}>
       <rect width={size} height={size} fill={theme.paper} stroke={theme.edge} rx={4} />
       <polygon points={points} fill={theme.board} stroke={theme.ink} strokeWidth={1.2} />
+      {model.terminals.filter((one) => one.sides.includes(side) && one.form !== 'tail').map((one) => {
+        const [px, py] = small.toPx(one.atMm);
+        return <rect key={one.id} x={px - 1.5} y={py - 1.5} width={3} height={3} fill={theme.padDone} />;
+      })}
       <circle cx={x} cy={y} r={7} fill="none" stroke={theme.bronze} strokeWidth={3} />
     </g>
   );

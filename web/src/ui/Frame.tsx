@@ -29,6 +29,7 @@ const Sentence = styled.h1`
 `;
 const Under = styled.p`
   padding: 0 24px; font-size: 20px; line-height: 32px; color: ${({ theme }) => theme.quiet}; white-space: nowrap; overflow: hidden; text-overflow: ellipsis;
+  strong { color: ${({ theme }) => theme.ink}; }
 `;
 const Hands = styled.div`
   display: grid; grid-template-columns: minmax(0, 1fr) 192px minmax(0, 1fr); padding: 0 24px; min-height: 0;

@@ -27,7 +27,7 @@ export function FormPage({ title, head, onSubmit, children }: FormPageProps) {
 
 const fieldCss = `
   display: grid; gap: 4px;
-  label, .label { font-size: 18px; font-weight: 700; }
+  label, .react-aria-Label { font-size: 18px; font-weight: 700; }
 `;
 const Field = styled(TextField)`
   ${fieldCss}

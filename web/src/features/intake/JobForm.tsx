@@ -52,7 +52,7 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
           <input type="file" name="file" accept="application/json,.json" style={{ fontWeight: 400 }} />
         </label>
       ) : (
-        <ChoiceField name="template" label="Template" options={(templates.data ?? []).map(({ id, name }) => ({ value: id, label: name }))} />
+        <ChoiceField key={String(templates.isSuccess)} name="template" label="Template" options={(templates.data ?? []).map(({ id, name }) => ({ value: id, label: name }))} />
       )}
       <FormProblem message={fileProblem ?? errors.rest(['title', 'dueOn', 'bench'])} />
       <SubmitButton>Open the job</SubmitButton>

@@ -39,7 +39,7 @@ export function LookView({ bench, step, setMode }: { bench: Bench; step: LookSte
     <JobFrame
       bench={bench} shown={step} answers={answers} {...handsFor(bench, step)}
       sentence={<strong>{asking ? 'Which one is to be redone?' : stepWords(step, words)}</strong>}
-      under={asking ? subjects.map((of, index) => `${index + 1} ${jointWords(of, words)}`).join('   ') : <FindingsLine bench={bench} otherwise={step.against ?? 'Boards covered, flux off, offcuts counted. Both sides.'} />}
+      under={asking ? subjects.map((of, index) => `${index + 1}: ${jointWords(of, words)}`).join('; ') : <FindingsLine bench={bench} otherwise={step.against ?? 'Boards covered, flux off, offcuts counted. Both sides.'} />}
       crossing={<><Fact><dt>{step.plug ? 'contacts' : 'joints'}</dt><dd>{step.plug ? 8 : subjects.length}</dd></Fact><Fact><dt>tip</dt><dd className="long">A dull or peaked joint gets flux and a short reflow.</dd></Fact></>}
     />
   );

@@ -43,7 +43,7 @@ export function PowerView({ bench, step, setMode }: { bench: Bench; step: Step; 
   const end = (endedBy: 'done' | 'sign' | 'heat') => {
     const allSeen = signs.every(({ id }) => seen.has(id));
     const note: Note = {
-      saw: 'power', stage: 'limited, all', permit: validPermit(bench.records, state.log)?.id ?? null, limiterId: pack?.limiterId ?? null, packV: pack?.volts ?? 0,
+      saw: 'power', stage: 'limited, all', permit: validPermit(bench.records, state.log, bench.job.plan.version)?.id ?? null, limiterId: pack?.limiterId ?? null, packV: pack?.volts ?? 0,
       onS: Math.round(seconds * 10) / 10, ambientC: null, endedBy, signs: signs.map(({ id }) => ({ id, seen: seen.has(id) })),
       verdict: allSeen && endedBy === 'done' ? 'pass' : 'stop',
     };

@@ -38,7 +38,10 @@ export function usePrompts<Id extends string>(prompts: readonly Prompt<Id>[], fi
     if (typed === '' || Number.isNaN(value)) setProblem('A number is wanted, then Enter');
     else give(String(value));
   };
-  const digits: Answer[] = [...'0123456789.-'].map((key) => ({ key, label: key, hidden: true, act: () => setTyped((before) => (before + key).slice(0, 8)) }));
+  const digits: Answer[] = [...'0123456789.-'].map((key) => ({ key, label: key, hidden: true, act: () => {
+    setProblem(null);
+    setTyped((before) => (before + key).slice(0, 8));
+  } }));
   const answers: Answer[] = 'choices' in prompt
     ? prompt.choices.map(({ value, label }, at) => ({ key: String(at + 1), label, act: () => give(value) }))
     : [...digits, { key: 'Backspace', label: 'Delete', hidden: true, act: () => setTyped(typed.slice(0, -1)) }, { key: 'Enter', label: typed ? `${typed} ${prompt.unit}` : `… ${prompt.unit}`, main: true, act: enter }];

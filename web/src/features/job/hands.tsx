@@ -5,6 +5,7 @@ import { Board } from '../../drawing/Board';
 import type { LeadRow } from '../../drawing/Leads';
 import { Leads } from '../../drawing/Leads';
 import { terminalMarks } from '../../drawing/marks';
+import type { DrawnWire } from '../../drawing/WireRun';
 import type { Hand } from '../../ui/Frame';
 import { Checklist } from './Checklist';
 import type { Bench } from './useBench';
@@ -65,11 +66,14 @@ function jointHands(bench: Bench, joint: string, options: HandOptions): { left: 
   const planned = landedOn(wire.ends[end])!;
   const ring = options.ringAt ?? planned;
   const { slot, terminal } = splitRef(ring);
-  const left = boardHand(bench, slot, [terminal], { ...options, ghost: ring === planned ? null : splitRef(planned).terminal });
+  const drawn = (at: 0 | 1, towards: 'left' | 'right'): DrawnWire => ({
+    colour: wire.colour, awg: wire.awg, towards, landed: Boolean(bench.state.asBuilt.wires[id] && landedOn(bench.state.asBuilt.wires[id]!.ends[at])),
+  });
+  const left = boardHand(bench, slot, [terminal], { ...options, wire: drawn(end, 'right'), ghost: ring === planned ? null : splitRef(planned).terminal });
   const other = landedOn(wire.ends[end === 0 ? 1 : 0]);
   const otherSlot = other ? splitRef(other).slot : null;
   if (other && otherSlot && isBoard(modelIn(build, otherSlot, bench.catalogue)) && wire.from !== 'tail') {
-    const right = boardHand(bench, otherSlot, [splitRef(other).terminal], {});
+    const right = boardHand(bench, otherSlot, [splitRef(other).terminal], { wire: drawn(end === 0 ? 1 : 0, 'left') });
     return { left, right: { ...right, note: `${wireWords(wire, bench.state.words)}, ${wire.awg} AWG, goes here at its other end` } };
   }
   return { left, right: leadsHand(bench, otherSlot ?? slot, id) };
@@ -137,18 +141,26 @@ function partHand(bench: Bench, slot: string, rings: readonly string[]): Hand {
 
 interface BoardOptions extends HandOptions {
   ghost?: string | null;
+  wire?: DrawnWire | null;
 }
 
-function boardHand(bench: Bench, slot: string, rings: readonly string[], { flipped = false, ghost = null, onPick }: BoardOptions): Hand {
+function boardHand(bench: Bench, slot: string, rings: readonly string[], { flipped = false, ghost = null, wire = null, onPick }: BoardOptions): Hand {
   const { words } = bench.state;
   const model = modelIn(words.build, slot, bench.catalogue)!;
   const side = sideFor(model, rings, flipped);
   const pick = onPick && ((terminal: Terminal) => onPick(`${slot}.${terminal.id}`));
   return {
     title: slotWords(slot, words).replace(/^the /, ''),
-    note: `${side === 'top' ? 'top side up' : 'underside up'}${model.body.arrowDeg === null ? '' : ', arrow as drawn'}`,
-    body: <Board slot={slot} model={model} side={side} marks={terminalMarks(bench.state, bench.catalogue)} rings={rings} ghost={ghost} {...(pick ? { onPick: pick } : {})} />,
+    note: `${side === 'top' ? 'top side up' : 'underside up'}${arrowWords(model, side)}`,
+    body: <Board slot={slot} model={model} side={side} marks={terminalMarks(bench.state, bench.catalogue)} rings={rings} ghost={ghost} wire={wire} {...(pick ? { onPick: pick } : {})} />,
   };
+}
+
+/** Where the printed arrow points on the screen. */
+function arrowWords({ body }: PartModel, side: Side): string {
+  if (body.arrowDeg === null) return '';
+  const deg = (((side === 'bottom' ? 180 - body.arrowDeg : body.arrowDeg) % 360) + 360) % 360;
+  return `, arrow ${['to the right', 'up', 'to the left', 'down'][Math.round(deg / 90) % 4]}`;
 }
 
 /** The side that shows the pads in question; turned over when asked. */

@@ -1,0 +1,52 @@
+/** Every main view: readable by axe, named for people who do not see the drawing, nothing to scroll at the bench. */
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { press, sentence, signIn } from '../support/bench';
+import { expect, test } from '../support/shop';
+
+async function readable(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`)).toEqual([]);
+}
+
+test('the views are accessible', async ({ page, shop }) => {
+  await page.goto(shop.url);
+  await expect(page.getByLabel('Name')).toBeFocused();
+  await readable(page);
+  await signIn(page, shop.url);
+  await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
+  await readable(page);
+
+  await press(page, '1');
+  await expect(sentence(page)).toContainText('lead B of motor M3');
+  await readable(page);
+  expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeLessThanOrEqual(800);
+  await press(page, '?');
+  await expect(page.getByLabel('Keys of this screen')).toContainText('Other pad');
+  await press(page, '?');
+
+  for (const [key, wanted] of [['7', 'Where did'], ['Escape', 'Solder'], ['8', 'Why now'], ['Escape', 'Solder'], ['*', 'What is the problem'], ['6', 'Other'], ['3', 'Which pad takes']] as const) {
+    await press(page, key);
+    await expect(sentence(page)).toContainText(wanted);
+  }
+  await readable(page);
+  await press(page, 'Escape');
+  await press(page, '*');
+  await press(page, '1');
+  await press(page, '2');
+  await expect(page.getByLabel('What was seen or heard')).toBeFocused();
+  await readable(page);
+  await press(page, 'Escape');
+  for (const ferrule of [']', ']', ']', ']']) await press(page, ferrule);
+  await expect(sentence(page)).toContainText('Looking:');
+  await readable(page);
+
+  await press(page, 'Home');
+  await press(page, 'b');
+  await expect(page.getByRole('link', { name: 'Salt-marsh bird counter' })).toBeVisible();
+  await readable(page);
+  await page.getByRole('link', { name: 'Salt-marsh bird counter' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Faults: 1, 0 open' })).toBeVisible();
+  await readable(page);
+});

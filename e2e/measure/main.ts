@@ -1,0 +1,17 @@
+/** Benchmarks: prints `name value unit bar` a line; ends with an error when a bar is missed. ./measure [NAME] runs those whose name begins so. */
+import type { Measurement } from './measurement';
+import { firstLoad } from './firstLoad';
+import { pace } from './pace';
+import { tones } from './tones';
+
+const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { tones, pace, 'first load': firstLoad };
+const asked = process.argv[2] ?? '';
+let missed = 0;
+for (const [name, run] of Object.entries(groups)) {
+  if (!name.startsWith(asked)) continue;
+  for (const { what, value, unit, bar, met } of await run()) {
+    console.log(`${what} ${value} ${unit} ${bar}${met ? '' : '  MISSED'}`);
+    if (!met) missed += 1;
+  }
+}
+process.exit(missed === 0 ? 0 : 1);
