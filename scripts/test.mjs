@@ -12,11 +12,9 @@ const kinds = {
     command('catalogue has all data', 'node', ['--import', 'tsx', 'demo/src/lintCatalogue.ts']),
   ],
   unit: () => vitest('unit'),
-  server: () => vitest('server'),
-  e2e: () => {
-    const built = command('pages build', 'bash', ['-c', '. scripts/install.sh && need_pages']);
-    return built.failed ? [built] : playwright();
-  },
+  // The shop as ./start runs it serves the pages, so both kinds build them first.
+  server: () => withPages(() => vitest('server')),
+  e2e: () => withPages(playwright),
 };
 
 const asked = process.argv[2];
@@ -47,6 +45,11 @@ function command(name, program, args) {
   const ok = run(program, args) === 0;
   if (!ok) console.error(`failed: ${name}`);
   return { passed: ok ? 1 : 0, failed: ok ? 0 : 1 };
+}
+
+function withPages(tests) {
+  const built = command('pages build', 'bash', ['-c', '. scripts/install.sh && need_pages']);
+  return built.failed ? [built] : tests();
 }
 
 /** A run that ends without a report counts as failed. */

@@ -32,7 +32,12 @@ export function slotWords(slot: Slot, { build, catalogue }: WordContext): string
 
 /** What is printed there: "B3", "R2"; the terminal's id when nothing is. */
 export function printed(ref: TerminalRef, { build, catalogue }: WordContext): string {
-  return findTerminal(build, ref, catalogue)?.printed || splitRef(ref).terminal;
+  return shown(findTerminal(build, ref, catalogue)?.printed || splitRef(ref).terminal);
+}
+
+/** A minus as wide as a plus. */
+function shown(print: string): string {
+  return print.replace(/-$/, '−');
 }
 
 /** "FC R2", "ESC B3": slot and print; "FC G by R2" where several pads carry the same print. */
@@ -47,10 +52,10 @@ export function padWords(ref: TerminalRef, context: WordContext): string {
   const terminal = findTerminal(context.build, ref, context.catalogue);
   if (!model || !terminal) return printed(ref, context);
   const unique = (one: Terminal) => model.terminals.filter((other) => other.printed === one.printed && sameFace(other, one)).length === 1;
-  if (unique(terminal)) return terminal.printed;
+  if (unique(terminal)) return shown(terminal.printed);
   const distance = (one: Terminal) => Math.hypot(one.atMm[0] - terminal.atMm[0], one.atMm[1] - terminal.atMm[1]);
   const near = model.terminals.filter((one) => one.form !== 'shell' && sameFace(one, terminal) && unique(one)).sort((a, b) => distance(a) - distance(b))[0];
-  return near ? `${terminal.printed} by ${near.printed}` : terminal.printed;
+  return near ? `${shown(terminal.printed)} by ${shown(near.printed)}` : shown(terminal.printed);
 }
 
 function sameFace(a: Terminal, b: Terminal): boolean {

@@ -1,6 +1,6 @@
 /** Jobs: opened from a template or a build file, read, re-planned, closed. */
 import type { Plan, PlanChange, PlanDraft } from '@junctor/core';
-import { applyPlanChanges } from '@junctor/core';
+import { applyPlanChanges, deriveJob, openFaults } from '@junctor/core';
 import { newJob, sentPlanChanges } from '@junctor/core/schemas';
 import { Router } from 'express';
 import { toSqlTime } from '../database/Database';
@@ -8,6 +8,7 @@ import { ApiError } from '../http/ApiError';
 import type { Deps } from '../http/Deps';
 import { idFrom, validated } from '../http/validated';
 import { personIn } from '../session/session';
+import { recordsAfter } from '../records/repository';
 import { findJob, planOf, savePlan } from './repository';
 
 interface NewJob {
@@ -41,7 +42,7 @@ export function jobRoutes(deps: Deps): Router {
     response.json(await changePlan(deps, id, changes, personIn(response).personId));
   });
   router.post('/jobs/:id/close', async (request, response) => {
-    await database.write('jobs/closeJob', { id: idFrom(request.params.id), closedAt: toSqlTime(now().toISOString()) });
+    await closeJob(deps, idFrom(request.params.id));
     response.status(204).end();
   });
   return router;
@@ -57,6 +58,16 @@ function draftOf({ templates, catalogue }: Deps, plan: NewJob['plan']): PlanDraf
     throw new ApiError(422, 'model.unknown', `The catalogue has no part model ${model} revision ${revision}`, { path: `plan.file.plan.target.slots.${slot}` });
   }
   return draft;
+}
+
+/** @throws {ApiError} 409 while steps or faults of the job are open. */
+async function closeJob({ database, catalogue, now }: Deps, id: string): Promise<void> {
+  const job = await findJob(database, id);
+  const { steps, log } = deriveJob({ jobId: id, plan: job.plan, records: await recordsAfter(database, job.quadId, 0), catalogue });
+  const open = steps.filter(({ done }) => !done).length;
+  const faults = openFaults(log).length;
+  if (open + faults > 0) throw new ApiError(409, 'job.open', `${open} steps and ${faults} faults are open`, { context: { open, faults } });
+  await database.write('jobs/closeJob', { id, closedAt: toSqlTime(now().toISOString()) });
 }
 
 /** Changes merge path by path: a conflict only where what stood there is no longer what the writer saw. */

@@ -36,10 +36,10 @@ export function Cord({ steps, gates, shown }: CordProps) {
           return last && gate ? <Ferrule key={id} x={last.to - 5} gate={gate} /> : null;
         })}
         <path d={`M${nowX - 9} 4h18l-9 12z`} fill="#7a4a00" />
-        <text x={Math.min(Math.max(nowX, 80), width - 330)} y={98} textAnchor="middle" fontSize="16" fontWeight="700" fill="#7a4a00">
+        <text x={Math.min(Math.max(nowX, 70), width - 60)} y={98} textAnchor="middle" fontSize="16" fontWeight="700" fill="#7a4a00">
           {shown ? `now · ${index} of ${steps.length}` : 'all done'}
         </text>
-        {left > 0 && <text x={width} y={98} textAnchor="end" fontSize="16" fill="#5d574d">estimate: {left >= 60 ? `${Math.floor(left / 60)} h ${left % 60} min` : `${left} min`} left at the bench</text>}
+        {left > 0 && <text x={nowX > width / 2 ? 0 : width} y={98} textAnchor={nowX > width / 2 ? 'start' : 'end'} fontSize="16" fill="#5d574d">estimate: {left >= 60 ? `${Math.floor(left / 60)} h ${left % 60} min` : `${left} min`} left at the bench</text>}
       </svg>
     </Foot>
   );

@@ -1,6 +1,6 @@
 /** Limited first power: what must happen, what is seen, seconds running; one record of it all. */
 import type { Note, Step } from '@junctor/core';
-import { modelIn, notesOf, slotWords, validPermit } from '@junctor/core';
+import { modelIn, notesOf, validPermit } from '@junctor/core';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
 import type { Answer } from '../../ui/Answers';
@@ -14,7 +14,6 @@ import type { Bench } from './useBench';
 interface ExpectedSign {
   id: string;
   says: string;
-  slot: string;
   afterS: number;
 }
 
@@ -27,7 +26,7 @@ const List = styled.ol`
 function expectedSigns(bench: Bench): ExpectedSign[] {
   const { asBuilt } = bench.state;
   const signs = Object.keys(asBuilt.slots).flatMap((slot) =>
-    modelIn(asBuilt, slot, bench.catalogue)!.signs.map(({ id, says, afterS }) => ({ id: `${slot}.${id}`, says, slot, afterS })),
+    modelIn(asBuilt, slot, bench.catalogue)!.signs.map(({ id, says, afterS }) => ({ id: `${slot}.${id}`, says, afterS })),
   );
   return signs.sort((a, b) => a.afterS - b.afterS);
 }
@@ -62,7 +61,7 @@ export function PowerView({ bench, step, setMode }: { bench: Bench; step: Step; 
   return (
     <JobFrame
       bench={bench} shown={step} answers={answers}
-      left={{ title: 'what must happen', note: 'in order of seconds', body: <SignList signs={signs} bench={bench} /> }}
+      left={{ title: 'what must happen', note: 'in order of seconds', body: <SignList signs={signs} /> }}
       right={{ title: 'what you see', note: on ? 'press the number as you see it' : 'after plugging in', body: <SeenList signs={signs} seen={seen} /> }}
       sentence={<strong>{on ? 'Hand on the plug. Watch and listen. Unplug when all has shown' : 'Plug in through the limiter. Hand on the plug'}</strong>}
       under={step.against ?? 'No tone where one is due, heat or smell: off at once. Propellers are off, eyes covered.'}
@@ -81,8 +80,8 @@ function useSeconds(onAt: number | null): number {
   return onAt === null ? 0 : Math.max(0, (now - onAt) / 1000);
 }
 
-function SignList({ signs, bench }: { signs: readonly ExpectedSign[]; bench: Bench }) {
-  return <List>{signs.map(({ id, says, slot, afterS }) => <li key={id} style={{ gridTemplateColumns: '70px 1fr' }}><kbd>{afterS} s</kbd><span>{says}, {slotWords(slot, bench.state.words)}</span></li>)}</List>;
+function SignList({ signs }: { signs: readonly ExpectedSign[] }) {
+  return <List>{signs.map(({ id, says, afterS }) => <li key={id} style={{ gridTemplateColumns: '70px 1fr' }}><kbd>{afterS} s</kbd><span>{says}</span></li>)}</List>;
 }
 
 function SeenList({ signs, seen }: { signs: readonly ExpectedSign[]; seen: ReadonlySet<string> }) {

@@ -1,5 +1,5 @@
 /** One touch of the meter: where the probes go, what a good build must show, what was heard. */
-import type { Expectation, Heard, Length, Step } from '@junctor/core';
+import type { Expectation, Heard, Length, Step, TouchReason } from '@junctor/core';
 import { anchorsFor, chargeBefore, coreVersion, judgeReading, lastReading, terminalWords } from '@junctor/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -98,12 +98,12 @@ function useExpectation(bench: Bench, step: TouchStep) {
   });
 }
 
-function Expected({ expectation, timed, startedAt, bench, reason }: { expectation: Expectation | null; timed: boolean; startedAt: number | null; bench: Bench; reason: string }) {
+function Expected({ expectation, timed, startedAt, bench, reason }: { expectation: Expectation | null; timed: boolean; startedAt: number | null; bench: Bench; reason: TouchReason }) {
   const place = bench.state.steps.filter(({ verb }) => verb === 'touch');
   return (
     <>
       <Fact><dt>a good build shows</dt><dd data-testid="expected">{expectation ? expectation.passes.map(word).join(' or ') : 'computing'}</dd></Fact>
-      <Fact><dt>computed from</dt><dd className="long">wiring and the parts’ insides</dd></Fact>
+      <Fact><dt>rules out</dt><dd className="long">{rulesOut[reason]}</dd></Fact>
       <Fact><dt>touch</dt><dd>{place.findIndex(({ id }) => id === bench.state.current?.id) + 1} of {place.length}</dd></Fact>
       {timed && <HoldClock startedAt={startedAt} first={reason === 'main leads'} heldFirstMs={firstHeldMs(bench)} />}
     </>
@@ -116,8 +116,21 @@ function firstHeldMs(bench: Bench): number | null {
   return first ? (lastReading(first.listed.touch, bench.state.log)?.record.body.reading.heard.heldMs ?? null) : null;
 }
 
+const rulesOut: Readonly<Record<TouchReason, string>> = {
+  'first anchor': 'a lead that is open or reversed',
+  'main leads': 'a short across the pack',
+  'main leads exchanged': 'a short across the pack, a capacitor left out',
+  ground: 'a ground that is open',
+  'wire end to end': 'a cold joint, a wire on another pad',
+  'same net': 'a probe without contact',
+  'rail to ground': 'a bridged or dead rail',
+  'sister phase': 'a cold joint, enamel in the bundle',
+  'phase to rail': 'a bridge, a shorted transistor',
+  neighbours: 'a bridge of solder',
+};
+
 function under(reason: string, timed: boolean): string {
   if (timed) return 'Start the clock as the tips touch. Hold 2 to 3 seconds, lift, then say how long it sounded.';
   if (reason === 'first anchor') return 'This tone proves the contact that every silence later stands on.';
-  return 'Hold still, listen, then answer by key.';
+  return 'Hold still, listen, answer by key. Expected is what the wiring and the parts’ insides give.';
 }
