@@ -3,6 +3,8 @@ import type { Page } from '@playwright/test';
 import { answer, logOf, press, quadId, sentence, signIn } from '../support/bench';
 import { expect, test } from '../support/shop';
 
+test.use({ durable: true });
+
 const saved = (page: Page) => expect(page.getByRole('status')).toHaveText(/^saved/);
 
 test('what was recorded survives', async ({ page, shop, context }) => {

@@ -10,10 +10,13 @@ import { test as base } from '@playwright/test';
 
 interface ShopOptions {
   shopKind: 'demo' | 'empty';
+  /** As real data is kept: needed where the database is killed. */
+  durable: boolean;
 }
 
 export const test = base.extend<{ page: Page; shop: RunningShop }, { fresh: string } & ShopOptions>({
   shopKind: ['demo', { option: true, scope: 'worker' }],
+  durable: [false, { option: true, scope: 'worker' }],
   // The data folder of a shop at its first start, made once and copied for every journey.
   fresh: [
     async ({ shopKind }, use) => {
@@ -25,10 +28,10 @@ export const test = base.extend<{ page: Page; shop: RunningShop }, { fresh: stri
     },
     { scope: 'worker', timeout: 90_000 },
   ],
-  shop: async ({ fresh }, use) => {
+  shop: async ({ fresh, durable }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'junctor-e2e-'));
     execFileSync('cp', ['-a', `${fresh}/.`, folder]);
-    const shop = await runShop(folder);
+    const shop = await runShop(folder, { durable });
     await use(shop);
     await shop.stop();
     rmSync(folder, { recursive: true, force: true });

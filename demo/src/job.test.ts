@@ -1,0 +1,153 @@
+/** A whole job by a virtual technician: gates, permits, staleness, the plan that follows a wrong pad. */
+import type { Act, Note, QuadRecord, Step } from '@junctor/core';
+import { deriveJob, makeCatalogue, offerToPlan, applyPlanChanges, notesOf, validPermit } from '@junctor/core';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { shippedModels, shippedTemplates } from './catalogue';
+import { seededIds } from './seededIds';
+import { shippedMeter } from './tools';
+import type { Bench, Walk } from './virtualTechnician';
+import { bodiesFor, record, startWalk, walk } from './virtualTechnician';
+
+const catalogue = makeCatalogue(shippedModels());
+const plan = { ...shippedTemplates()[0]!.plan, jobId: 'job', version: 1 };
+const bench: Bench = {
+  quadId: 'quad', jobId: 'job', plan, catalogue, meter: { id: 'meter', name: 'meter', ...shippedMeter }, limiterId: 'limiter', personId: 'person',
+  deviceId: 'device', packV: 23, newId: seededIds(1),
+};
+const startMs = Date.UTC(2026, 0, 5, 8);
+const gate = (now: Walk, id: string) => now.state.gates.find((one) => one.id === id)!;
+const doing = (now: Walk, ...bodies: (Act | Note)[]) => record(bench, now, null, bodies);
+const reheat = (wire: string): Act => ({ do: 'reheat', wire, end: 1, dwellS: null });
+
+let built: Walk;
+let permitted: Walk;
+let powered: Walk;
+beforeAll(() => {
+  built = walk(bench, startWalk(bench, startMs), ({ verb }) => verb === 'prove');
+  permitted = walk(bench, built, ({ verb }) => verb === 'power');
+  powered = walk(bench, permitted, () => false);
+}, 60_000);
+
+describe('the cord', () => {
+  it('passes each gate in order and ends with nothing open', () => {
+    expect(built.state.gates.map(({ state }) => state)).toEqual(['passed', 'passed', 'passed', 'blocking', 'blocking']);
+    expect(powered.state.gates.every(({ state }) => state === 'passed')).toBe(true);
+    expect(powered.state.current).toBeNull();
+    expect(powered.state.findings).toEqual([]);
+  });
+
+  it('keeps the same step ids however far the work is', () => {
+    expect(powered.state.steps.map(({ id }) => id)).toEqual(startWalk(bench, startMs).state.steps.map(({ id }) => id));
+  });
+});
+
+describe('work after a gate opens it again', () => {
+  it('asks for the look, the nets and the main leads again, and names the act', () => {
+    const reworked = doing(powered, reheat('M2-A'));
+    expect(gate(reworked, 'motors')).toMatchObject({ state: 'blocking', missing: ['look:M2'], unpassedBy: reworked.records.at(-1)!.id });
+    const open = gate(reworked, 'continuity').missing;
+    expect(open).toContain('touch:BAT.MINUS~BAT.PLUS~tone');
+    expect(open).toContain('touch:BAT.MINUS~ESC.A2~tone');
+    expect(open).not.toContain('touch:BAT.MINUS~ESC.A1~tone');
+    expect(reworked.state.current?.id).toBe('look:M2');
+  });
+
+  it('does so for an act that was done later by the clock though it arrived earlier', () => {
+    const late: QuadRecord = { ...powered.records[0]!, id: 'late', seq: powered.records.length + 1, body: reheat('M1-A'), doneAt: powered.records.at(-1)!.doneAt };
+    const early = { ...late, id: 'early', seq: 0.5, doneAt: new Date(powered.nowMs + 3600_000).toISOString() };
+    for (const odd of [late, early]) {
+      const state = deriveJob({ jobId: 'job', plan, records: [...powered.records, odd], catalogue });
+      expect(state.steps.find(({ id }) => id === 'touch:BAT.MINUS~BAT.PLUS~tone')?.done).toBe(false);
+    }
+  });
+});
+
+describe('the permit', () => {
+  const held = (now: Walk) => validPermit(now.records, now.state.log, plan.version) !== null;
+  const permit = () => permitted.records.at(-1)!;
+  const reading = () => notesOf(permitted.state.log, 'reading')[0]!.record.body;
+
+  it('holds until something happens', () => {
+    expect(permit().body).toMatchObject({ saw: 'permit' });
+    expect(held(permitted)).toBe(true);
+    expect(held(doing(permitted, { saw: 'caution', id: 'ventilated' }))).toBe(true);
+  });
+
+  it.each<[string, () => Act | Note]>([
+    ['an act', () => reheat('W1')],
+    ['a stop reading', () => ({ ...reading(), reading: { ...reading().reading, verdict: 'stop' } })],
+    ['an open fault', () => ({ saw: 'fault', fault: { symptom: 'x', site: { slot: 'ESC' }, cause: '', partsReplaced: [], done: '', minutes: 0, costMinor: 0, state: 'found' } })],
+    ['a power-up', () => bodiesFor(bench, permitted, permitted.state.current!)[0]!],
+  ])('ends with %s', (_what, body) => {
+    expect(held(doing(permitted, body()))).toBe(false);
+  });
+
+  it('ends with a correction, and with another plan', () => {
+    const [first] = permitted.records;
+    const corrected = [...permitted.records, { ...first!, id: 'fix', seq: permitted.records.length + 1, replaces: first!.id, body: { saw: 'taken back', reason: '' } as Note }];
+    const state = deriveJob({ jobId: 'job', plan, records: corrected, catalogue });
+    expect(validPermit(corrected, state.log, plan.version)).toBeNull();
+    expect(validPermit(permitted.records, permitted.state.log, plan.version + 1)).toBeNull();
+  });
+
+  it('is missed: power without it is kept, and stays a stop until the main leads are read again', () => {
+    const [power] = bodiesFor(bench, permitted, permitted.state.current!) as [Note & { saw: 'power' }];
+    const without = doing(built, { ...power, permit: null });
+    expect(without.state.findings.map(({ rule, severity }) => `${severity} ${rule}`)).toEqual(['stop power without a permit']);
+    const mains = (step: Step) => step.verb === 'touch' && step.listed.reason === 'ground';
+    expect(walk(bench, without, mains).state.findings).toEqual([]);
+  });
+
+  it('is not to be had while anything is open, and says what', () => {
+    expect(built.state.objections[0]).toBe('Prove the meter, then measure the main leads');
+    expect(permitted.state.objections).toEqual([]);
+    const faulty = doing(permitted, { saw: 'fault', fault: { symptom: 'smell', site: { slot: 'ESC' }, cause: '', partsReplaced: [], done: '', minutes: 0, costMinor: 0, state: 'found' } });
+    expect(faulty.state.objections).toEqual(['Open fault: smell']);
+  });
+});
+
+describe('a meter that is not proved', () => {
+  it.each([
+    [{ restV: 0.021 }, 'bleed'],
+    [{ tipsApart: 'does not stop' }, 'tips apart'],
+    [{ tipsTogether: 'none' }, 'tips together'],
+  ] as const)('%o keeps continuity closed', (over, words) => {
+    const proof: Note = { saw: 'meter proof', meterId: 'meter', tipsApart: 'none', tipsTogether: 'does not stop', restV: 0.001, ...over };
+    const { current } = doing(built, proof).state;
+    expect(current?.id).toBe('prove:meter');
+    expect(current?.against).toContain(words);
+  });
+});
+
+describe('a pack that does not fit', () => {
+  it.each([[25.3, 'right', 'more than 6 cells'], [17.9, 'right', 'less than 6 cells'], [23, 'reversed', 'reversed']] as const)('%d V, %s', (volts, polarity, words) => {
+    const { steps } = doing(permitted, { saw: 'pack', volts, polarity, limiterId: 'limiter' }).state;
+    const pack = steps.find(({ verb }) => verb === 'pack')!;
+    expect([pack.done, pack.against]).toEqual([false, expect.stringContaining(words)]);
+  });
+});
+
+describe('a wire on another pad', () => {
+  const started = walk(bench, startWalk(bench, startMs), ({ id }) => id === 'land:M1-B.b');
+  const elsewhere = (ref: `${string}.${string}`) => {
+    const [act] = bodiesFor(bench, started, started.state.current!) as [Act & { do: 'land' }];
+    return record(bench, started, started.state.current!, [{ ...act, as: { ...act.as, at: { on: 'terminal', ref } } }]);
+  };
+
+  it('is followed by the plan on a sister phase, which takes the freed pad', () => {
+    const now = elsewhere('ESC.C1');
+    expect(now.state.current?.id).toBe('free:M1-B.b');
+    const { changes, objections } = offerToPlan(plan, now.state.asBuilt, catalogue, 'M1-B', 1, 'ESC.C1');
+    expect(objections).toEqual([]);
+    const kept = applyPlanChanges(plan, changes);
+    if (!kept.ok) throw new Error('the plan did not follow');
+    const state = deriveJob({ jobId: 'job', plan: kept.plan, records: now.records, catalogue });
+    expect(state.current?.id).toBe('land:M1-C.b');
+    expect(state.findings).toEqual([]);
+  });
+
+  it.each([['ESC.A2', 'motor phases'], ['ESC.BP', 'wrong kind of pad'], ['ESC.A1', 'pad full']] as const)('is not followed on %s: %s', (ref, rule) => {
+    const { objections } = offerToPlan(plan, elsewhere(ref).state.asBuilt, catalogue, 'M1-B', 1, ref);
+    expect(objections.map((one) => one.rule)).toContain(rule);
+  });
+});
