@@ -1,7 +1,7 @@
 /** Every main view: readable by axe, named for people who do not see the drawing, nothing to scroll at the bench. */
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { press, sentence, signIn } from '../support/bench';
+import { press, sentence, signIn, takeUp } from '../support/bench';
 import { expect, test } from '../support/shop';
 
 async function readable(page: Page): Promise<void> {
@@ -17,7 +17,7 @@ test('the views are accessible', async ({ page, shop }) => {
   await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
   await readable(page);
 
-  await press(page, '1');
+  await takeUp(page);
   await expect(sentence(page)).toContainText('lead B of motor M3');
   await readable(page);
   expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeLessThanOrEqual(800);

@@ -1,5 +1,5 @@
 /** From the Floor to a logged fault, with the keyboard alone. */
-import { answer, enterUntil, logOf, press, quadId, sentence, signIn, touchUntil, under } from '../support/bench';
+import { answer, enterUntil, logOf, press, quadId, sentence, signIn, takeUp, touchUntil, under } from '../support/bench';
 import { expect, test } from '../support/shop';
 
 const main = { black: 'BAT.MINUS', red: 'BAT.PLUS' };
@@ -9,7 +9,7 @@ test('a job from the Floor to the logged fault', async ({ page, shop }) => {
   await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
 
   await test.step('the job opens where it was left', async () => {
-    await press(page, '1');
+    await takeUp(page);
     await expect(sentence(page)).toContainText('lead B of motor M3 to the ESC, pad B3');
     await expect(page.getByRole('img', { name: /ESC, top up, ring on B3: planned, empty/ })).toBeVisible();
   });

@@ -1,6 +1,6 @@
 /** A reload, a killed server, a killed database, a doubled key press, a lost connection: nothing is lost or doubled. */
 import type { Page } from '@playwright/test';
-import { answer, logOf, press, quadId, sentence, signIn } from '../support/bench';
+import { answer, logOf, press, quadId, sentence, signIn, takeUp } from '../support/bench';
 import { expect, test } from '../support/shop';
 
 test.use({ durable: true });
@@ -10,7 +10,7 @@ const saved = (page: Page) => expect(page.getByRole('status')).toHaveText(/^save
 test('what was recorded survives', async ({ page, shop, context }) => {
   await signIn(page, shop.url);
   const quad = await quadId(page, shop.url, 'Vineyard');
-  await press(page, '1');
+  await takeUp(page);
   await expect(sentence(page)).toContainText('lead B of motor M3');
   const count = async () => (await logOf(page, shop.url, quad)).length;
   const before = await count();

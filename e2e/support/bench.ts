@@ -15,6 +15,13 @@ export async function signIn(page: Page, url: string, { name, password } = techn
   await expect(page.getByRole('heading', { level: 1 })).not.toContainText('who is at the bench');
 }
 
+/** Takes up the demo job from the Floor: it opens where it was left. */
+export async function takeUp(page: Page): Promise<void> {
+  await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
+  await press(page, '1');
+  await expect(sentence(page)).toBeVisible();
+}
+
 export function sentence(page: Page) {
   return page.getByTestId('sentence');
 }

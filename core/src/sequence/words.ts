@@ -108,7 +108,7 @@ export function stepWords(step: Step, context: WordContext): string {
     case 'unmate':
       return `Unplug ${plugWords(step.subject, context)}`;
     case 'look':
-      if (step.plug) return `Look into plug ${step.plug} and its lead: no bent pin`;
+      if (step.plug) return `Look into plug ${step.plug.replace('.', ' ')} and its lead: no bent pin`;
       return `Look at the ${step.joints.length} joints of ${step.subject === 'power path' ? 'the power path' : slotWords(step.subject, context)}`;
     case 'prove':
       return 'Prove the meter, then measure the main leads';

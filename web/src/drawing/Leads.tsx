@@ -9,6 +9,8 @@ export interface LeadRow {
   colour: string;
   awg: number;
   state: 'planned' | 'current' | 'landed' | 'differs';
+  /** Ends in a crimped contact instead of solder. */
+  contact?: boolean;
 }
 
 export function Leads({ rows }: { rows: readonly LeadRow[] }) {
@@ -41,7 +43,8 @@ function Row({ row, y, pitch, width }: { row: LeadRow; y: number; pitch: number;
           <rect x={from + 1.5} y={y - thick / 2} width={width - from} height={thick} fill={fill} />
         </g>
       )}
-      {row.state === 'landed' && <ellipse cx={from} cy={y} rx={12} ry={thick * 0.75 + 3} fill={theme.solder} stroke={theme.ink} strokeWidth={1.4} />}
+      {row.state === 'landed' && row.contact && <rect x={from - 16} y={y - thick * 0.8} width={24} height={thick * 1.6} fill={theme.pad} stroke={theme.ink} strokeWidth={1.4} />}
+      {row.state === 'landed' && !row.contact && <ellipse cx={from} cy={y} rx={12} ry={thick * 0.75 + 3} fill={theme.solder} stroke={theme.ink} strokeWidth={1.4} />}
       {row.state === 'differs' && <path d={`M${from - 16} ${y + 12}l32 -24m-24 28l32 -24`} stroke={theme.ink} strokeWidth={2} />}
       {current && (
         <g>

@@ -4,7 +4,7 @@ import { ApiError } from '../api/client';
 export interface FieldErrors {
   /** The mistake of a field, or null. */
   of(path: string): string | null;
-  /** What belongs to no field shown. */
+  /** What belongs to no field shown; of a file, with its place in it. */
   rest(shown: readonly string[]): string | null;
 }
 
@@ -13,7 +13,11 @@ export function fieldErrors(error: unknown): FieldErrors {
   const mistakes = error instanceof ApiError ? mistakesOf(error) : [];
   return {
     of: (path) => mistakes.find((one) => one.path === path)?.message ?? null,
-    rest: (shown) => (message && !mistakes.some(({ path }) => shown.includes(path)) ? message : null),
+    rest: (shown) => {
+      if (!message || mistakes.some(({ path }) => shown.includes(path))) return null;
+      const [first] = mistakes;
+      return first?.path.includes('.') ? `${first.path}: ${message}` : message;
+    },
   };
 }
 

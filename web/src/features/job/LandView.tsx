@@ -1,6 +1,7 @@
 /** One joint: which wire to which pad, how to make it, and where it really went. */
 import type { Step } from '@junctor/core';
 import { findTerminal, landedOn, neighboursOf, modelIn, padWords, printed, recipeFor, slotWords, splitJoint, splitRef, wireWords } from '@junctor/core';
+import { useState } from 'react';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
 import { Plate } from '../../ui/Plate';
@@ -16,14 +17,16 @@ export function LandView({ bench, step, setMode }: { bench: Bench; step: Step; s
   const { wire: id, end } = splitJoint(step.subject)!;
   const wire = words.build.wires[id]!;
   const ref = landedOn(wire.ends[end])!;
+  const [flipped, setFlipped] = useState(false);
   const land = () => 'effect' in step && bench.record(step.effect, step.id);
   const answers: Answer[] = [
     ...commonAnswers(bench, setMode),
     { key: '7', also: ['o'], label: 'Other pad', act: () => setMode({ is: 'other pad', ref, flipped: false }) },
     whyAnswer(setMode),
+    { key: '9', also: ['f'], label: 'Flip the board', hidden: true, act: () => setFlipped(!flipped) },
     { key: 'Enter', label: `Done: on ${printed(ref, words)}`, main: true, act: () => void land() },
   ];
-  const hands = handsFor(bench, step, { onPick: (picked) => setMode({ is: 'other pad', ref: picked, flipped: false }) });
+  const hands = handsFor(bench, step, { flipped, onPick: (picked) => setMode({ is: 'other pad', ref: picked, flipped: false }) });
   return (
     <JobFrame
       bench={bench} shown={step} {...hands} answers={answers}

@@ -1,6 +1,6 @@
 /** A look with the magnifier at a row of joints, or into a plug. */
 import type { Note, Step } from '@junctor/core';
-import { jointWords } from '@junctor/core';
+import { jointWords, stepWords } from '@junctor/core';
 import { useState } from 'react';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
@@ -8,7 +8,6 @@ import { commonAnswers, whyAnswer } from './commonAnswers';
 import { FindingsLine } from './FindingsLine';
 import { handsFor } from './hands';
 import { JobFrame } from './JobFrame';
-import { stepWords } from '@junctor/core';
 import type { SetMode } from './mode';
 import type { Bench } from './useBench';
 
@@ -39,8 +38,8 @@ export function LookView({ bench, step, setMode }: { bench: Bench; step: LookSte
     <JobFrame
       bench={bench} shown={step} answers={answers} {...handsFor(bench, step)}
       sentence={<strong>{asking ? 'Which one is to be redone?' : stepWords(step, words)}</strong>}
-      under={asking ? subjects.map((of, index) => `${index + 1}: ${jointWords(of, words)}`).join('; ') : <FindingsLine bench={bench} otherwise={step.against ?? 'Boards covered, flux off, offcuts counted. Both sides.'} />}
-      crossing={<><Fact><dt>{step.plug ? 'contacts' : 'joints'}</dt><dd>{step.plug ? 8 : subjects.length}</dd></Fact><Fact><dt>tip</dt><dd className="long">A dull or peaked joint gets flux and a short reflow.</dd></Fact></>}
+      under={asking ? subjects.map((of, index) => `${index + 1}: ${jointWords(of, words)}`).join('; ') : <FindingsLine bench={bench} otherwise={step.against ?? (step.plug ? 'Both ends, in good light. A bent pin puts the pack on a logic chip; no limiter is quick enough.' : 'Boards covered, flux off, offcuts counted. Both sides.')} />}
+      crossing={<><Fact><dt>{step.plug ? 'contacts' : 'joints'}</dt><dd>{step.plug ? 8 : subjects.length}</dd></Fact><Fact><dt>if not</dt><dd className="long">{step.plug ? 'straighten it, or do not mate it' : 'flux and a short reflow'}</dd></Fact></>}
     />
   );
 }

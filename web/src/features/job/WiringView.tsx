@@ -1,6 +1,6 @@
 /** The wiring of the plan: which wire goes to which pad, on the two boards it joins; a planned landing can be moved. */
 import type { TerminalRef, Wire } from '@junctor/core';
-import { findTerminal, landedOn, modelIn, offerToPlan, padWords, splitRef, terminalOf, wireWords } from '@junctor/core';
+import { jointName, landedOn, modelIn, offerToPlan, padWords, printed, splitRef, terminalOf, wireWords } from '@junctor/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useChangePlan } from '../../api/queries';
@@ -19,17 +19,17 @@ const room = 15;
 export function WiringView({ bench, first, setMode }: { bench: Bench; first: string | null; setMode: SetMode }) {
   const { words, asBuilt } = bench.state;
   const change = useChangePlan(bench.job.id);
-  const wires = Object.values(words.build.wires).filter((wire) => wire.ends.some((end) => end.by === 'solder'));
-  const [at, setAt] = useState(Math.max(0, wires.findIndex(({ id }) => id === first)));
+  const landings = Object.values(words.build.wires).flatMap((wire) => ([1, 0] as const).flatMap((end) => (wire.ends[end].by === 'solder' ? [{ wire, end }] : [])));
+  const [at, setAt] = useState(Math.max(0, landings.findIndex(({ wire }) => wire.id === first)));
   const [ring, setRing] = useState<{ ref: TerminalRef; flipped: boolean } | null>(null);
-  const wire = wires[at]!;
-  const planned = landedOn(wire.ends[1])!;
+  const { wire, end } = landings[at]!;
+  const planned = landedOn(wire.ends[end])!;
   const ref = ring?.ref ?? planned;
   const moved = ref !== planned;
-  const offer = moved ? offerToPlan(bench.job.plan, asBuilt, bench.catalogue, wire.id, 1, ref) : null;
+  const offer = moved ? offerToPlan(bench.job.plan, asBuilt, bench.catalogue, wire.id, end, ref) : null;
   const objection = offer?.objections[0]?.says ?? null;
   const choose = (to: number) => {
-    setAt((to + wires.length) % wires.length);
+    setAt((to + landings.length) % landings.length);
     setRing(null);
   };
   const { slot, terminal } = splitRef(ref);
@@ -47,34 +47,39 @@ export function WiringView({ bench, first, setMode }: { bench: Bench; first: str
   const arrows = (['left', 'right', 'up', 'down'] as const).map((direction): Answer => ({ key: `Arrow${direction.charAt(0).toUpperCase()}${direction.slice(1)}`, label: `Ring ${direction}`, hidden: true, act: () => walk(direction) }));
   const answers: Answer[] = [
     { key: 'Escape', label: 'Back to the bench', act: () => setMode(work) },
-    { key: '-', label: 'Wire before', act: () => choose(at - 1) },
-    { key: '+', label: 'Wire after', act: () => choose(at + 1) },
+    { key: '-', label: 'Landing before', act: () => choose(at - 1) },
+    { key: '+', label: 'Landing after', act: () => choose(at + 1) },
     { key: '9', also: ['f'], label: 'Flip', act: turnOver },
     ...arrows,
     { key: 'Enter', label: moved ? `Plan: on ${padWords(ref, words)}` : 'Arrows move the ring', main: true, act: move, blocked: !moved ? 'Move the ring to another pad first' : (objection ?? (change.isPending ? 'changing' : null)) },
   ];
-  const step = bench.state.steps.find(({ id }) => id === `land:${wire.id}.b`);
+  const step = bench.state.steps.find(({ id }) => id === `land:${jointName(wire.id, end)}`);
   const hands = step ? handsFor(bench, step, { ringAt: ref, flipped: ring?.flipped ?? false, onPick: (picked) => setRing({ ref: picked, flipped: false }) }) : null;
   return (
     <JobFrame
       bench={bench} shown={bench.state.current} answers={answers}
       left={hands?.left ?? { title: slot, note: '', body: null }} right={hands?.right ?? { title: '', note: '', body: null }}
       sentence={<>Which pad takes <strong>{wireWords(wire, words)}</strong>? Planned: <Plate>{padWords(planned, words)}</Plate></>}
-      under={underLine(objection, change.error?.message ?? null, offer?.changes.length ?? 0, isLanded(bench, wire))}
+      under={underLine(objection, change.error?.message ?? null, offer?.changes.length ?? 0, isLanded(bench, { wire, end }))}
       crossing={
-        <Wires aria-label="Wires of the plan">
-          {wires.slice(Math.max(0, Math.min(at - 7, wires.length - room))).slice(0, room).map((one) => (
-            <li key={one.id} aria-current={one.id === wire.id}>{one.id} → {splitRef(landedOn(one.ends[1])!).slot} {findTerminal(words.build, landedOn(one.ends[1])!, bench.catalogue)?.printed}{isLanded(bench, one) ? ' ●' : ''}</li>
-          ))}
+        <Wires aria-label="Landings of the plan">
+          {landings.slice(Math.max(0, Math.min(at - 7, landings.length - room))).slice(0, room).map((one) => {
+            const to = landedOn(one.wire.ends[one.end])!;
+            return (
+              <li key={jointName(one.wire.id, one.end)} aria-current={one.wire === wire && one.end === end}>
+                {one.wire.id} → {splitRef(to).slot} {printed(to, words)}{isLanded(bench, one) ? ' ●' : ''}
+              </li>
+            );
+          })}
         </Wires>
       }
     />
   );
 }
 
-function isLanded(bench: Bench, { id }: Wire): boolean {
-  const end = bench.state.asBuilt.wires[id]?.ends[1];
-  return Boolean(end && landedOn(end));
+function isLanded(bench: Bench, { wire, end }: { wire: Wire; end: 0 | 1 }): boolean {
+  const built = bench.state.asBuilt.wires[wire.id]?.ends[end];
+  return Boolean(built && landedOn(built));
 }
 
 function underLine(objection: string | null, failed: string | null, changes: number, landed: boolean): string {

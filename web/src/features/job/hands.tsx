@@ -109,7 +109,7 @@ function plugHands(bench: Bench, plug: string): { left: Hand; right: Hand } {
     const position = at?.on === 'cavity' ? at.position : 0;
     const pin = connector?.pins[position - 1];
     const printed = pin ? terminalOf(modelIn(build, slot, bench.catalogue)!, pin)?.printed : '';
-    return { id: wire.id, says: `${position}: ${printed}, ${wire.colour}`, colour: wire.colour, awg: wire.awg, state: wire.id in bench.state.asBuilt.wires ? 'landed' : 'planned' };
+    return { id: wire.id, says: `${position}: ${printed}, ${wire.colour}`, colour: wire.colour, awg: wire.awg, contact: true, state: wire.id in bench.state.asBuilt.wires ? 'landed' : 'planned' };
   });
   return {
     left: boardHand(bench, slot, connector?.pins ?? [], {}),
@@ -122,7 +122,7 @@ function bundleHand(bench: Bench, bundle: string, end: 0 | 1): Hand {
   const housing = wires.map((wire) => wire.ends[end].at).find((at) => at.on === 'cavity');
   const rows = wires.map((wire): LeadRow => {
     const { at } = wire.ends[end];
-    return { id: wire.id, says: `position ${at.on === 'cavity' ? at.position : '?'}, ${wire.colour}`, colour: wire.colour, awg: wire.awg, state: wire.id in bench.state.asBuilt.wires ? 'landed' : 'planned' };
+    return { id: wire.id, says: `position ${at.on === 'cavity' ? at.position : '?'}, ${wire.colour}`, colour: wire.colour, awg: wire.awg, contact: true, state: wire.id in bench.state.asBuilt.wires ? 'landed' : 'planned' };
   });
   return { title: `housing ${housing?.on === 'cavity' ? housing.housing : ''}`, note: 'looking into the mating face, latch up', body: <Leads rows={rows} /> };
 }
@@ -174,7 +174,7 @@ function leadsHand(bench: Bench, slot: string, current: string | null): Hand {
   const { words, asBuilt } = bench.state;
   const own = Object.values(words.build.wires).filter((wire) => isOf(wire, slot));
   const rows = own.map((wire): LeadRow => ({
-    id: wire.id, colour: wire.colour, awg: wire.awg, ...leadState(bench, wire, current), 
+    id: wire.id, colour: wire.colour, awg: wire.awg, ...leadState(bench, wire, current),
   }));
   const fitted = slot in asBuilt.slots;
   return {
