@@ -42,8 +42,8 @@ function withValue(plan: Plan, path: PlanChange['path'], value: unknown): Plan {
   if (path === 'cells') return { ...plan, cells: value as Plan['cells'] };
   const { part, key } = splitPath(path);
   if (part === 'links') {
-    const others = plan.links.filter((link) => link.id !== key);
-    return { ...plan, links: value === null ? others : [...others, value as Plan['links'][number]] };
+    const links = Object.fromEntries(plan.links.map((link) => [link.id, link]));
+    return { ...plan, links: Object.values(withKey(links, key, value as Plan['links'][number] | null)) };
   }
   if (part === 'schools') return { ...plan, schools: withKey(plan.schools, key, value as string | null) };
   const table = withKey(plan.target[part] as Record<string, unknown>, key, value);
@@ -56,8 +56,9 @@ function splitPath(path: string): { part: 'slots' | 'wires' | 'housings' | 'mate
 }
 
 function withKey<T>(table: Readonly<Record<string, T>>, key: string, value: T | null): Record<string, T> {
+  if (value !== null) return { ...table, [key]: value };
   const { [key]: _gone, ...rest } = table;
-  return value === null ? rest : { ...rest, [key]: value };
+  return rest;
 }
 
 /** Equality of plain data; the order of keys does not count, since databases may change it. */
