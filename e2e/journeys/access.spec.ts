@@ -42,6 +42,7 @@ test('the views are accessible', async ({ page, shop }) => {
   await readable(page);
 
   await press(page, 'Home');
+  await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
   await press(page, 'b');
   await expect(page.getByRole('link', { name: 'Salt-marsh bird counter' })).toBeVisible();
   await readable(page);

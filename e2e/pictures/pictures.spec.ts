@@ -59,6 +59,7 @@ test('the story, view by view', async ({ page, shop }) => {
   await expect(sentence(page)).toContainText('Every check planned here has passed');
   await shoot(page, 'proved');
   await press(page, 'Home');
+  await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
   await press(page, 'b');
   await page.getByRole('link', { name: 'Salt-marsh bird counter' }).focus();
   await page.keyboard.press('Enter');
