@@ -2,6 +2,7 @@
 export type { HousingId, Id, NodeId, PortId, Range, Slot, TerminalId, TerminalRef, WireId, XY } from './names';
 export { jointName, splitJoint, splitRef, tailWireId, terminalRef } from './names';
 export type { Body, Connector, Element, PartKind, PartModel, Port, Role, Side, Sign, Tail, Terminal } from './catalogue/partModel';
+export type { FloorLine, JobSheet, Refusal } from './border/border';
 export type { Catalogue } from './catalogue/catalogue';
 export { findTerminal, makeCatalogue, modelIn, terminalOf } from './catalogue/catalogue';
 export type { Build, ConnectorRef, Fitted, Housing, Landing, Mate, Wire, WireBody, WireEnd } from './build/build';

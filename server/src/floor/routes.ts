@@ -1,31 +1,10 @@
 /** Which quad next: every open job with what it waits for and the next thing to do. */
+import type { FloorLine, JobSheet } from '@junctor/core';
 import { deriveJob, stepWords } from '@junctor/core';
 import { Router } from 'express';
 import type { Deps } from '../http/Deps';
-import type { Job } from '../jobs/repository';
 import { openJobs } from '../jobs/repository';
 import { recordsAfter } from '../records/repository';
-
-export interface FloorLine {
-  jobId: string;
-  quadId: string;
-  quad: string;
-  customer: string;
-  title: string;
-  bench: number;
-  dueOn: string | null;
-  /** Slots of the motors, for the outline; true once fitted. */
-  motors: readonly { slot: string; fitted: boolean }[];
-  bodyFitted: boolean;
-  /** Next sentence; null when nothing is left to do. */
-  next: string | null;
-  nextMinutes: number;
-  leftMinutes: number;
-  done: number;
-  all: number;
-  /** What stands against it: findings of kill or stop, in words. */
-  against: readonly string[];
-}
 
 export function floorRoutes({ database, catalogue }: Deps): Router {
   const router = Router();
@@ -35,7 +14,7 @@ export function floorRoutes({ database, catalogue }: Deps): Router {
     response.json(lines);
   });
 
-  function lineOf(job: Job, records: Awaited<ReturnType<typeof recordsAfter>>): FloorLine {
+  function lineOf(job: JobSheet, records: Awaited<ReturnType<typeof recordsAfter>>): FloorLine {
     const { steps, current, asBuilt, findings, words } = deriveJob({ jobId: job.id, plan: job.plan, records, catalogue });
     const open = steps.filter(({ done }) => !done);
     const group = open.filter((step) => step.group === current?.group && step.stretch === current?.stretch);

@@ -1,10 +1,5 @@
-/** What a request is refused with: a stable code, a line for a person, and where in the data it was. */
-export interface ApiErrorBody {
-  code: string;
-  message: string;
-  path: string | null;
-  context: unknown;
-}
+/** A refusal on its way to the client. */
+import type { Refusal } from '@junctor/core';
 
 export class ApiError extends Error {
   override name = 'ApiError';
@@ -18,7 +13,7 @@ export class ApiError extends Error {
     super(message);
   }
 
-  body(): ApiErrorBody {
+  body(): Refusal {
     return { code: this.code, message: this.message, path: this.details.path ?? null, context: this.details.context ?? null };
   }
 }

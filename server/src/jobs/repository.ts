@@ -1,29 +1,15 @@
 /** Jobs as the program sees them: with the plan as an object and times in ISO. */
-import type { Plan, PlanDraft } from '@junctor/core';
+import type { JobSheet, Plan, PlanDraft } from '@junctor/core';
 import type { Queries } from '../database/Database';
 import { fromJson, fromSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 
-export interface Job {
-  id: string;
-  quadId: string;
-  quad: string;
-  customer: string;
-  kind: 'new' | 'conversion' | 'repair' | 'refit';
-  title: string;
-  openedAt: string;
-  dueOn: string | null;
-  bench: number;
-  closedAt: string | null;
-  plan: Plan;
-}
-
-interface JobRow extends Omit<Job, 'plan'> {
+interface JobRow extends Omit<JobSheet, 'plan'> {
   plan: string;
   planVersion: number;
 }
 
-function toJob({ plan, planVersion, ...row }: JobRow): Job {
+function toJob({ plan, planVersion, ...row }: JobRow): JobSheet {
   return {
     ...row,
     openedAt: fromSqlTime(row.openedAt),
@@ -38,14 +24,14 @@ export function planOf(jobId: string, draft: string, version: number): Plan {
 }
 
 /** @throws {ApiError} 404 when there is no such job. */
-export async function findJob(queries: Queries, id: string): Promise<Job> {
+export async function findJob(queries: Queries, id: string): Promise<JobSheet> {
   const row = await queries.row<JobRow>('jobs/findJob', { id });
   if (!row) throw new ApiError(404, 'job.missing', 'No such job in this shop');
   return toJob(row);
 }
 
 /** Open jobs, nearest due day first. */
-export async function openJobs(queries: Queries): Promise<Job[]> {
+export async function openJobs(queries: Queries): Promise<JobSheet[]> {
   return (await queries.rows<JobRow>('jobs/listOpenJobs')).map(toJob);
 }
 

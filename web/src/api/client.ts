@@ -1,17 +1,12 @@
 /** Requests to the server. A refusal carries the server's code, line, path and context. */
-export interface ApiRefusal {
-  code: string;
-  message: string;
-  path: string | null;
-  context: unknown;
-}
+import type { Refusal } from '@junctor/core';
 
 export class ApiError extends Error {
   override name = 'ApiError';
 
   constructor(
     readonly status: number,
-    readonly refusal: ApiRefusal,
+    readonly refusal: Refusal,
   ) {
     super(refusal.message);
   }
@@ -41,7 +36,7 @@ export async function request<T>(method: 'GET' | 'POST' | 'DELETE', path: string
   const json = parse(text);
   if (response.ok && json !== undefined) return json as T;
   if (response.status >= 500 || json === undefined) throw new OfflineError('the server is not ready');
-  throw new ApiError(response.status, json as ApiRefusal);
+  throw new ApiError(response.status, json as Refusal);
 }
 
 function parse(text: string): unknown {

@@ -1,9 +1,9 @@
 /** What the screens read from the server. */
-import type { Catalogue, PartModel, Plan, PlanChange } from '@junctor/core';
+import type { Catalogue, FloorLine, JobSheet, PartModel, Plan, PlanChange } from '@junctor/core';
 import { makeCatalogue } from '@junctor/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { request } from './client';
-import type { Customer, FloorLine, Job, Quad, QuadLine, Tool } from './types';
+import type { Customer, Quad, QuadLine, Tool } from './types';
 
 const jobKey = (id: string) => ['job', id] as const;
 
@@ -12,7 +12,7 @@ export function useFloor() {
 }
 
 export function useJob(id: string) {
-  return useQuery({ queryKey: jobKey(id), queryFn: () => request<Job>('GET', `/jobs/${id}`), refetchInterval: 5000 });
+  return useQuery({ queryKey: jobKey(id), queryFn: () => request<JobSheet>('GET', `/jobs/${id}`), refetchInterval: 5000 });
 }
 
 export function useQuad(id: string) {
@@ -60,7 +60,7 @@ export function useChangePlan(jobId: string) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (given: { version: number; changes: readonly PlanChange[] }) => request<Plan>('POST', `/jobs/${jobId}/plan-changes`, given),
-    onSuccess: (plan) => client.setQueryData<Job>(jobKey(jobId), (job) => job && { ...job, plan }),
+    onSuccess: (plan) => client.setQueryData<JobSheet>(jobKey(jobId), (job) => job && { ...job, plan }),
     onError: () => client.invalidateQueries({ queryKey: jobKey(jobId) }),
   });
 }

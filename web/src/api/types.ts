@@ -1,43 +1,11 @@
 /** What the server answers with. */
-import type { Plan, QuadRecord } from '@junctor/core';
+import type { JobSheet, QuadRecord } from '@junctor/core';
 
 export interface Person {
   personId: string;
   deviceId: string;
   name: string;
   role: 'technician' | 'lead';
-}
-
-export interface Job {
-  id: string;
-  quadId: string;
-  quad: string;
-  customer: string;
-  kind: string;
-  title: string;
-  openedAt: string;
-  dueOn: string | null;
-  bench: number;
-  closedAt: string | null;
-  plan: Plan;
-}
-
-export interface FloorLine {
-  jobId: string;
-  quadId: string;
-  quad: string;
-  customer: string;
-  title: string;
-  bench: number;
-  dueOn: string | null;
-  motors: readonly { slot: string; fitted: boolean }[];
-  bodyFitted: boolean;
-  next: string | null;
-  nextMinutes: number;
-  leftMinutes: number;
-  done: number;
-  all: number;
-  against: readonly string[];
 }
 
 export interface Customer {
@@ -59,7 +27,7 @@ export interface Quad {
   name: string;
   customer: string;
   logSeq: number;
-  jobs: readonly Pick<Job, 'id' | 'kind' | 'title' | 'openedAt' | 'dueOn' | 'bench' | 'closedAt'>[];
+  jobs: readonly Pick<JobSheet, 'id' | 'kind' | 'title' | 'openedAt' | 'dueOn' | 'bench' | 'closedAt'>[];
 }
 
 export interface Tool {

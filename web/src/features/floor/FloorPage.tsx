@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { useFloor } from '../../api/queries';
 import { useSession } from '../../api/session';
-import type { FloorLine } from '../../api/types';
+import type { FloorLine } from '@junctor/core';
 import type { Answer } from '../../ui/Answers';
 import { Head } from '../../ui/Head';
 import { KeyCap } from '../../ui/Plate';

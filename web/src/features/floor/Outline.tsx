@@ -1,6 +1,6 @@
 /** A quad as its own outline: a cross from its motor count, inked as far as it is built. */
 import { useTheme } from 'styled-components';
-import type { FloorLine } from '../../api/types';
+import type { FloorLine } from '@junctor/core';
 
 export function Outline({ line }: { line: FloorLine }) {
   const theme = useTheme();

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { FormEvent, ReactNode } from 'react';
 import { newId } from '../../api/device';
 import { useSend, useTemplates } from '../../api/queries';
-import type { Job } from '../../api/types';
+import type { JobSheet } from '@junctor/core';
 import { fieldErrors } from '../../ui/fieldErrors';
 import { ChoiceField, FormPage, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
 import { readBuildFile } from './readBuildFile';
@@ -20,7 +20,7 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
   const templates = useTemplates();
   const [fromFile, setFromFile] = useState(false);
   const [fileProblem, setFileProblem] = useState<string | null>(null);
-  const send = useSend<object, Job>(() => '/jobs', ['floor', 'quads', 'quad']);
+  const send = useSend<object, JobSheet>(() => '/jobs', ['floor', 'quads', 'quad']);
   const errors = fieldErrors(send.error);
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();

@@ -1,7 +1,7 @@
 /** Limited first power: what must happen, what is seen, seconds running; one record of it all. */
 import type { Note, Step } from '@junctor/core';
 import { modelIn, notesOf, validPermit } from '@junctor/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import styled from 'styled-components';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
@@ -10,6 +10,7 @@ import { commonAnswers } from './commonAnswers';
 import { JobFrame } from './JobFrame';
 import type { SetMode } from './mode';
 import type { Bench } from './useBench';
+import { useSeconds } from './useSeconds';
 
 interface ExpectedSign {
   id: string;
@@ -68,16 +69,6 @@ export function PowerView({ bench, step, setMode }: { bench: Bench; step: Step; 
       crossing={<><Fact><dt>limiter</dt><dd className="long">{limiter?.name ?? 'not named'}</dd></Fact><Fact><dt>pack</dt><dd>{pack ? `${pack.volts} V` : '?'}</dd></Fact><Fact><dt>powered</dt><dd aria-live="off">{seconds.toFixed(0)} s</dd></Fact></>}
     />
   );
-}
-
-function useSeconds(onAt: number | null): number {
-  const [now, setNow] = useState(0);
-  useEffect(() => {
-    if (onAt === null) return undefined;
-    const timer = setInterval(() => setNow(performance.now()), 200);
-    return () => clearInterval(timer);
-  }, [onAt]);
-  return onAt === null ? 0 : Math.max(0, (now - onAt) / 1000);
 }
 
 function SignList({ signs }: { signs: readonly ExpectedSign[] }) {

@@ -1,5 +1,5 @@
 /** Everything that the bench screens of one job work with: what is known, and how something is recorded. */
-import type { Act, Catalogue, JobState, Meter, Note, QuadRecord, Step, StepId } from '@junctor/core';
+import type { Act, Catalogue, JobSheet, JobState, Meter, Note, QuadRecord, Step, StepId } from '@junctor/core';
 import { deriveJob } from '@junctor/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { deviceId, newId } from '../../api/device';
@@ -7,10 +7,10 @@ import { useLog } from '../../api/log';
 import { enqueue } from '../../api/outbox';
 import { useCatalogue, useJob, useTools } from '../../api/queries';
 import { useSession } from '../../api/session';
-import type { Job, NamedRecord, Person, Tool } from '../../api/types';
+import type { NamedRecord, Person, Tool } from '../../api/types';
 
 export interface Bench {
-  job: Job;
+  job: JobSheet;
   person: Person;
   records: readonly NamedRecord[];
   catalogue: Catalogue;

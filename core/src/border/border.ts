@@ -1,0 +1,47 @@
+/** What crosses between server and browser, beyond the core's own types. */
+import type { Id } from '../names';
+import type { Plan } from '../plan/plan';
+
+/** What a request is refused with: a stable code, a line for a person, and where in the data it was. */
+export interface Refusal {
+  code: string;
+  message: string;
+  path: string | null;
+  context: unknown;
+}
+
+export interface JobSheet {
+  id: Id;
+  quadId: Id;
+  quad: string;
+  customer: string;
+  kind: 'new' | 'conversion' | 'repair' | 'refit';
+  title: string;
+  openedAt: string;
+  dueOn: string | null;
+  bench: number;
+  closedAt: string | null;
+  plan: Plan;
+}
+
+/** One open job as it hangs on the Floor. */
+export interface FloorLine {
+  jobId: Id;
+  quadId: Id;
+  quad: string;
+  customer: string;
+  title: string;
+  bench: number;
+  dueOn: string | null;
+  /** Slots of the motors, for the outline; true once fitted. */
+  motors: readonly { slot: string; fitted: boolean }[];
+  bodyFitted: boolean;
+  /** Next sentence; null when nothing is left to do. */
+  next: string | null;
+  nextMinutes: number;
+  leftMinutes: number;
+  done: number;
+  all: number;
+  /** What stands against it: findings of kill or stop, in words. */
+  against: readonly string[];
+}
