@@ -2,9 +2,10 @@
 import type { Measurement } from './measurement';
 import { firstLoad } from './firstLoad';
 import { pace } from './pace';
+import { rules } from './rules';
 import { tones } from './tones';
 
-const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { tones, pace, 'first load': firstLoad };
+const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { rules, tones, pace, 'first load': firstLoad };
 const asked = process.argv[2] ?? '';
 let missed = 0;
 for (const [name, run] of Object.entries(groups)) {

@@ -8,13 +8,14 @@ import { crossing } from './crossing';
 import type { Finding, Rule, Severity } from './finding';
 import { makeRuleView } from './finding';
 import { groundMissing } from './groundMissing';
+import { links as linksRule } from './links';
 import { motorPhases } from './motorPhases';
 import { onePerPort } from './onePerPort';
 import { padFull } from './padFull';
 import { polarity } from './polarity';
 import { supplyRange, unfed } from './supplyRange';
 
-const rules: readonly Rule[] = [polarity, batteryOnLogic, supplyRange, unfed, groundMissing, crossing, onePerPort, motorPhases, padFull];
+const rules: readonly Rule[] = [polarity, batteryOnLogic, supplyRange, unfed, groundMissing, crossing, onePerPort, linksRule, motorPhases, padFull];
 const rank: Readonly<Record<Severity, number>> = { kill: 0, stop: 1, warn: 2 };
 
 /** Findings, worst first; each key once. */

@@ -1,4 +1,5 @@
 /** The three leads of a motor go to the three phases of one channel, one each, in any order. */
+import { modelIn } from '../catalogue/catalogue';
 import type { TerminalRef } from '../names';
 import type { Rule } from './finding';
 import { finding, portOf, spoken } from './finding';
@@ -27,6 +28,11 @@ export const motorPhases: Rule = (view) => {
       return [finding(view, 'motor phases', 'stop', view.nets.netOf(astray.pad)!, [astray.ref, astray.pad], says)];
     }
     const twice = leads.find((lead, index) => leads.slice(0, index).some(({ pad, ref }) => pad === lead.pad && ref !== lead.ref));
+    const lead = leads[0]!;
+    const want = modelIn(view.build, slot, view.catalogue)!.tails.length;
+    if (!twice && leads.length < want) {
+      return [finding(view, 'motor phases', 'stop', view.nets.netOf(lead.pad)!, [lead.ref, lead.pad], `Only ${leads.length} of the ${want} leads of ${slot} reach a phase.`)];
+    }
     if (!twice) return [];
     return [finding(view, 'motor phases', 'stop', view.nets.netOf(twice.pad)!, [twice.ref, twice.pad], `Two leads of ${slot} share ${spoken(view, twice.pad)}.`)];
   });

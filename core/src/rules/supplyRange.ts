@@ -30,7 +30,7 @@ export const unfed: Rule = (view) =>
   Object.keys(view.build.slots).flatMap((slot) => {
     const model = modelIn(view.build, slot, view.catalogue)!;
     const wired = Object.values(view.build.wires).filter((wire) =>
-      wire.ends.some((end) => end.by !== 'factory' && landedOn(end)?.startsWith(`${slot}.`)),
+      wire.ends.some((end) => landedOn(end)?.startsWith(`${slot}.`)) && wire.ends.every((end) => landedOn(end) !== null),
     );
     const takes = model.terminals.filter(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'));
     if (wired.length === 0 || takes.length === 0) return [];

@@ -51,11 +51,13 @@ export function padWords(ref: TerminalRef, context: WordContext): string {
   const model = modelIn(context.build, slot, context.catalogue);
   const terminal = findTerminal(context.build, ref, context.catalogue);
   if (!model || !terminal) return printed(ref, context);
-  const unique = (one: Terminal) => model.terminals.filter((other) => other.printed === one.printed && sameFace(other, one)).length === 1;
-  if (unique(terminal)) return shown(terminal.printed);
+  const twins = (one: Terminal) => model.terminals.filter((other) => other.printed === one.printed && other.id !== one.id && (other.form === 'pin') === (one.form === 'pin'));
+  const unique = (one: Terminal) => !twins(one).some((other) => sameFace(other, one));
+  const under = terminal.sides.includes('top') || twins(terminal).every((other) => sameFace(other, terminal)) ? '' : ', underside';
+  if (unique(terminal)) return shown(terminal.printed) + under;
   const distance = (one: Terminal) => Math.hypot(one.atMm[0] - terminal.atMm[0], one.atMm[1] - terminal.atMm[1]);
   const near = model.terminals.filter((one) => one.form !== 'shell' && sameFace(one, terminal) && unique(one)).sort((a, b) => distance(a) - distance(b))[0];
-  return near ? `${shown(terminal.printed)} by ${shown(near.printed)}` : shown(terminal.printed);
+  return near ? `${shown(terminal.printed)} by ${shown(near.printed)}${under}` : shown(terminal.printed) + under;
 }
 
 function sameFace(a: Terminal, b: Terminal): boolean {

@@ -27,7 +27,9 @@ export function WiringView({ bench, first, setMode }: { bench: Bench; first: str
   const ref = ring?.ref ?? planned;
   const moved = ref !== planned;
   const offer = moved ? offerToPlan(bench.job.plan, asBuilt, bench.catalogue, wire.id, end, ref) : null;
-  const objection = offer?.objections[0]?.says ?? null;
+  const [worst] = offer?.objections ?? [];
+  // A plan may pass through what does not work yet; power stays closed meanwhile. What would kill is not planned.
+  const objection = worst?.severity === 'kill' ? worst.says : null;
   const choose = (to: number) => {
     setAt((to + landings.length) % landings.length);
     setRing(null);
@@ -60,7 +62,7 @@ export function WiringView({ bench, first, setMode }: { bench: Bench; first: str
       bench={bench} shown={bench.state.current} answers={answers}
       left={hands?.left ?? { title: slot, note: '', body: null }} right={hands?.right ?? { title: '', note: '', body: null }}
       sentence={<>Which pad takes <strong>{wireWords(wire, words)}</strong>? Planned: <Plate>{padWords(planned, words)}</Plate></>}
-      under={underLine(objection, change.error?.message ?? null, offer?.changes.length ?? 0, isLanded(bench, { wire, end }))}
+      under={underLine(objection, worst?.says ?? null, change.error?.message ?? null, offer?.changes.length ?? 0, isLanded(bench, { wire, end }))}
       crossing={
         <Wires aria-label="Landings of the plan">
           {landings.slice(Math.max(0, Math.min(at - 7, landings.length - room))).slice(0, room).map((one) => {
@@ -82,9 +84,10 @@ function isLanded(bench: Bench, { wire, end }: { wire: Wire; end: 0 | 1 }): bool
   return Boolean(built && landedOn(built));
 }
 
-function underLine(objection: string | null, failed: string | null, changes: number, landed: boolean): string {
+function underLine(objection: string | null, warning: string | null, failed: string | null, changes: number, landed: boolean): string {
   if (failed) return `The plan was not changed: ${failed}`;
   if (objection) return `Not there: ${objection}`;
+  if (warning) return `It would not work yet: ${warning}`;
   if (changes > 1) return 'No rule objects. The wire that was planned there takes the freed pad.';
   if (changes === 1) return landed ? 'No rule objects. It is soldered already: it will have to be moved.' : 'No rule objects.';
   return landed ? 'Soldered already. Arrows move the ring, − and + choose the wire.' : 'Arrows move the ring, − and + choose the wire. Rules judge at once.';
