@@ -77,3 +77,14 @@ it('waits for a sign-in, but does not let a refused record hold up the rest', as
   await settle();
   expect([sentIds, stored.size]).toEqual([[['a'], ['a'], ['b']], 0]);
 });
+
+it('keeps another person’s records without holding up one’s own', async () => {
+  answers = [reply(403, { code: 'record.person', message: 'not yours', path: null, context: null })];
+  const { enqueue } = await import('./outbox');
+  enqueue('q', 'other', [record('theirs')]);
+  enqueue('q', 'p', [record('mine')]);
+  answers.push(taken, reply(403, { code: 'record.person', message: 'not yours', path: null, context: null }));
+  await vi.advanceTimersByTimeAsync(10);
+  expect(sentIds).toEqual([['theirs'], ['mine']]);
+  expect([...stored.values()].join()).toContain('theirs');
+});

@@ -58,15 +58,34 @@ export function dismissRefusal(): void {
 async function send(): Promise<void> {
   if (sending) return;
   sending = true;
+  // Batches of somebody who is not signed in wait without holding up the others.
+  const othersOwn = new Set<string>();
+  const next = () => state.batches.find(({ key }) => !othersOwn.has(key));
   try {
-    for (let batch = state.batches[0]; batch; batch = state.batches[0]) {
-      await sendOne(batch);
+    for (let batch = next(); batch; batch = next()) {
+      if (!(await sentAsOwn(batch))) othersOwn.add(batch.key);
     }
+    if (othersOwn.size > 0) tryLater('waits until whoever recorded it signs in');
   } catch (error) {
-    set({ ...state, trouble: (error as Error).message });
-    setTimeout(() => void send(), retryMs);
+    tryLater((error as Error).message);
   } finally {
     sending = false;
+  }
+}
+
+function tryLater(trouble: string): void {
+  set({ ...state, trouble });
+  setTimeout(() => void send(), retryMs);
+}
+
+/** False when the server will not take it from the person who is signed in. */
+async function sentAsOwn(batch: Batch): Promise<boolean> {
+  try {
+    await sendOne(batch);
+    return true;
+  } catch (error) {
+    if (error instanceof ApiError && error.status === 403) return false;
+    throw error;
   }
 }
 
