@@ -1,7 +1,7 @@
 /**
  * The circuit of a Build with everything switched off: what a meter sees. Joints, wires and mated contacts are
  * branches with a site, so that every defect is an edit of branches and every explanation points at a place.
- * Units: ohm, F, V, A. Source of the wire formula: domain figures for solid copper,
+ * Units: ohm, F, V, A. Source of the wire formula: American wire gauge (ASTM B 258) and annealed copper,
  * d = 0.127 * 92^((36 - AWG) / 39) mm and rho = 1.724e-8 ohm m at 20 C.
  */
 import type { Build } from '../build/build';

@@ -28,9 +28,10 @@ function isBoard(model: PartModel | null): model is PartModel {
 export function handsFor(bench: Bench, step: Step, options: HandOptions = {}): { left: Hand; right: Hand } {
   switch (step.verb) {
     case 'land':
+      return jointHands(bench, step.subject, options);
     case 'free':
     case 'redo':
-      return jointHands(bench, step.subject, options);
+      return jointHands(bench, step.subject, { ringAt: reallyOn(bench, step.subject), ...options });
     case 'look':
       return step.plug ? plugHands(bench, step.plug) : lookHands(bench, step.joints);
     case 'mate': {
@@ -57,6 +58,13 @@ export function handsFor(bench: Bench, step: Step, options: HandOptions = {}): {
 function mainLeadsBody(bench: Bench) {
   const slot = Object.keys(bench.state.words.build.slots).find((one) => modelIn(bench.state.words.build, one, bench.catalogue)?.kind === 'battery lead');
   return slot ? boardHand(bench, slot, [], {}).body : null;
+}
+
+/** Where a joint is now, whatever was planned. */
+function reallyOn(bench: Bench, joint: string): TerminalRef | null {
+  const { wire, end } = splitJoint(joint)!;
+  const built = bench.state.asBuilt.wires[wire];
+  return built ? landedOn(built.ends[end]) : null;
 }
 
 function jointHands(bench: Bench, joint: string, options: HandOptions): { left: Hand; right: Hand } {
