@@ -25,7 +25,7 @@ need_package() {
   echo "Installing $2 ..."
   [ -n "${apt_updated:-}" ] || as_root apt-get update -qq || fail "apt-get update failed: is the network there?"
   apt_updated=1
-  # The packages' own services must not start: ours is private.
+  # A package may start a service of its own; ours is private and does not touch it.
   DEBIAN_FRONTEND=noninteractive as_root apt-get install -y -qq --no-install-recommends "$2" >/tmp/junctor-apt.log 2>&1 \
     || fail "Could not install $2; see /tmp/junctor-apt.log"
   command -v "$1" >/dev/null || fail "$2 is installed, but there is no $1."

@@ -3,9 +3,20 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, it } from 'vitest';
+import type { Client } from '../testing';
 import { firstLead, openJob, runShop, sent } from '../testing';
 
 const kills = 20;
+
+/** The log, as soon as the database that was killed last is back. */
+async function logOnceBack(client: Client, quadId: string): Promise<{ id: string; seq: number }[]> {
+  for (let attempt = 0; attempt < 150; attempt++) {
+    const reply = await client.get(`/quads/${quadId}/records`).catch(() => null);
+    if (reply?.status === 200) return reply.body as unknown as { id: string; seq: number }[];
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  throw new Error('the log cannot be read after the last kill');
+}
 
 it(`survives ${kills} kill -9`, async () => {
   const folder = mkdtempSync(join(tmpdir(), 'junctor-kill-'));
@@ -38,7 +49,7 @@ it(`survives ${kills} kill -9`, async () => {
     }
     writing = false;
     await writer;
-    const log = (await client.get(`/quads/${quadId}/records`)).body as unknown as { id: string; seq: number }[];
+    const log = await logOnceBack(client, quadId);
     const ids = log.map(({ id }) => id);
     expect(acknowledged.length).toBeGreaterThan(kills);
     expect(new Set(ids).size).toBe(ids.length);

@@ -54,7 +54,7 @@ function NotSeen({ bench }: { bench: Bench }) {
   return (
     <>
       <ul style={{ fontSize: 20, lineHeight: 1.5, paddingTop: 10 }}>{lines.map((line) => <li key={line}>{line}</li>)}</ul>
-      <p style={{ fontSize: 16, lineHeight: 1.3, paddingTop: 8 }}><strong>{pairs.length} neighbouring pairs, contact not proven:</strong> {pairs.join(', ')}</p>
+      <p style={{ fontSize: 16, lineHeight: 1.3, paddingTop: 8 }}><strong>{pairs.length} neighbouring pairs, contact not proven:</strong> {pairs.join('; ')}</p>
     </>
   );
 }
