@@ -1,6 +1,6 @@
 /** A look with the magnifier at a row of joints, or into a plug. */
-import type { Note, Step } from '@junctor/core';
-import { jointWords, stepWords } from '@junctor/core';
+import type { Note, Step, TerminalRef } from '@junctor/core';
+import { jointWords, modelIn, splitRef, stepWords } from '@junctor/core';
 import { useState } from 'react';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
@@ -39,9 +39,16 @@ export function LookView({ bench, step, setMode }: { bench: Bench; step: LookSte
       bench={bench} shown={step} answers={answers} {...handsFor(bench, step)}
       sentence={<strong>{asking ? 'Which one is to be redone?' : stepWords(step, words)}</strong>}
       under={asking ? subjects.map((of, index) => `${index + 1}: ${jointWords(of, words)}`).join('; ') : <FindingsLine bench={bench} otherwise={step.against ?? (step.plug ? 'Both ends, in good light. A bent pin puts the pack on a logic chip; no limiter is quick enough.' : 'Boards covered, flux off, offcuts counted. Both sides.')} />}
-      crossing={<><Fact><dt>{step.plug ? 'contacts' : 'joints'}</dt><dd>{step.plug ? 8 : subjects.length}</dd></Fact><Fact><dt>if not</dt><dd className="long">{step.plug ? 'straighten it, or do not mate it' : 'flux and a short reflow'}</dd></Fact></>}
+      crossing={<><Fact><dt>{step.plug ? 'contacts' : 'joints'}</dt><dd>{step.plug ? contactsOf(bench, step.plug) : subjects.length}</dd></Fact><Fact><dt>if not</dt><dd className="long">{step.plug ? 'straighten it, or do not mate it' : 'flux and a short reflow'}</dd></Fact></>}
     />
   );
+}
+
+/** How many contacts a plug (`ESC.J1`) has, by its part model. */
+function contactsOf(bench: Bench, plug: string): number {
+  const { slot, terminal } = splitRef(plug as TerminalRef);
+  const model = modelIn(bench.state.words.build, slot, bench.catalogue);
+  return model?.connectors.find(({ id }) => id === terminal)?.pins.length ?? 0;
 }
 
 function shortName(joint: string): string {
