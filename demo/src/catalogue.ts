@@ -23,6 +23,13 @@ export function shippedTemplates(): Template[] {
   }));
 }
 
+/** One template. @throws {RangeError} If it does not ship. */
+export function shippedTemplate(id: string): Template {
+  const found = shippedTemplates().find((template) => template.id === id);
+  if (!found) throw new RangeError(`no template ${id}`);
+  return found;
+}
+
 function readJsonFolder<T>(folder: string): { file: string; doc: T }[] {
   const files = readdirSync(join(root, folder)).filter((file) => file.endsWith('.json')).sort();
   return files.map((file) => ({ file, doc: JSON.parse(readFileSync(join(root, folder, file), 'utf8')) as T }));

@@ -2,11 +2,11 @@
 import type { Element, Length, Net, PartModel, TerminalRef } from '@junctor/core';
 import { compile, continuityTouches, expect as expectReading, expectIn, makeCatalogue, netlist } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
-import { shippedModels, shippedTemplates } from './catalogue';
+import { shippedModels, shippedTemplate } from './catalogue';
 import { shippedMeter } from './tools';
 
 const models = shippedModels();
-const { target } = shippedTemplates()[0]!.plan;
+const { target } = shippedTemplate('quad-serial-6s').plan;
 const meter = { id: 'm', name: 'm', ...shippedMeter };
 
 function passes(catalogue: readonly PartModel[], black: TerminalRef, red: TerminalRef, chargeV = {}): readonly Length[] {

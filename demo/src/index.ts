@@ -1,4 +1,4 @@
-export { shippedModels, shippedTemplates } from './catalogue';
+export { shippedModels, shippedTemplate, shippedTemplates } from './catalogue';
 export type { Template } from './catalogue';
 export type { DemoJob, DemoShop } from './demoShop';
 export { demoShop } from './demoShop';

@@ -3,7 +3,7 @@
  * jobs in tests. Mishaps are handed in. Deterministic: the clock and the ids are arguments.
  */
 import type { Act, Catalogue, Circuit, JobState, Length, Meter, Note, Plan, QuadRecord, Step, StepId } from '@junctor/core';
-import { anchorsFor, chargeAfter, chargeBefore, compile, coreVersion, deriveJob, expectIn, judgeReading } from '@junctor/core';
+import { anchorsFor, chargeAfter, chargeBefore, compile, coreVersion, deriveJob, expectIn, judgeReading, looseReadings, modelIn } from '@junctor/core';
 
 export interface Bench {
   quadId: string;
@@ -80,6 +80,12 @@ export function bodiesFor(bench: Bench, now: Walk, step: Step): (Act | Note)[] {
       return [readingOf(bench, now, step, null)];
     case 'say':
       return [{ saw: 'caution', id: step.subject }];
+    case 'count':
+      return [{ saw: 'kit', line: step.subject, wanted: step.line.needed, have: step.line.needed, takes: [], parts: [] }];
+    case 'weigh':
+      return [{ saw: 'weight', what: step.subject, grams: weighed(bench, step.subject) }];
+    case 'sign':
+      return [signatureOf(bench, step.subject)];
     case 'pack':
       return [{ saw: 'pack', volts: bench.packV, polarity: 'right', limiterId: bench.limiterId }];
     case 'permit':
@@ -87,8 +93,21 @@ export function bodiesFor(bench: Bench, now: Walk, step: Step): (Act | Note)[] {
     case 'power':
       return [powerOf(bench, now)];
     default:
-      return [...step.effect];
+      return 'effect' in step ? [...step.effect] : [];
   }
+}
+
+/** As the model says, and a little off, as scales and parts are. */
+function weighed({ plan, catalogue }: Bench, slot: string): number {
+  return Math.round(modelIn(plan.target, slot, catalogue)!.massG * 10.2) / 10;
+}
+
+function signatureOf({ plan, catalogue, meter }: Bench, slot: string): Note {
+  const readings = looseReadings(modelIn(plan.target, slot, catalogue)!, meter).map(({ black, red, mode, expected }) => ({
+    black: black.id, red: red.id, mode, length: expected.passes.at(-1) ?? null, value: expected.band ? (expected.band[0] + expected.band[1]) / 2 : null,
+    passes: expected.passes, band: expected.band, verdict: 'pass' as const,
+  }));
+  return { saw: 'signature', slot, part: null, readings };
 }
 
 /** A reading as a good build gives it, or with the length that was heard instead. */

@@ -1,11 +1,11 @@
 /** What the technician reads must leave no choice. */
 import { makeCatalogue, neighboursOf, padWords, recipeFor, stepWords } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
-import { shippedModels, shippedTemplates } from './catalogue';
+import { shippedModels, shippedTemplate } from './catalogue';
 import { deriveJob } from '@junctor/core';
 
 const catalogue = makeCatalogue(shippedModels());
-const plan = { ...shippedTemplates()[0]!.plan, jobId: 'j', version: 1 };
+const plan = { ...shippedTemplate('quad-serial-6s').plan, jobId: 'j', version: 1 };
 const words = { build: plan.target, catalogue };
 
 describe('names of pads', () => {

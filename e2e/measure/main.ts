@@ -1,11 +1,12 @@
 /** Benchmarks: prints `name value unit bar` a line; ends with an error when a bar is missed. ./measure [NAME] runs those whose name begins so. */
 import type { Measurement } from './measurement';
 import { firstLoad } from './firstLoad';
+import { labels } from './labels';
 import { pace } from './pace';
 import { rules } from './rules';
 import { tones } from './tones';
 
-const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { rules, tones, pace, 'first load': firstLoad };
+const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { rules, labels, tones, pace, 'first load': firstLoad };
 const asked = process.argv[2] ?? '';
 let missed = 0;
 for (const [name, run] of Object.entries(groups)) {

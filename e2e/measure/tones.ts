@@ -2,7 +2,7 @@
 import type { Circuit, TerminalRef } from '@junctor/core';
 import { compile, makeCatalogue, reduceToPort, touchResponse } from '@junctor/core';
 import { hasNgspice, spiceTouch } from '@junctor/core/testing/ngspice';
-import { shippedMeter, shippedModels, shippedTemplates } from '@junctor/demo';
+import { shippedMeter, shippedModels, shippedTemplate } from '@junctor/demo';
 import type { Measurement } from './measurement';
 import { atMost } from './measurement';
 
@@ -13,7 +13,7 @@ const charged = { 'CAP/BULK': 1.2, 'ESC/CERAMICS': 1.2 };
 
 export async function tones(): Promise<Measurement[]> {
   if (!hasNgspice()) throw new Error('ngspice is not installed: nothing to compare with');
-  const { target } = shippedTemplates()[0]!.plan;
+  const { target } = shippedTemplate('quad-serial-6s').plan;
   const circuit = compile(target, makeCatalogue(shippedModels()));
   return [...toneErrors(circuit), ...diodeErrors(circuit)];
 }

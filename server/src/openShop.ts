@@ -1,8 +1,8 @@
 /** From a database's owner URL to everything the application needs. */
-import { makeCatalogue } from '@junctor/core';
 import { shippedModels, shippedTemplates } from '@junctor/demo';
 import type { Logger } from 'pino';
 import { addMissingModels, loadModels } from './catalogue/catalogue';
+import { makeShopCatalogue } from './catalogue/shopCatalogue';
 import { openDatabase } from './database/Database';
 import { migrate } from './database/migrate';
 import type { Deps } from './http/Deps';
@@ -25,7 +25,7 @@ export async function openShop(options: ShopOptions): Promise<Deps & { kind: Sho
   const { log, now, pages, signInTries } = options;
   const database = openDatabase(await migrate(options.ownerUrl, options.databaseName));
   await addMissingModels(database, shippedModels(), now());
-  const catalogue = makeCatalogue(await loadModels(database));
+  const catalogue = makeShopCatalogue(await loadModels(database));
   const templates = shippedTemplates();
   const kind = await ensureShop(database, catalogue, templates, options.wanted, now());
   return { database, catalogue, templates, log, now, pages, signInTries, kind };

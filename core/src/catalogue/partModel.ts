@@ -4,7 +4,14 @@
  */
 import type { NodeId, PortId, Range, TerminalId, XY } from '../names';
 
-export type PartKind = 'controller' | 'esc' | 'motor' | 'capacitor' | 'battery lead' | 'receiver';
+export const partKinds = [
+  'controller', 'single board', 'esc', 'distribution', 'motor', 'capacitor', 'battery lead', 'receiver', 'video unit', 'camera',
+  'positioning', 'lights', 'light controller', 'buzzer', 'regulator', 'adapter', 'antenna', 'frame', 'propeller', 'pack',
+] as const;
+export type PartKind = (typeof partKinds)[number];
+
+/** How sure we are of a number. */
+export type Certainty = 'measured' | 'sheet' | 'typical' | 'assumed';
 
 export interface PartModel {
   id: string;
@@ -21,8 +28,14 @@ export interface PartModel {
   ports: readonly Port[];
   signs: readonly Sign[];
   covers: readonly Cover[];
+  frame?: FrameBody;
+  heat?: { limitC: number; kPerW: number; jPerK: number };
+  /** For a motor: turns per minute and volt, and pole pairs; for an ESC the highest electrical speed, in turns per minute. */
+  speed?: { kv?: number; polePairs?: number; limitErpm?: number };
+  /** For a pack: cells in series and what it holds. */
+  cells?: { series: number; capacityAh: number };
   /** JSON pointer to a number -> how sure we are of it; the longest matching pointer holds. */
-  knownFrom: Readonly<Record<string, 'measured' | 'sheet' | 'typical' | 'assumed'>>;
+  knownFrom: Readonly<Record<string, Certainty>>;
 }
 
 export interface Terminal {
@@ -95,6 +108,8 @@ export interface Tail {
   colour: string;
   insulation: string;
   lengthMm: number;
+  /** The housing that the maker crimped on the far end. */
+  housing?: { connector: string; position: number };
 }
 
 /** One list serves the meter (part unpowered) and first power: each element says what it is in both. */
@@ -137,8 +152,22 @@ export interface Body {
   openings: readonly {
     what: 'usb' | 'button' | 'card' | 'lens' | 'barometer' | 'screw'; nodes: readonly NodeId[]; atMm: XY; faceDeg: number | 'up' | 'down';
   }[];
+  /** Room that it takes with everything on it. */
+  boxMm?: readonly [number, number, number];
+  /** Conductors that stand bare. */
+  bare?: readonly { side: Side; areaMm: readonly XY[] }[];
+  /** Grommets, spacers, screws. */
+  mount?: { heightMm: number; squeezedMm: number; thread: string; lengthMm: number };
   /** Where the silk arrow points, in degrees anticlockwise from x; null: no arrow printed. */
   arrowDeg: number | null;
+}
+
+export interface FrameBody {
+  corners: readonly { index: number; atMm: XY; level: 'upper' | 'lower'; discMm: number }[];
+  bays: readonly { id: string; atMm: readonly [number, number, number]; sizeMm: readonly [number, number, number]; hole: string }[];
+  posts: readonly { atMm: XY; lengthMm: number; thread: string }[];
+  route: { points: Readonly<Record<string, readonly [number, number, number]>>; edges: readonly (readonly [string, string])[] };
+  conducts: boolean;
 }
 
 export interface Cover {

@@ -4,7 +4,7 @@
  */
 import type { HiddenBy, Fitted, Housing, Mate, WireBody, WireEnd } from '../build/build';
 import type { Length, Reading, Site } from '../checks/reading';
-import type { HousingId, Id, Slot, TerminalRef, WireId } from '../names';
+import type { HousingId, Id, Range, Slot, TerminalId, TerminalRef, WireId } from '../names';
 
 /** verb:subject, for example `land:W12.b`, `mate:J1`, `check:power path`: the same after every re-plan. */
 export type StepId = `${string}:${string}`;
@@ -66,7 +66,38 @@ export type Note =
   | { saw: 'pack'; volts: number; polarity: 'right' | 'reversed'; limiterId: Id }
   | { saw: 'fault'; fault: FaultEntry }
   | { saw: 'caution'; id: string }
+  | { saw: 'kit'; line: string; wanted: number; have: number; takes: readonly { stock: Id; quantity: number }[]; parts: readonly Id[] }
+  | { saw: 'weight'; what: string; grams: number }
+  | { saw: 'signature'; slot: Slot; part: Id | null; readings: readonly SignatureReading[] }
+  | { saw: 'skip'; step: StepId; reason: string }
+  | { saw: 'picture'; of: string; blob: Id }
   | { saw: 'taken back'; reason: string };
+
+/** One touch of a loose part: terminals without their slot. */
+export interface SignatureReading {
+  black: TerminalId;
+  red: TerminalId;
+  mode: 'tone' | 'ohms' | 'diode';
+  length: Length | null;
+  value: number | null;
+  passes: readonly Length[];
+  band: Range | null;
+  verdict: 'pass' | 'stop' | 'record only';
+}
+
+/** A physical item of a part model. */
+export interface Part {
+  id: Id;
+  model: string;
+  revision: number;
+  serial: string | null;
+  batch: string | null;
+  /** A customer, or the shop. */
+  owner: Id | 'shop';
+  origin: 'new' | 'used' | 'off a quad';
+  condition: 'untested' | 'tested' | 'doubtful' | 'scrap';
+  firmware: string | null;
+}
 
 export interface FaultEntry {
   symptom: string;

@@ -34,10 +34,12 @@ function wrongKind(view: RuleView): Finding[] {
     const here = ports(view, net).filter(({ ref }) => !onRail(view, net, ref));
     return here.flatMap((a) => {
       const others = net.terminals.filter((ref) => splitRef(ref).slot !== splitRef(a.ref).slot);
-      const odd = others.find((ref) => {
+      const suits = (ref: TerminalRef) => {
         const b = portOf(view, ref);
-        return !b || !(mates[a.port.kind] ?? [a.port.kind]).includes(b.port.kind);
-      });
+        return b !== null && (mates[a.port.kind] ?? [a.port.kind]).includes(b.port.kind);
+      };
+      // A partner that is a rail of its own part, like the plus pad of a buzzer, brings that rail's other parts with it.
+      const odd = others.some((other) => suits(other) && onRail(view, net, other)) ? undefined : others.find((ref) => !suits(ref));
       // Told once, from the port's side; two ports of different kinds tell it from the first.
       const b = odd && portOf(view, odd);
       if (!odd || (b && a.ref > odd)) return [];

@@ -57,6 +57,13 @@ const fault = Joi.object({
   state: Joi.string().valid('found', 'mended', 'proved', 'accepted'),
 });
 
+const signatureReading = Joi.object({
+  black: key, red: key, mode: Joi.string().valid('tone', 'ohms', 'diode'), length: length.allow(null), value: Joi.number().allow(null),
+  passes: Joi.array().items(length).max(5), band: range.allow(null), verdict: Joi.string().valid('pass', 'stop', 'record only'),
+});
+const stepId = Joi.string().pattern(/^[a-z]+:.+$/, 'verb:subject').max(200);
+const amount = Joi.number().min(0).max(1e6);
+
 const note = {
   reading: { reading },
   look: { of: key, grade: Joi.string().valid('good', 'redo', 'accept'), defects: Joi.array().items(text).max(20) },
@@ -69,6 +76,13 @@ const note = {
   pack: { volts: Joi.number().min(0).max(100), polarity: Joi.string().valid('right', 'reversed'), limiterId: id },
   fault: { fault },
   caution: { id: key },
+  kit: {
+    line: key, wanted: amount, have: amount, takes: Joi.array().items(Joi.object({ stock: id, quantity: amount })).max(20), parts: Joi.array().items(id).max(40),
+  },
+  weight: { what: key, grams: Joi.number().min(0).max(100000) },
+  signature: { slot: key, part: id.allow(null), readings: Joi.array().items(signatureReading).min(1).max(60) },
+  skip: { step: stepId, reason: text },
+  picture: { of: key, blob: id },
   'taken back': { reason: text },
 };
 
@@ -78,7 +92,7 @@ const body = Joi.when(Joi.ref('.', { adjust: (value: unknown) => typeof value ==
 });
 
 export const sentRecord = Joi.object({
-  id, jobId: id, step: Joi.string().pattern(/^[a-z]+:.+$/, 'verb:subject').max(200).allow(null), personId: id, deviceId: id,
+  id, jobId: id, step: stepId.allow(null), personId: id, deviceId: id,
   shownAt: time.allow(null), doneAt: time, basisSeq: Joi.number().integer().min(0), planVersion: Joi.number().integer().min(1),
   how: Joi.string().valid('did', 'found'), replaces: id.optional(), body,
 });

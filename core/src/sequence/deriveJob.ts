@@ -51,7 +51,7 @@ export function deriveJob({ jobId, plan, records, catalogue }: JobInput): JobSta
   const start = fold(before.map(({ record }) => record), catalogue);
   const log = foldLog(records, catalogue);
   const asBuilt = log.build;
-  const touches = continuityTouches(plan.target, catalogue);
+  const touches = touchesOf(plan.target, catalogue);
   const open = new Set(difference(asBuilt, plan.target).map(({ verb, subject }) => `${verb}:${subject}`));
   const all = steps({
     start, asBuilt, target: plan.target, catalogue, touches,
@@ -66,6 +66,16 @@ export function deriveJob({ jobId, plan, records, catalogue }: JobInput): JobSta
     objections: powerObjections(all, findings, log, (step) => stepWords(step, words)),
     lastSeq: ordered.at(-1)?.seq ?? 0,
   };
+}
+
+const lists = new WeakMap<Build, WeakMap<Catalogue, ContinuityList>>();
+
+/** A target and a catalogue never change, so their list is made once. */
+function touchesOf(target: Build, catalogue: Catalogue): ContinuityList {
+  const known = lists.get(target) ?? new WeakMap<Catalogue, ContinuityList>();
+  const list = known.get(catalogue) ?? continuityTouches(target, catalogue);
+  lists.set(target, known.set(catalogue, list));
+  return list;
 }
 
 /** While something is left to build, the target as landed so far is judged; a finished build is judged as it is. */

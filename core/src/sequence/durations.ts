@@ -20,6 +20,14 @@ export function takesS(step: StepKind, target: Build): number {
       return 20;
     case 'look':
       return 10 + 8 * step.joints.length;
+    case 'count':
+      return 8;
+    case 'weigh':
+      return 20;
+    case 'sign':
+      return 60;
+    case 'say':
+      return step.subject.startsWith('set up ') ? 300 : 5;
     case 'prove':
       return 30;
     case 'touch':

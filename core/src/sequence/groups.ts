@@ -9,19 +9,17 @@ import { splitRef } from '../names';
 import type { Stretch } from './step';
 
 const stretchOf: Readonly<Record<PartKind, Stretch>> = {
-  esc: 'power path',
-  capacitor: 'power path',
-  'battery lead': 'power path',
-  motor: 'motors',
-  controller: 'controller',
-  receiver: 'controller',
+  frame: 'power path', distribution: 'power path', esc: 'power path', 'single board': 'power path', regulator: 'power path', capacitor: 'power path',
+  'battery lead': 'power path', motor: 'motors', controller: 'controller', adapter: 'controller', receiver: 'controller', positioning: 'controller',
+  'video unit': 'controller', camera: 'controller', antenna: 'controller', buzzer: 'controller', 'light controller': 'controller', lights: 'controller',
+  propeller: 'controller', pack: 'controller',
 };
 
 /** Order of groups inside a stretch. */
-const kindOrder: readonly PartKind[] = ['esc', 'capacitor', 'battery lead', 'motor', 'controller', 'receiver'];
+const kindOrder = Object.keys(stretchOf) as readonly PartKind[];
 
 /** Parts that others are wired to, rather than the other way round. */
-const hosts: ReadonlySet<PartKind> = new Set(['controller', 'esc', 'battery lead']);
+const hosts: ReadonlySet<PartKind> = new Set(['controller', 'single board', 'esc', 'distribution', 'battery lead']);
 
 /** Stretch of the part in a slot; the controller stretch for groups that are no part, such as a supplied lead. */
 export function stretchOfGroup(builds: readonly Build[], group: Slot, catalogue: Catalogue): Stretch {
@@ -33,7 +31,7 @@ export function stretchOfGroup(builds: readonly Build[], group: Slot, catalogue:
 export function groupRank(builds: readonly Build[], group: Slot, catalogue: Catalogue): string {
   const kind = kindOf(builds, group, catalogue);
   const place = kind ? kindOrder.indexOf(kind) : kindOrder.length;
-  return `${place} ${group.replace(/\d+/g, (digits) => digits.padStart(4, '0'))}`;
+  return `${String(place).padStart(2, '0')} ${group.replace(/\d+/g, (digits) => digits.padStart(4, '0'))}`;
 }
 
 /** The group of a wire: its maker's part, its supplied lead, or the part at the end that is no host. */

@@ -1,17 +1,20 @@
 /** Steps and gates: computed from plan and log, never stored. */
 import type { Change } from '../build/difference';
 import type { ListedTouch } from '../checks/continuityTouches';
+import type { KitLine } from '../kit/kitLine';
 import type { Id, Slot } from '../names';
 import type { Act, StepId } from '../records/records';
 
 /** The stretches of the cord, in order. Each ends in the gate of its name. */
-export const stretches = ['power path', 'motors', 'controller', 'continuity', 'first power'] as const;
+export const stretches = ['kit', 'power path', 'motors', 'controller', 'continuity', 'first power'] as const;
 export type Stretch = (typeof stretches)[number];
 
 export type StepKind =
   | { verb: Change['verb']; subject: string; effect: readonly Act[] }
   | { verb: 'redo'; subject: string; effect: readonly Act[] }
   | { verb: 'look'; subject: string; joints: readonly string[]; plug: string | null }
+  | { verb: 'count'; subject: string; line: KitLine }
+  | { verb: 'weigh' | 'sign'; subject: Slot }
   | { verb: 'prove'; subject: 'meter' }
   | { verb: 'touch'; subject: string; listed: ListedTouch }
   | { verb: 'say'; subject: string }
@@ -28,7 +31,7 @@ export type Step = StepKind & {
   /** At the bench, in seconds: an estimate until the shop has times of its own. */
   takesS: number;
   done: boolean;
-  /** Why it is open again or still: the last thing that went against it, in words. */
+  /** Why it is open again or still, or what is short although it is done, in words. */
   against: string | null;
   /** Records that satisfy it. */
   by: readonly Id[];

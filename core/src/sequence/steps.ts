@@ -13,6 +13,8 @@ import { noteState, wantsRedo } from './done';
 import { takesS } from './durations';
 import { checklist } from './firstPower';
 import { groupOfWire, groupRank, stretchOfGroup } from './groups';
+import type { KitStep } from './kitSteps';
+import { kitState, kitSteps } from './kitSteps';
 import type { Step, StepKind, Stretch } from './step';
 import { stretches } from './step';
 
@@ -31,11 +33,11 @@ type Draft = StepKind & { stretch: Stretch; group: string };
 export function steps(input: StepsInput): Step[] {
   const { asBuilt, target, context } = input;
   const remaining = new Set(difference(asBuilt, target).map(changeId));
-  const ordered = [...workDrafts(input), ...continuityDrafts(input), ...powerDrafts(input)];
+  const ordered = [...kitDrafts(input), ...workDrafts(input), ...continuityDrafts(input), ...powerDrafts(input)];
   let before: StepId[] = [];
   return ordered.map((draft): Step => {
     const id: StepId = `${draft.verb}:${draft.subject}`;
-    const state = isWork(draft) ? { done: !remaining.has(id), against: null, by: [], reopenedBy: null } : noteState(draft, context);
+    const state = isKit(draft) ? { ...kitState(draft, context), reopenedBy: null } : isWork(draft) ? { done: !remaining.has(id), against: null, by: [], reopenedBy: null } : noteState(draft, context);
     const stillWanted = draft.verb === 'redo' ? { ...state, done: false } : state;
     const needs = before;
     before = [id];
@@ -50,6 +52,16 @@ function isWork(step: StepKind): step is StepKind & Change {
 
 function changeId({ verb, subject }: Change): StepId {
   return `${verb}:${subject}`;
+}
+
+type KitDraft = Draft & KitStep;
+
+function isKit(draft: Draft): draft is KitDraft {
+  return draft.stretch === 'kit';
+}
+
+function kitDrafts({ start, target, catalogue, context }: StepsInput): Draft[] {
+  return kitSteps(start, target, catalogue, context).map((step) => ({ ...step, stretch: 'kit', group: 'kit' }));
 }
 
 function workDrafts(input: StepsInput): Draft[] {
@@ -125,8 +137,8 @@ function compare(a: Draft, b: Draft, builds: readonly Build[], catalogue: Catalo
 /** The look at the whole power path comes after its last group, plugs after every other group. */
 function rankOf(draft: Draft, builds: readonly Build[], catalogue: Catalogue): string {
   if (draft.group === 'bench') return '';
-  if (draft.group === 'power path') return '8';
-  if (draft.group.startsWith('plug ')) return `9 ${plugOrder(draft, builds, catalogue)}`;
+  if (draft.group === 'power path') return '98';
+  if (draft.group.startsWith('plug ')) return `99 ${plugOrder(draft, builds, catalogue)}`;
   return groupRank(builds, draft.group, catalogue);
 }
 

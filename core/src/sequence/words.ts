@@ -2,11 +2,12 @@
 import type { Build, Wire } from '../build/build';
 import { landedOn } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
-import type { Terminal } from '../catalogue/partModel';
+import type { PartKind, Terminal } from '../catalogue/partModel';
 import { findTerminal, modelIn } from '../catalogue/catalogue';
 import type { Slot, TerminalRef } from '../names';
 import { splitJoint, splitRef } from '../names';
 import type { Site } from '../checks/reading';
+import { amountWords } from '../kit/kitLine';
 import type { Step } from './step';
 
 export interface WordContext {
@@ -14,20 +15,20 @@ export interface WordContext {
   catalogue: Catalogue;
 }
 
-const kindNames: Readonly<Record<string, string>> = {
-  controller: 'flight controller',
-  esc: 'ESC',
-  motor: 'motor',
-  capacitor: 'capacitor',
-  'battery lead': 'battery lead',
-  receiver: 'receiver',
+const kindNames: Readonly<Record<PartKind, string>> = {
+  controller: 'flight controller', 'single board': 'single board', esc: 'ESC', distribution: 'distribution board', motor: 'motor', capacitor: 'capacitor',
+  'battery lead': 'battery lead', receiver: 'receiver', 'video unit': 'video unit', camera: 'camera', positioning: 'positioning unit', lights: 'light strip',
+  'light controller': 'light controller', buzzer: 'buzzer', regulator: 'regulator', adapter: 'adapter board', antenna: 'antenna', frame: 'frame',
+  propeller: 'propeller', pack: 'pack',
 };
 
 /** "motor M3", "the ESC", "the receiver". */
 export function slotWords(slot: Slot, { build, catalogue }: WordContext): string {
   const kind = modelIn(build, slot, catalogue)?.kind;
   if (!kind) return slot;
-  return kind === 'motor' ? `motor ${slot}` : `the ${kindNames[kind]}`;
+  const alone = Object.keys(build.slots).every((other) => other === slot || modelIn(build, other, catalogue)?.kind !== kind);
+  if (alone && kind !== 'motor') return `the ${kindNames[kind]}`;
+  return slot.startsWith(kindNames[kind].toUpperCase()) ? slot : `${kindNames[kind]} ${slot}`;
 }
 
 /** What is printed there: "B3", "R2"; the terminal's id when nothing is. */
@@ -112,6 +113,12 @@ export function stepWords(step: Step, context: WordContext): string {
     case 'look':
       if (step.plug) return `Look into plug ${step.plug.replace('.', ' ')} and its lead: no bent pin`;
       return `Look at the ${step.joints.length} joints of ${step.subject === 'power path' ? 'the power path' : slotWords(step.subject, context)}`;
+    case 'count':
+      return `Put ${amountWords(step.line.needed, step.line.unit)} of ${step.line.name} on the table`;
+    case 'weigh':
+      return `Weigh ${slotWords(step.subject, context)} while it is loose`;
+    case 'sign':
+      return `Read the loose ${slotWords(step.subject, context).replace(/^the /, '')}: its signature`;
     case 'prove':
       return 'Prove the meter, then measure the main leads';
     case 'touch': {
@@ -119,6 +126,7 @@ export function stepWords(step: Step, context: WordContext): string {
       return `Black on ${terminalWords(black, context)}, red on ${terminalWords(red, context)}`;
     }
     case 'say':
+      if (step.subject.startsWith('set up ')) return `Set up ${slotWords(step.subject.slice(7), context)} while it is loose: output kind, region, channel`;
       return cautionWords[step.subject] ?? antennaWords(step.subject, context);
     case 'pack':
       return 'Measure the pack at its plug and put the limiter in line';

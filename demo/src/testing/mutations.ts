@@ -5,10 +5,10 @@
  */
 import type { Build, TerminalRef, Wire } from '@junctor/core';
 import { findTerminal, landedOn, makeCatalogue, modelIn } from '@junctor/core';
-import { shippedModels, shippedTemplates } from '../catalogue';
+import { shippedModels, shippedTemplate } from '../catalogue';
 
 export const catalogue = makeCatalogue(shippedModels());
-export const plan = shippedTemplates()[0]!.plan;
+export const plan = shippedTemplate('quad-serial-6s').plan;
 const full = 25.2;
 
 export interface Mutant {

@@ -13,6 +13,7 @@ const appUser = 'junctor_app';
 const writes: Readonly<Record<string, string>> = {
   person: 'INSERT, UPDATE', device: 'INSERT', session: 'INSERT, DELETE', setting: 'INSERT', customer: 'INSERT, UPDATE',
   quad: 'INSERT, UPDATE', job: 'INSERT, UPDATE', plan_change: 'INSERT', part_model: 'INSERT', tool: 'INSERT, UPDATE', record: 'INSERT',
+  part: 'INSERT, UPDATE', part_note: 'INSERT', stock: 'INSERT, UPDATE', stock_move: 'INSERT', picture: 'INSERT', job_model: 'INSERT',
 };
 
 /**

@@ -1,11 +1,11 @@
 /** What the application is given: nothing in it reads the environment or the clock by itself. */
-import type { Catalogue } from '@junctor/core';
 import type { Logger } from 'pino';
+import type { ShopCatalogue } from '../catalogue/shopCatalogue';
 import type { Database } from '../database/Database';
 
 export interface Deps {
   database: Database;
-  catalogue: Catalogue;
+  catalogue: ShopCatalogue;
   templates: readonly Template[];
   log: Logger;
   now: () => Date;

@@ -63,6 +63,16 @@ function noteWords(body: Exclude<QuadRecord['body'], { do: string }>, words: Wor
       return `fault: ${body.fault.symptom}; ${siteWords(body.fault.site, words)}; ${body.fault.state}`;
     case 'caution':
       return `said: ${body.id}`;
+    case 'kit':
+      return `counted in: ${body.have} of ${body.wanted}, ${body.line.replaceAll(':', ' ')}${body.have < body.wanted ? ', short' : ''}`;
+    case 'weight':
+      return `weighed ${body.what}: ${body.grams} g`;
+    case 'signature':
+      return `signature of the loose ${body.slot}: ${body.readings.length} readings${body.readings.some(({ verdict }) => verdict === 'stop') ? ', one a good part cannot show' : ''}`;
+    case 'skip':
+      return `put off: ${body.step.replace(':', ' ')}${body.reason ? `, ${body.reason}` : ''}`;
+    case 'picture':
+      return `picture of ${body.of}`;
     case 'taken back':
       return `taken back: ${body.reason}`;
   }

@@ -1,0 +1,20 @@
+CREATE TABLE part (
+  id UUID PRIMARY KEY,
+  model_id VARCHAR(80) NOT NULL,
+  revision INT UNSIGNED NOT NULL,
+  serial VARCHAR(80) NULL,
+  batch VARCHAR(80) NULL,
+  owner_id UUID NULL,
+  origin ENUM('new', 'used', 'off a quad') NOT NULL,
+  from_quad_id UUID NULL,
+  on_quad_id UUID NULL,
+  condition_now ENUM('untested', 'tested', 'doubtful', 'scrap') NOT NULL,
+  firmware VARCHAR(120) NULL,
+  weight_g DOUBLE NULL,
+  made_at DATETIME(3) NOT NULL,
+  KEY part_model (model_id, on_quad_id),
+  KEY part_serial (serial),
+  FOREIGN KEY (owner_id) REFERENCES customer (id),
+  FOREIGN KEY (from_quad_id) REFERENCES quad (id),
+  FOREIGN KEY (on_quad_id) REFERENCES quad (id)
+)

@@ -1,0 +1,2 @@
+-- Parameters: id, intake (JSON).
+UPDATE job SET intake = :intake WHERE id = :id

@@ -1,0 +1,2 @@
+-- Parameter: id. Columns: mime, bytes.
+SELECT mime, bytes FROM picture WHERE id = :id
