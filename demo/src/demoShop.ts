@@ -1,11 +1,15 @@
 /**
- * The demo shop: Saltpan Rotorworks, three benches, invented from end to end. Two quads have a history: the vineyard
- * frost-patrol half built, with one joint on the wrong pad and moved; the salt-marsh bird counter finished, with a
- * fault in its book.
+ * The demo shop: Saltpan Rotorworks, three benches, invented from end to end. Five quads at different stages: the
+ * vineyard frost-patrol half built, with one joint on the wrong pad and moved; the salt-marsh bird counter finished,
+ * with a fault in its book; the culvert inspector on the kit table, one thing short; the rope-line carrier with its
+ * power path begun; the glasshouse scout come in for a conversion, as it was found.
  */
-import type { Act, Catalogue, Meter, Note, Plan, PlanDraft, QuadRecord } from '@junctor/core';
-import { landedOn, splitJoint } from '@junctor/core';
+import type { Act, Build, Catalogue, Intake, Meter, Note, Plan, PlanDraft, QuadRecord } from '@junctor/core';
+import { difference, emptyBuild, landedOn, splitJoint } from '@junctor/core';
+import type { Template } from './catalogue';
 import { seededIds } from './seededIds';
+import type { DemoStores } from './stores';
+import { demoStores } from './stores';
 import type { Bench, Mishap } from './virtualTechnician';
 import { readingOf, record, startWalk, walk } from './virtualTechnician';
 
@@ -16,6 +20,7 @@ export interface DemoShop {
   customers: readonly { id: string; name: string; contact: string }[];
   quads: readonly { id: string; customerId: string; name: string }[];
   jobs: readonly DemoJob[];
+  stores: DemoStores;
 }
 
 export interface DemoJob {
@@ -29,11 +34,12 @@ export interface DemoJob {
   bench: number;
   plan: PlanDraft;
   records: readonly QuadRecord[];
+  intake: Intake;
 }
 
 export interface DemoInput {
   catalogue: Catalogue;
-  plan: PlanDraft;
+  templates: readonly Template[];
   meter: Meter;
   limiterId: string;
   now: Date;
@@ -41,7 +47,9 @@ export interface DemoInput {
 
 const dayMs = 24 * 3600 * 1000;
 
-export function demoShop({ catalogue, plan, meter, limiterId, now }: DemoInput): DemoShop {
+export function demoShop({ catalogue, templates, meter, limiterId, now }: DemoInput): DemoShop {
+  const planOf = (id: string) => templates.find((template) => template.id === id)!.plan;
+  const serial = planOf('quad-serial-6s');
   const newId = seededIds(20260712);
   const madeAt = now.getTime() - 40 * dayMs;
   const id = () => newId(madeAt);
@@ -55,18 +63,30 @@ export function demoShop({ catalogue, plan, meter, limiterId, now }: DemoInput):
     { id: id(), name: 'Reedmere Nature Trust', contact: 'Warden’s hut, Reedmere' },
     { id: id(), name: 'Hazelbrook Vineyard', contact: 'Estate office, Hazelbrook' },
     { id: id(), name: 'Fellside Cableways', contact: 'Lower station, Fellside' },
+    { id: id(), name: 'Brackwater Drainage Board', contact: 'Pump house 2, Brackwater' },
+    { id: id(), name: 'Thornlea Glasshouses', contact: 'Packing hall, Thornlea' },
   ];
   const quads = [
     { id: id(), customerId: customers[0]!.id, name: 'Salt-marsh bird counter' },
     { id: id(), customerId: customers[1]!.id, name: 'Vineyard frost-patrol' },
+    { id: id(), customerId: customers[3]!.id, name: 'Culvert inspector' },
+    { id: id(), customerId: customers[2]!.id, name: 'Rope-line carrier' },
+    { id: id(), customerId: customers[4]!.id, name: 'Glasshouse scout' },
   ];
-  const bench = (quadId: string, personId: string): Bench => {
+  const bench = (quadId: string, personId: string, plan: PlanDraft): Bench => {
     const jobId = id();
     const own: Plan = { ...plan, jobId, version: 1 };
-    return { quadId, jobId, plan: own, catalogue, meter, limiterId, personId, deviceId: device.id, packV: 23.4, newId };
+    return { quadId, jobId, plan: own, catalogue, meter, limiterId, personId, deviceId: device.id, packV: plan.cells[1] * 3.9, newId };
   };
-  const counter = bench(quads[0]!.id, people[2].id);
-  const frost = bench(quads[1]!.id, people[1].id);
+  const counter = bench(quads[0]!.id, people[2].id, serial);
+  const frost = bench(quads[1]!.id, people[1].id, serial);
+  const culvert = bench(quads[2]!.id, people[2].id, planOf('quad-culvert-4s'));
+  const carrier = bench(quads[3]!.id, people[1].id, planOf('carrier-coax-6s'));
+  const glasshouse = bench(quads[4]!.id, people[0].id, planOf('quad-glasshouse-6s'));
+  const hours = (count: number) => now.getTime() - count * 3600 * 1000;
+  const opened = (bench: Bench, startMs: number, dueDays: number, place: number) => ({
+    id: bench.jobId, quadId: bench.quadId, openedAt: new Date(startMs).toISOString(), closedAt: null, dueOn: day(now.getTime() + dueDays * dayMs), bench: place, plan: bench.plan,
+  });
   const counterStart = now.getTime() - 20 * dayMs;
   const frostStart = now.getTime() - 3 * 3600 * 1000;
   return {
@@ -75,18 +95,66 @@ export function demoShop({ catalogue, plan, meter, limiterId, now }: DemoInput):
     jobs: [
       {
         id: counter.jobId, quadId: counter.quadId, kind: 'new', title: 'new build, 10-inch', openedAt: new Date(counterStart).toISOString(),
-        closedAt: new Date(counterStart + dayMs).toISOString(), dueOn: day(counterStart + 2 * dayMs), bench: 1, plan, records: finished(counter, counterStart),
+        closedAt: new Date(counterStart + dayMs).toISOString(), dueOn: day(counterStart + 2 * dayMs), bench: 1, plan: serial, records: finished(counter, counterStart),
+        intake: { wants: 'Two hours of counting a tide, and it has to come home by itself.', valueMinor: 480000, pack: 'moss-pack-6s-10000', propeller: 'sycamore-prop-10', extras: [] },
       },
       {
         id: frost.jobId, quadId: frost.quadId, kind: 'new', title: 'new build, 8-inch', openedAt: new Date(frostStart).toISOString(),
-        closedAt: null, dueOn: day(now.getTime() + 2 * dayMs), bench: 2, plan, records: halfBuilt(frost, frostStart),
+        closedAt: null, dueOn: day(now.getTime() + 2 * dayMs), bench: 2, plan: serial, records: halfBuilt(frost, frostStart),
+        intake: { wants: 'Flies the rows at four in the morning; must start in the cold.', valueMinor: 310000, pack: 'moss-pack-6s-4000', propeller: 'sycamore-prop-8', extras: [] },
+      },
+      {
+        ...opened(culvert, hours(1), 4, 3), kind: 'new', title: 'new build, 4-inch', records: onTheTable(culvert, hours(1)),
+        intake: { wants: 'Looks into drains no man can walk. It will hit walls.', valueMinor: 140000, pack: 'moss-pack-4s-850', propeller: 'sycamore-prop-4', extras: [] },
+      },
+      {
+        ...opened(carrier, hours(20), 6, 1), kind: 'new', title: 'new build, coaxial', records: powerBegun(carrier, hours(20)),
+        intake: { wants: 'Carries a pilot line across the gorge, 3 kg, in wind.', valueMinor: 1250000, pack: 'moss-pack-6s-10000', propeller: 'sycamore-prop-13', extras: ['positioning'] },
+      },
+      {
+        ...opened(glasshouse, hours(0.4), 9, 2), kind: 'conversion', title: 'add positioning and lights', records: cameIn(glasshouse, hours(0.4)),
+        intake: { wants: 'It drifts under the glass. Add positioning, and lights so that the pickers see it.', valueMinor: 260000, pack: 'moss-pack-6s-4000', propeller: 'sycamore-prop-9', extras: ['positioning'] },
       },
     ],
+    stores: demoStores(templates, catalogue, customers[3]!.id, id),
   };
 }
 
 function day(ms: number): string {
   return new Date(ms).toISOString().slice(0, 10);
+}
+
+/** Counted in as far as the fixings; the tape runs out. */
+function onTheTable(bench: Bench, startMs: number): QuadRecord[] {
+  const tape: Mishap = (step) => (step.verb === 'count' && step.subject === 'tape:19'
+    ? [{ saw: 'kit', line: step.subject, wanted: step.line.needed, have: 110, takes: [], parts: [] }] : null);
+  return walk(bench, startWalk(bench, startMs), ({ id }) => id === 'count:screw:M2:25', [tape]).records;
+}
+
+/** As far as the second ESC's supply. */
+function powerBegun(bench: Bench, startMs: number): QuadRecord[] {
+  return walk(bench, startWalk(bench, startMs), ({ id }) => id === 'land:W3.b').records;
+}
+
+/** What the lead found when it came in: everything but what is to be added, and its weights. */
+function cameIn(bench: Bench, startMs: number): QuadRecord[] {
+  const found = difference(emptyBuild, without(bench.plan.target, ['GPS', 'LED'])).flatMap(({ effect }) => [...effect]);
+  const weights: Note[] = [{ saw: 'weight', what: 'dry', grams: 812 }, { saw: 'weight', what: 'with pack', grams: 1379 }, { saw: 'weight', what: 'with propellers', grams: 1429 }];
+  const begun = record(bench, startWalk(bench, startMs), null, [...found, ...weights]);
+  return begun.records.map((one) => ({ ...one, how: 'found' }));
+}
+
+/** A build without some parts and whatever hangs on them. */
+function without(build: Build, slots: readonly string[]): Build {
+  const onGone = (ref: string) => slots.includes(ref.slice(0, ref.indexOf('.')));
+  const bundles = new Set(Object.values(build.mates).flatMap(({ a, b }) => ('slot' in a && slots.includes(a.slot) && 'housing' in b ? [b.housing] : [])));
+  const wires = Object.values(build.wires).filter(({ ends }) => !ends.some(({ at }) => (at.on === 'terminal' && onGone(at.ref)) || (at.on === 'cavity' && bundles.has(at.housing))));
+  return {
+    ...build, wires: Object.fromEntries(wires.map((wire) => [wire.id, wire])),
+    slots: Object.fromEntries(Object.entries(build.slots).filter(([slot]) => !slots.includes(slot))),
+    housings: Object.fromEntries(Object.entries(build.housings).filter(([id]) => !bundles.has(id))),
+    mates: Object.fromEntries(Object.entries(build.mates).filter(([, { a }]) => !('slot' in a && slots.includes(a.slot)))),
+  };
 }
 
 /** Up to the middle of motor M3; lead B of M2 went to C2 first and was moved. */

@@ -35,11 +35,15 @@ export function startWalk(bench: Bench, nowMs: number, records: readonly QuadRec
   return { records: [...records], nowMs, state: derive(bench, records), circuit: compile(bench.plan.target, bench.catalogue) };
 }
 
+const mostSteps = 3000;
+
 /** Does steps until `until` says so or nothing is left. */
 export function walk(bench: Bench, from: Walk, until: (step: Step) => boolean, mishaps: readonly Mishap[] = []): Walk {
   const unused = [...mishaps];
   let now = from;
+  let left = mostSteps;
   for (let step = now.state.current; step && !until(step); step = now.state.current) {
+    if (left-- === 0) throw new Error(`the job goes round in circles at ${step.id}`);
     const happened = unused.map((mishap, index) => ({ index, bodies: mishap(step!, now.state) })).find(({ bodies }) => bodies);
     if (happened) unused.splice(happened.index, 1);
     now = record(bench, now, step, happened?.bodies ?? bodiesFor(bench, now, step));

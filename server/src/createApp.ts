@@ -2,6 +2,7 @@
 import compression from 'compression';
 import express from 'express';
 import helmet from 'helmet';
+import { catalogueRoutes } from './catalogue/routes';
 import { customerRoutes } from './customers/routes';
 import { floorRoutes } from './floor/routes';
 import { ApiError } from './http/ApiError';
@@ -9,11 +10,14 @@ import type { Deps } from './http/Deps';
 import { errorReplies } from './http/errors';
 import { pages } from './http/pages';
 import { jobRoutes } from './jobs/routes';
+import { partRoutes } from './parts/routes';
 import { peopleRoutes } from './people/routes';
+import { pictureRoutes } from './pictures/routes';
 import { quadRoutes } from './quads/routes';
 import { recordRoutes } from './records/routes';
 import { requirePerson } from './session/session';
 import { sessionRoutes } from './session/routes';
+import { stockRoutes } from './stock/routes';
 import { toolRoutes } from './tools/routes';
 
 export function createApp(deps: Deps): express.Express {
@@ -21,7 +25,7 @@ export function createApp(deps: Deps): express.Express {
   app.disable('x-powered-by');
   app.use(helmet({
     // Styles are made at run time; plain HTTP on loopback must not be upgraded.
-    contentSecurityPolicy: { directives: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:'], upgradeInsecureRequests: null } },
+    contentSecurityPolicy: { directives: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], upgradeInsecureRequests: null } },
     strictTransportSecurity: false,
   }));
   app.use(compression());
@@ -39,7 +43,7 @@ function api(deps: Deps): express.Router {
   });
   router.use(sessionRoutes(deps));
   router.use(requirePerson(deps));
-  for (const routes of [peopleRoutes, customerRoutes, quadRoutes, jobRoutes, recordRoutes, floorRoutes, toolRoutes]) router.use(routes(deps));
+  for (const routes of [peopleRoutes, customerRoutes, quadRoutes, jobRoutes, recordRoutes, floorRoutes, toolRoutes, catalogueRoutes, partRoutes, stockRoutes, pictureRoutes]) router.use(routes(deps));
   router.use(() => {
     throw new ApiError(404, 'not.found', 'There is no such thing here');
   });

@@ -20,6 +20,14 @@ const JobPage = lazy(() => import('./features/job/JobPage').then(({ JobPage: pag
 const NewJobPage = lazy(() => import('./features/intake/NewJobPage').then(({ NewJobPage: page }) => ({ default: page })));
 const QuadBookPage = lazy(() => import('./features/book/QuadBookPage').then(({ QuadBookPage: page }) => ({ default: page })));
 const QuadsPage = lazy(() => import('./features/book/QuadsPage').then(({ QuadsPage: page }) => ({ default: page })));
+const IntakePage = lazy(() => import('./features/intake/IntakePage').then(({ IntakePage: page }) => ({ default: page })));
+const StoresPage = lazy(() => import('./features/stores/StoresPage').then(({ StoresPage: page }) => ({ default: page })));
+const ModelPage = lazy(() => import('./features/stores/ModelPage').then(({ ModelPage: page }) => ({ default: page })));
+const NewBoardPage = lazy(() => import('./features/newBoard/NewBoardPage').then(({ NewBoardPage: page }) => ({ default: page })));
+const CatalogueFilesPage = lazy(() => import('./features/stores/CatalogueFilesPage').then(({ CatalogueFilesPage: page }) => ({ default: page })));
+const PartsPage = lazy(() => import('./features/stores/PartsPage').then(({ PartsPage: page }) => ({ default: page })));
+const PartPage = lazy(() => import('./features/stores/PartPage').then(({ PartPage: page }) => ({ default: page })));
+const StockPage = lazy(() => import('./features/stores/StockPage').then(({ StockPage: page }) => ({ default: page })));
 const PeoplePage = lazy(() => import('./features/people/PeoplePage').then(({ PeoplePage: page }) => ({ default: page })));
 
 const client = new QueryClient({
@@ -47,6 +55,14 @@ function Pages() {
         <Route path="/new" element={<NewJobPage />} />
         <Route path="/quads" element={<QuadsPage />} />
         <Route path="/quads/:quadId" element={<QuadBookPage />} />
+        <Route path="/jobs/:jobId/intake" element={<IntakePage />} />
+        <Route path="/stores" element={<StoresPage />} />
+        <Route path="/stores/models/:modelId" element={<ModelPage />} />
+        <Route path="/stores/new-board" element={<NewBoardPage />} />
+        <Route path="/stores/files" element={<CatalogueFilesPage />} />
+        <Route path="/stores/parts" element={<PartsPage />} />
+        <Route path="/stores/parts/:partId" element={<PartPage />} />
+        <Route path="/stores/stock" element={<StockPage />} />
         <Route path="/people" element={<PeoplePage />} />
         <Route path="*" element={<Notice title="There is no such place">The Floor is at the top left.</Notice>} />
       </Routes>

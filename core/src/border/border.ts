@@ -1,5 +1,6 @@
 /** What crosses between server and browser, beyond the core's own types. */
-import type { Id } from '../names';
+import type { Id, XY } from '../names';
+import type { Intake } from './stores';
 import type { Plan } from '../plan/plan';
 
 /** What a request is refused with: a stable code, a line for a person, and where in the data it was. */
@@ -22,6 +23,8 @@ export interface JobSheet {
   bench: number;
   closedAt: string | null;
   plan: Plan;
+  /** What was taken down when the job came in; null for jobs from before that was asked. */
+  intake: Intake | null;
 }
 
 /** One open job as it hangs on the Floor. */
@@ -33,8 +36,8 @@ export interface FloorLine {
   title: string;
   bench: number;
   dueOn: string | null;
-  /** Slots of the motors, for the outline; true once fitted. */
-  motors: readonly { slot: string; fitted: boolean }[];
+  /** Slots of the motors, for the outline, with their place from the quad's middle and their disc; true once fitted. */
+  motors: readonly { slot: string; fitted: boolean; atMm: XY; discMm: number }[];
   bodyFitted: boolean;
   /** Next sentence; null when nothing is left to do. */
   next: string | null;

@@ -16,7 +16,7 @@ export function checkModel(model: PartModel): ModelMistake[] {
     ...(model.terminals.length === 0 && !mechanical.has(model.kind) ? [mistake('terminals', 'none', 'a part of this kind has terminals')] : []),
     ...twice(model.terminals, 'terminals'), ...twice(model.connectors, 'connectors'), ...twice(model.elements, 'elements'), ...twice(model.ports, 'ports'),
     ...model.terminals.flatMap((terminal, index) => checkTerminal(model, terminal, `terminals.${index}`)),
-    ...overlaps(model), ...checkConnectors(model), ...checkNames(model), ...checkElements(model), ...checkKnownFrom(model),
+    ...overlaps(model), ...overHoles(model), ...checkConnectors(model), ...checkNames(model), ...checkElements(model), ...checkKnownFrom(model),
   ];
 }
 
@@ -72,6 +72,18 @@ function overlaps({ terminals }: PartModel): ModelMistake[] {
       if (!apart && a.sides.some((side) => b.sides.includes(side))) found.push(mistake(`terminals.${index}.atMm`, 'overlap', `${b.id} lies on ${a.id}`));
     }
     return found;
+  });
+}
+
+/** A pad that reaches into a mounting hole. */
+function overHoles({ terminals, body }: PartModel): ModelMistake[] {
+  return terminals.flatMap(({ id, form, atMm, sizeMm }, index) => {
+    if (form === 'tail' || form === 'metal' || form === 'shell') return [];
+    const hole = body.holes.find((one) => {
+      const [dx, dy] = [0, 1].map((axis) => Math.max(0, Math.abs(one.atMm[axis]! - atMm[axis]!) - sizeMm[axis]! / 2));
+      return Math.hypot(dx!, dy!) < one.drillMm / 2 - 0.05;
+    });
+    return hole ? [mistake(`terminals.${index}.atMm`, 'hole', `${id} reaches into a mounting hole`)] : [];
   });
 }
 

@@ -5,12 +5,13 @@
 import type { Build } from '../build/build';
 import { emptyBuild } from '../build/build';
 import { expectIn } from '../checks/expect';
-import type { Expectation, Meter, Touch } from '../checks/reading';
+import type { Expectation, Length, Meter, Touch } from '../checks/reading';
 import { compile } from '../circuit/compile';
 import { terminalRef } from '../names';
 import { makeCatalogue } from './catalogue';
 import type { ModelMistake } from './mistake';
 import { mistake } from './mistake';
+import type { SignatureReading } from '../records/records';
 import type { PartModel, Terminal } from './partModel';
 
 export interface LooseReading {
@@ -72,6 +73,20 @@ function firstOfNode(terminals: readonly Terminal[]): Terminal[] {
 
 function hasClamp(elements: PartModel['elements'], node: string): boolean {
   return elements.some((element) => element.is === 'diode' && element.cathode === node);
+}
+
+/** Twice or half of a typical part's ohms is no surprise. */
+const typicalFactor = 2;
+
+/** What a loose reading says: stop for what no good part shows; numbers off a typical part are kept, not judged. */
+export function judgeLoose({ mode, expected }: LooseReading, heard: { length: Length | null; value: number | null }): SignatureReading['verdict'] {
+  if (expected.from === 'none') return 'record only';
+  if (mode === 'tone') return heard.length !== null && expected.passes.includes(heard.length) ? 'pass' : 'stop';
+  const { band } = expected;
+  if (!band || heard.value === null) return 'record only';
+  if (mode === 'ohms' && heard.value < shortedBelowOhms && band[0] > 2 * shortedBelowOhms) return 'stop';
+  const [low, high] = mode === 'ohms' ? [band[0] / typicalFactor, band[1] * typicalFactor] : [band[0] - 0.08, band[1] + 0.08];
+  return heard.value >= low && heard.value <= high ? 'pass' : 'record only';
 }
 
 /** A signature that no good part can have: a rail that reads as a short. */

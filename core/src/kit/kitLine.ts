@@ -32,7 +32,8 @@ export interface StockLine {
   doc: { awg?: number; colour?: string; lengthMm?: number; pitchMm?: number; ways?: number; family?: string };
 }
 
-export type KitState = 'enough' | 'short' | 'used';
+/** not listed: the shop has never counted it, so that only the eye can say. */
+export type KitState = 'enough' | 'short' | 'used' | 'not listed';
 
 /** "4 pieces", "1.2 m", "3.5 g". */
 export function amountWords(amount: number, unit: KitUnit): string {

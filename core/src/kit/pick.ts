@@ -2,6 +2,8 @@
 import type { Part } from '../records/records';
 import type { KitLine, KitState, StockLine } from './kitLine';
 
+export type PartInHand = Readonly<{ id: Part['id']; model: string; serial: string | null; origin: Part['origin']; condition: Part['condition'] }>;
+
 export interface Pick {
   have: number;
   state: KitState;
@@ -14,7 +16,7 @@ export interface Pick {
 }
 
 /** @param parts Parts in the shop that are on no quad. */
-export function pickFor(line: KitLine, stock: readonly StockLine[], parts: readonly Part[]): Pick {
+export function pickFor(line: KitLine, stock: readonly StockLine[], parts: readonly PartInHand[]): Pick {
   if (line.kind === 'tool' || line.kind === 'consumable') return { have: line.needed, state: 'enough', takes: [], parts: [], donors: [], cautions: [] };
   const own = line.kind === 'part' ? parts.filter(({ model, condition }) => `part:${model}` === line.key && condition !== 'scrap').sort(byTrust).slice(0, line.needed) : [];
   let open = line.needed - own.length;
@@ -26,13 +28,15 @@ export function pickFor(line: KitLine, stock: readonly StockLine[], parts: reado
   }
   const cautions = own.filter(({ origin, condition }) => origin !== 'new' || condition === 'doubtful').map((part) => `${part.serial ?? 'one'}: ${part.origin}, ${part.condition}`);
   const have = line.needed - open;
+  const listed = own.length > 0 || stock.some(({ key, offcut }) => key === line.key && !offcut);
+  if (!listed) return { have: line.needed, state: 'not listed', takes: [], parts: [], donors: donorsFor(line, stock), cautions: [] };
   const state = open > 0 ? 'short' : own.some(({ origin }) => origin !== 'new') ? 'used' : 'enough';
   return { have, state, takes, parts: own.map(({ id }) => id), donors: donorsFor(line, stock), cautions };
 }
 
 const trust: Readonly<Record<Part['condition'], number>> = { tested: 0, untested: 1, doubtful: 2, scrap: 3 };
 
-function byTrust(a: Part, b: Part): number {
+function byTrust(a: PartInHand, b: PartInHand): number {
   return trust[a.condition] - trust[b.condition] || (a.origin === 'new' ? 0 : 1) - (b.origin === 'new' ? 0 : 1);
 }
 

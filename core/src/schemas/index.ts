@@ -3,5 +3,6 @@ export type { Checked, Mistake } from './validate';
 export { check } from './validate';
 export { build, buildFile, planDraft } from './build';
 export { partModel } from './partModel';
+export { newPart, newPartNote, newStock, sentStock, stockMove, wantedModels } from './stores';
 export { sentRecords } from './record';
 export { firstLead, newCustomer, newJob, newPerson, newQuad, permitRequest, sentPlanChanges, signIn } from './people';

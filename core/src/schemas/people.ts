@@ -15,9 +15,13 @@ export const newCustomer = Joi.object({ id, name, contact: text });
 export const newQuad = Joi.object({ id, customerId: id, name });
 const date = Joi.string().pattern(/^\d{4}-\d\d-\d\d$/, 'date').allow(null);
 
+export const intake = Joi.object({
+  wants: text, valueMinor: Joi.number().integer().min(0).max(1e12), pack: key.allow(null), propeller: key.allow(null), extras: Joi.array().items(key).max(20),
+});
+
 export const newJob = Joi.object({
   id, quadId: id, kind: Joi.string().valid('new', 'conversion', 'repair', 'refit'), title: name, dueOn: date,
-  bench: Joi.number().integer().min(1).max(99),
+  bench: Joi.number().integer().min(1).max(99), intake,
   plan: Joi.alternatives().conditional(Joi.object({ template: Joi.exist() }).unknown(), { then: Joi.object({ template: key }), otherwise: Joi.object({ file: buildFile }) }),
 });
 

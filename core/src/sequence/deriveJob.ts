@@ -10,6 +10,7 @@ import type { Id } from '../names';
 import type { Plan } from '../plan/plan';
 import { inOrder } from '../records/effective';
 import type { QuadRecord } from '../records/records';
+import { isAct } from '../records/records';
 import type { Finding } from '../rules/finding';
 import { judge, judgeSoFar } from '../rules/judge';
 import { unpermittedPowers } from './firstPower';
@@ -46,8 +47,9 @@ export interface JobState {
 /** @throws {RangeError} If plan or log name a part model that the catalogue lacks. */
 export function deriveJob({ jobId, plan, records, catalogue }: JobInput): JobState {
   const ordered = inOrder(records);
-  const firstOfJob = ordered.findIndex(({ record }) => record.jobId === jobId);
-  const before = firstOfJob < 0 ? ordered : ordered.slice(0, firstOfJob);
+  // What was found when the quad came in belongs to where the job starts, not to its work.
+  const firstWork = ordered.findIndex(({ record }) => record.jobId === jobId && record.how === 'did' && isAct(record.body));
+  const before = firstWork < 0 ? ordered : ordered.slice(0, firstWork);
   const start = fold(before.map(({ record }) => record), catalogue);
   const log = foldLog(records, catalogue);
   const asBuilt = log.build;

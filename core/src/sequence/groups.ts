@@ -7,6 +7,7 @@ import type { PartKind } from '../catalogue/partModel';
 import type { Slot } from '../names';
 import { splitRef } from '../names';
 import type { Stretch } from './step';
+import { stretches } from './step';
 
 const stretchOf: Readonly<Record<PartKind, Stretch>> = {
   frame: 'power path', distribution: 'power path', esc: 'power path', 'single board': 'power path', regulator: 'power path', capacitor: 'power path',
@@ -17,9 +18,6 @@ const stretchOf: Readonly<Record<PartKind, Stretch>> = {
 
 /** Order of groups inside a stretch. */
 const kindOrder = Object.keys(stretchOf) as readonly PartKind[];
-
-/** Parts that others are wired to, rather than the other way round. */
-const hosts: ReadonlySet<PartKind> = new Set(['controller', 'single board', 'esc', 'distribution', 'battery lead']);
 
 /** Stretch of the part in a slot; the controller stretch for groups that are no part, such as a supplied lead. */
 export function stretchOfGroup(builds: readonly Build[], group: Slot, catalogue: Catalogue): Stretch {
@@ -34,16 +32,12 @@ export function groupRank(builds: readonly Build[], group: Slot, catalogue: Cata
   return `${String(place).padStart(2, '0')} ${group.replace(/\d+/g, (digits) => digits.padStart(4, '0'))}`;
 }
 
-/** The group of a wire: its maker's part, its supplied lead, or the part at the end that is no host. */
+/** The group of a wire: its supplied lead, or of the parts at its ends the one that is put in place last. */
 export function groupOfWire(wire: Wire, builds: readonly Build[], catalogue: Catalogue): Slot {
-  if (wire.tailOf) return splitRef(wire.tailOf).slot;
   if (wire.from === 'supplied' && wire.bundle) return wire.bundle;
-  const slots = wire.ends.flatMap((end) => (landedOn(end) ? [splitRef(landedOn(end)!).slot] : []));
-  const guest = slots.find((slot) => {
-    const kind = kindOf(builds, slot, catalogue);
-    return kind && !hosts.has(kind);
-  });
-  return guest ?? slots[0] ?? wire.id;
+  const slots = [...(wire.tailOf ? [splitRef(wire.tailOf).slot] : []), ...wire.ends.flatMap((end) => (landedOn(end) ? [splitRef(landedOn(end)!).slot] : []))];
+  const place = (slot: Slot) => `${stretches.indexOf(stretchOfGroup(builds, slot, catalogue))} ${groupRank(builds, slot, catalogue)}`;
+  return slots.reduce<Slot | null>((last, slot) => (last !== null && place(last) >= place(slot) ? last : slot), null) ?? wire.id;
 }
 
 function kindOf(builds: readonly Build[], slot: Slot, catalogue: Catalogue): PartKind | null {

@@ -1,2 +1,2 @@
--- Parameter: name. Column: value (JSON), the newest.
-SELECT value FROM setting WHERE name = :name ORDER BY version DESC LIMIT 1
+-- Parameter: name. Columns: value (JSON), version, the newest.
+SELECT value, version FROM setting WHERE name = :name ORDER BY version DESC LIMIT 1

@@ -1,5 +1,5 @@
 /** Which quad next: every open job with what it waits for and the next thing to do. */
-import type { FloorLine, JobSheet } from '@junctor/core';
+import type { FloorLine, JobSheet, XY } from '@junctor/core';
 import { deriveJob, stepWords } from '@junctor/core';
 import { Router } from 'express';
 import type { Deps } from '../http/Deps';
@@ -22,11 +22,19 @@ export function floorRoutes({ database, catalogue }: Deps): Router {
     const minutes = (list: typeof steps) => Math.ceil(list.reduce((sum, { takesS }) => sum + takesS, 0) / 60);
     return {
       jobId: job.id, quadId: job.quadId, quad: job.quad, customer: job.customer, title: job.title, bench: job.bench, dueOn: job.dueOn,
-      motors: motors.map((slot) => ({ slot, fitted: slot in asBuilt.slots })), bodyFitted: 'ESC' in asBuilt.slots || 'FC' in asBuilt.slots,
+      motors: motors.map((slot, index) => ({ slot, fitted: slot in asBuilt.slots, ...place(job, slot, index, motors.length) })), bodyFitted: 'ESC' in asBuilt.slots || 'FC' in asBuilt.slots,
       next: current && stepWords(current, words), nextMinutes: minutes(group), leftMinutes: minutes(open),
       done: steps.length - open.length, all: steps.length,
       against: findings.filter(({ severity }) => severity !== 'warn').map(({ says }) => says),
     };
+  }
+  /** From the frame where the plan has one, else on a circle of a middling quad. */
+  function place({ plan }: JobSheet, slot: string, index: number, count: number): { atMm: XY; discMm: number } {
+    const frame = Object.values(plan.target.slots).map((fitted) => catalogue.model(fitted)).find((model) => model.frame)?.frame;
+    const corner = frame?.corners.find((one) => one.index === Number(slot.replace(/\D/g, '')));
+    if (corner) return { atMm: corner.level === 'lower' ? [corner.atMm[0] * 1.08, corner.atMm[1] * 1.08] : corner.atMm, discMm: corner.discMm };
+    const angle = Math.PI / 4 + (2 * Math.PI * index) / count;
+    return { atMm: [180 * Math.cos(angle), 180 * Math.sin(angle)], discMm: 204 };
   }
   return router;
 }

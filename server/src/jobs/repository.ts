@@ -4,16 +4,18 @@ import type { Queries } from '../database/Database';
 import { fromJson, fromSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 
-interface JobRow extends Omit<JobSheet, 'plan'> {
+interface JobRow extends Omit<JobSheet, 'plan' | 'intake'> {
   plan: string;
+  intake: string | null;
   planVersion: number;
 }
 
-function toJob({ plan, planVersion, ...row }: JobRow): JobSheet {
+function toJob({ plan, planVersion, intake, ...row }: JobRow): JobSheet {
   return {
     ...row,
     openedAt: fromSqlTime(row.openedAt),
     closedAt: row.closedAt && fromSqlTime(row.closedAt),
+    intake: intake === null ? null : fromJson(intake),
     plan: planOf(row.id, plan, planVersion),
   };
 }
@@ -35,8 +37,15 @@ export async function openJobs(queries: Queries): Promise<JobSheet[]> {
   return (await queries.rows<JobRow>('jobs/listOpenJobs')).map(toJob);
 }
 
+/** Where a part model is used is found by an index, not by reading plans. */
+export async function noteModels(queries: Queries, jobId: string, { target }: Pick<PlanDraft, 'target'>): Promise<void> {
+  const used = new Set(Object.values(target.slots).map(({ model, revision }) => `${model} ${revision}`));
+  for (const one of used) await queries.write('jobs/insertJobModel', { modelId: one.split(' ')[0]!, revision: Number(one.split(' ')[1]), jobId });
+}
+
 /** Stores a plan under its version. */
 export async function savePlan(queries: Queries, plan: Plan): Promise<void> {
   const { jobId, version, ...draft } = plan;
   await queries.write('jobs/updatePlan', { id: jobId, plan: JSON.stringify(draft), planVersion: version });
+  await noteModels(queries, jobId, draft);
 }

@@ -1,5 +1,5 @@
 /** Jobs: opened from a template or a build file, read, re-planned, closed. */
-import type { Plan, PlanChange, PlanDraft } from '@junctor/core';
+import type { Intake, Plan, PlanChange, PlanDraft } from '@junctor/core';
 import { applyPlanChanges, deriveJob, openFaults } from '@junctor/core';
 import { newJob, sentPlanChanges } from '@junctor/core/schemas';
 import { Router } from 'express';
@@ -9,7 +9,7 @@ import type { Deps } from '../http/Deps';
 import { idFrom, validated } from '../http/validated';
 import { personIn } from '../session/session';
 import { recordsAfter } from '../records/repository';
-import { findJob, planOf, savePlan } from './repository';
+import { findJob, noteModels, planOf, savePlan } from './repository';
 
 interface NewJob {
   id: string;
@@ -18,6 +18,7 @@ interface NewJob {
   title: string;
   dueOn: string | null;
   bench: number;
+  intake: Intake;
   plan: { template: string } | { file: { plan: PlanDraft } };
 }
 
@@ -27,10 +28,18 @@ export function jobRoutes(deps: Deps): Router {
   router.get('/templates', (_request, response) => {
     response.json(templates.map(({ id, name }) => ({ id, name })));
   });
+  router.get('/templates/:id', (request, response) => {
+    const found = templates.find(({ id }) => id === request.params.id);
+    if (!found) throw new ApiError(404, 'template.unknown', 'No such template plan');
+    response.json(found);
+  });
   router.post('/jobs', async (request, response) => {
-    const { plan, ...job } = validated<NewJob>(newJob, request.body);
+    const { plan, intake, ...job } = validated<NewJob>(newJob, request.body);
     const draft = draftOf(deps, plan);
-    await database.write('jobs/insertJob', { ...job, plan: JSON.stringify(draft), openedAt: toSqlTime(now().toISOString()) });
+    await database.transaction(async (queries) => {
+      await queries.write('jobs/insertJob', { ...job, plan: JSON.stringify(draft), intake: JSON.stringify(intake), openedAt: toSqlTime(now().toISOString()) });
+      await noteModels(queries, job.id, draft);
+    });
     response.status(201).json(await findJob(database, job.id));
   });
   router.get('/jobs/:id', async (request, response) => {

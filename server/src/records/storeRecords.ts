@@ -4,6 +4,7 @@ import type { Catalogue } from '@junctor/core';
 import type { Queries } from '../database/Database';
 import { errnoOf, fromSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
+import { followParts } from '../parts/followParts';
 import type { Deps } from '../http/Deps';
 import type { SentRecord } from './repository';
 import { contentHash, insertRecord } from './repository';
@@ -32,6 +33,7 @@ export function storeRecords({ database, catalogue, now }: Deps, quadId: string,
       }
       await refuseStray(queries, quadId, record, index);
       seq += 1;
+      await followParts(queries, quadId, record);
       await insertOnce(queries, quadId, seq, record, arrivedAt, index);
       stored.push({ id: record.id, seq, arrivedAt });
     }

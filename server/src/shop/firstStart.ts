@@ -6,8 +6,10 @@ import { v7 } from 'uuid';
 import type { Database, Queries } from '../database/Database';
 import { fromJson, toSqlTime } from '../database/Database';
 import { StartError } from '../database/StartError';
+import { noteModels } from '../jobs/repository';
 import { insertRecord } from '../records/repository';
 import { hashSecret } from '../session/session';
+import { addLine } from '../stock/routes';
 
 export type ShopKind = 'demo' | 'empty';
 
@@ -26,7 +28,7 @@ export async function ensureShop(database: Database, catalogue: Catalogue, templ
   const meter = toolIds.find((tool) => tool.kind === 'meter')!;
   const limiter = toolIds.find((tool) => tool.kind === 'limiter')!;
   const demo = kind === 'empty' ? null : demoShop({
-    catalogue, plan: templates[0]!.plan, meter: { id: meter.id, name: meter.name, ...shippedMeter }, limiterId: limiter.id, now,
+    catalogue, templates, meter: { id: meter.id, name: meter.name, ...shippedMeter }, limiterId: limiter.id, now,
   });
   const hashes = new Map(await Promise.all((demo?.people ?? []).map(async ({ id, password }) => [id, await hashSecret(password)] as const)));
   // All or nothing: a start that is killed here begins again from an empty database.
@@ -48,11 +50,20 @@ async function insertDemo(queries: Queries, demo: DemoShop, hashes: ReadonlyMap<
   for (const { id, name, role } of demo.people) await queries.write('people/insertPerson', { id, name, role, secretHash: hashes.get(id)! });
   for (const customer of demo.customers) await queries.write('customers/insertCustomer', customer);
   for (const quad of demo.quads) await queries.write('quads/insertQuad', quad);
-  for (const { records, plan, openedAt, closedAt, id, quadId, kind, title, dueOn, bench } of demo.jobs) {
-    await queries.write('jobs/insertJob', { id, quadId, kind, title, dueOn, bench, plan: JSON.stringify(plan), openedAt: toSqlTime(openedAt) });
+  for (const { records, plan, intake, openedAt, closedAt, id, quadId, kind, title, dueOn, bench } of demo.jobs) {
+    const { target, front, links, cells, schools } = plan;
+    await queries.write('jobs/insertJob', {
+      id, quadId, kind, title, dueOn, bench, plan: JSON.stringify({ target, front, links, cells, schools }), intake: JSON.stringify(intake), openedAt: toSqlTime(openedAt),
+    });
+    await noteModels(queries, id, plan);
     for (const { quadId: stream, seq, arrivedAt, ...record } of records) await insertRecord(queries, stream, seq!, record, arrivedAt!);
     await queries.write('quads/updateLogSeq', { id: quadId, logSeq: records.length });
     if (closedAt) await queries.write('jobs/closeJob', { id, closedAt: toSqlTime(closedAt) });
+  }
+  const at = toSqlTime(now.toISOString());
+  for (const line of demo.stores.stock) await addLine(queries, line, null, at, 'stock of the demo shop');
+  for (const { model, owner, ...part } of demo.stores.parts) {
+    await queries.write('parts/insertPart', { ...part, modelId: model, ownerId: owner === 'shop' ? null : owner, fromQuadId: null, at });
   }
 }
 

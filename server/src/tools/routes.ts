@@ -1,16 +1,13 @@
-/** Meters and limiters of the shop, and the part models: what a bench screen computes with. */
+/** Meters and limiters of the shop: what a bench screen computes with. */
 import { Router } from 'express';
 import { fromJson } from '../database/Database';
 import type { Deps } from '../http/Deps';
 
-export function toolRoutes({ database, catalogue }: Deps): Router {
+export function toolRoutes({ database }: Deps): Router {
   const router = Router();
   router.get('/tools', async (_request, response) => {
     const tools = await database.rows<{ doc: string }>('tools/listTools');
     response.json(tools.map(({ doc, ...tool }) => ({ ...tool, doc: fromJson(doc) })));
-  });
-  router.get('/catalogue', (_request, response) => {
-    response.json(catalogue.models);
   });
   return router;
 }

@@ -1,7 +1,8 @@
 /** What the screens read from the server. */
-import type { Catalogue, FloorLine, JobSheet, PartModel, Plan, PlanChange } from '@junctor/core';
+import type { Build, Catalogue, FloorLine, JobSheet, Meter, PartModel, Plan, PlanChange, QuadRecord } from '@junctor/core';
 import { makeCatalogue } from '@junctor/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { request } from './client';
 import type { Customer, Quad, QuadLine, Tool } from './types';
 
@@ -39,11 +40,38 @@ export function useTools() {
   return useQuery({ queryKey: ['tools'], queryFn: () => request<Tool[]>('GET', '/tools'), staleTime: 60_000 });
 }
 
-export function useCatalogue() {
+/** The shop's meter with its card; null until the tools have come. */
+export function useMeter(): Meter | null {
+  const tools = useTools().data;
+  return useMemo(() => {
+    const meter = tools?.find(({ kind }) => kind === 'meter');
+    return meter ? { ...(meter.doc as unknown as Omit<Meter, 'id' | 'name'>), id: meter.id, name: meter.name } : null;
+  }, [tools]);
+}
+
+/** The part models that builds name, by `id@revision`: only those travel, however large the shop's catalogue is. */
+export function useModels(named: readonly string[] | undefined) {
+  const wanted = [...new Set(named)].sort();
   return useQuery({
-    queryKey: ['catalogue'], staleTime: Infinity,
-    queryFn: async (): Promise<Catalogue> => makeCatalogue(await request<PartModel[]>('GET', '/catalogue')),
+    queryKey: ['models', wanted], staleTime: Infinity, enabled: named !== undefined, placeholderData: keepPreviousData,
+    queryFn: async (): Promise<Catalogue> => makeCatalogue(await request<PartModel[]>('POST', '/catalogue/models', { wanted: wanted.map(parseModel) })),
   });
+}
+
+function parseModel(name: string) {
+  const [model, revision] = name.split('@');
+  return { model: model!, revision: Number(revision) };
+}
+
+/** Every model that a plan or a log names. */
+export function modelsNamed(target: Build | null, records: readonly QuadRecord[]): string[] {
+  const fitted = [...Object.values(target?.slots ?? {}), ...records.flatMap(({ body }) => ('do' in body && body.do === 'fit' ? [body.fitted] : []))];
+  return [...new Set(fitted.map(({ model, revision }) => `${model}@${revision}`))];
+}
+
+/** True when the catalogue has all of them. */
+export function covers(catalogue: Catalogue | undefined, named: readonly string[]): catalogue is Catalogue {
+  return catalogue !== undefined && named.every((name) => catalogue.has(parseModel(name)));
 }
 
 /** Sends something and brings the lists that it touches up to date. */

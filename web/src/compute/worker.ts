@@ -1,6 +1,6 @@
 /** Expectations are computed here, off the page. */
-import type { Build, Expectation, Meter, PartModel, Touch } from '@junctor/core';
-import { chargeAfter, compile, expectIn, makeCatalogue } from '@junctor/core';
+import type { Build, Expectation, LooseReading, Meter, PartModel, Touch } from '@junctor/core';
+import { chargeAfter, compile, expectIn, looseReadings, makeCatalogue } from '@junctor/core';
 import type { Circuit } from '@junctor/core';
 import { expose } from 'comlink';
 
@@ -22,6 +22,9 @@ function circuitOf({ models, target }: Pick<ExpectRequest, 'models' | 'target'>)
 }
 
 const compute = {
+  loose(model: PartModel, meter: Meter): LooseReading[] {
+    return looseReadings(model, meter);
+  },
   expectation({ touch, meter, chargeV, pauseS, ...build }: ExpectRequest): Expectation {
     return expectIn(circuitOf(build), touch, { meter, chargeV, pauseS });
   },

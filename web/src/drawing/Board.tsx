@@ -26,9 +26,11 @@ interface BoardProps {
   onPick?: (terminal: Terminal) => void;
   /** The wire at the pad in question, leaving the panel towards the other hand. */
   wire?: DrawnWire | null;
+  /** Names every pad, however small: for reading a board, not for working on one pad. */
+  everyLabel?: boolean;
 }
 
-export function Board({ slot, model, side, marks, rings, ghost, onPick, wire }: BoardProps) {
+export function Board({ slot, model, side, marks, rings, ghost, onPick, wire, everyLabel = false }: BoardProps) {
   const { width, height } = boardSize;
   const shown = model.terminals.filter((one) => one.sides.includes(side) && one.form !== 'tail');
   const ringed = shown.filter(({ id }) => rings.includes(id));
@@ -44,7 +46,7 @@ export function Board({ slot, model, side, marks, rings, ghost, onPick, wire }: 
       ))}
       {wire && ringed[0] && <WireRun wire={wire} terminal={ringed[0]} model={model} view={view} />}
       {shown.map((terminal) => (
-        <PadLabel key={terminal.id} terminal={terminal} model={model} view={view} strength={rings.includes(terminal.id) ? (ringed.length > 1 ? 'near' : 'ring') : near.has(terminal.id) ? 'near' : 'quiet'} />
+        <PadLabel key={terminal.id} terminal={terminal} model={model} view={view} strength={rings.includes(terminal.id) ? (ringed.length > 1 ? 'near' : 'ring') : near.has(terminal.id) ? 'near' : everyLabel ? 'small' : 'quiet'} />
       ))}
       {ringed.length === 1 && <Ring terminal={ringed[0]!} view={view} />}
       {ringed.length > 1 && <RingAround terminals={ringed} view={view} />}

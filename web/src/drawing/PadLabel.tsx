@@ -9,14 +9,14 @@ interface PadLabelProps {
   terminal: Terminal;
   model: PartModel;
   view: BoardView;
-  strength: 'ring' | 'near' | 'quiet';
+  strength: 'ring' | 'near' | 'quiet' | 'small';
 }
 
 export function PadLabel({ terminal, model, view, strength }: PadLabelProps) {
   const theme = useTheme();
   const [w, h] = sizePx(terminal, view);
   if (strength === 'quiet' && Math.max(w, h) < 20) return null;
-  const size = strength === 'ring' ? 23 : strength === 'near' ? 18 : Math.max(14, Math.min(20, Math.min(w, h) * 0.4));
+  const size = strength === 'ring' ? 23 : strength === 'near' ? 18 : strength === 'small' ? 11.5 : Math.max(14, Math.min(20, Math.min(w, h) * 0.4));
   const print = shownPrint(terminal.printed);
   const [tx, ty] = placeFor(terminal, model, view, size, strength);
   if (tx < 0 || tx > boardSize.width || ty < 0 || ty > boardSize.height) return null;
@@ -24,7 +24,7 @@ export function PadLabel({ terminal, model, view, strength }: PadLabelProps) {
   return (
     <g pointerEvents="none">
       {plate && <rect x={tx - plate.w / 2} y={ty - plate.h / 2} width={plate.w} height={plate.h} rx={4} fill={theme.ink} />}
-      <text x={tx} y={ty + size * 0.34} textAnchor="middle" fontSize={size} fontWeight={strength === 'quiet' ? 400 : 700} fill={plate ? theme.paper : theme.ink}>
+      <text x={tx} y={ty + size * 0.34} textAnchor="middle" fontSize={size} fontWeight={strength === 'quiet' || strength === 'small' ? 400 : 700} fill={plate ? theme.paper : theme.ink}>
         {print}
       </text>
     </g>
@@ -45,7 +45,7 @@ function placeFor(terminal: Terminal, model: PartModel, view: BoardView, size: n
   const [x, y] = view.toPx(terminal.atMm);
   const [w, h] = sizePx(terminal, view);
   // Outside the ring, or outside the line round a row of pads.
-  const reach = (half: number) => (strength === 'ring' ? Math.hypot(w, h) / 2 + 18 : half + (strength === 'near' ? 13 : 4));
+  const reach = (half: number) => (strength === 'ring' ? Math.hypot(w, h) / 2 + 18 : half + (strength === 'near' ? 13 : strength === 'small' ? 1 : 4));
   const wide = (terminal.printed.length * size * 0.6) / 2;
   const [inX, inY] = inwards(terminal, model, view);
   const [cx, cy] = view.toPx([0, 0]);

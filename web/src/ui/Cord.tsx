@@ -8,7 +8,7 @@ const width = 1232;
 const cordEnd = width - 10;
 const middleY = 40;
 const names: Readonly<Record<string, string>> = {
-  'power path': 'Power path', motors: 'Motors', controller: 'Controller', continuity: 'Continuity', 'first power': 'First power',
+  kit: 'Kit', 'power path': 'Power path', motors: 'Motors', controller: 'Controller', continuity: 'Continuity', 'first power': 'First power',
 };
 
 interface CordProps {
@@ -33,7 +33,7 @@ export function Cord({ steps, gates, shown }: CordProps) {
         {stretches.map((id) => {
           const last = places.filter(({ step }) => step.stretch === id).at(-1);
           const gate = gates.find((one) => one.id === id);
-          return last && gate ? <Ferrule key={id} x={last.to - 5} gate={gate} /> : null;
+          return last && gate ? <Ferrule key={id} x={last.to - 5} gate={gate} short={steps.filter((step) => step.stretch === id && step.verb === 'count' && step.done && step.against !== null).length} /> : null;
         })}
         <path d={`M${nowX - 9} 4h18l-9 12z`} fill="#7a4a00" />
         <text x={Math.min(Math.max(nowX, 70), width - 60)} y={98} textAnchor="middle" fontSize="16" fontWeight="700" fill="#7a4a00">
@@ -55,10 +55,11 @@ interface Place {
 function placed(steps: readonly Step[]): Place[] {
   const share = (id: string) => steps.filter(({ stretch }) => stretch === id).reduce((sum, { takesS }) => sum + takesS, 0);
   const total = stretches.reduce((sum, id) => sum + share(id), 0) || 1;
-  const least = 130;
-  const room = cordEnd - least * stretches.length;
+  const least = 118;
+  const present = stretches.filter((id) => share(id) > 0);
+  const room = cordEnd - least * present.length;
   let x = 0;
-  return stretches.flatMap((id) => {
+  return present.flatMap((id) => {
     const length = least + (room * share(id)) / total;
     const scale = length / (share(id) || 1);
     return steps.filter(({ stretch }) => stretch === id).map((step) => {
@@ -102,7 +103,7 @@ function Run({ from, to, done }: { from: number; to: number; done: boolean }) {
 }
 
 /** Closed once passed; an outline while it blocks; split when it blocks again. */
-function Ferrule({ x, gate }: { x: number; gate: Gate }) {
+function Ferrule({ x, gate, short }: { x: number; gate: Gate; short: number }) {
   const passed = gate.state === 'passed';
   const label = names[gate.id]!;
   const again = !passed && gate.unpassedBy !== null;
@@ -111,7 +112,7 @@ function Ferrule({ x, gate }: { x: number; gate: Gate }) {
       <rect x={x - 6} y={20} width={12} height={again ? 17 : 40} rx={2} fill={passed ? '#20262b' : '#f3efe6'} stroke="#20262b" strokeWidth="2" />
       {again && <rect x={x - 6} y={43} width={12} height={17} rx={2} fill="#f3efe6" stroke="#20262b" strokeWidth="2" />}
       <text x={x + 6} y={78} textAnchor="end" fontSize="16" fontWeight={passed ? 700 : 400} fill={passed ? '#20262b' : '#5d574d'}>
-        {label}{passed ? ' passed' : again ? ' open again' : ''}
+        {label}{short > 0 ? `, ${short} short` : passed ? ' passed' : again ? ' open again' : ''}
       </text>
     </g>
   );

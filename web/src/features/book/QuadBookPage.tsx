@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useLog } from '../../api/log';
-import { useCatalogue, useQuad } from '../../api/queries';
+import { covers, modelsNamed, useModels, useQuad } from '../../api/queries';
 import type { NamedRecord } from '../../api/types';
 import { Head } from '../../ui/Head';
 import { KeyCap } from '../../ui/Plate';
@@ -41,14 +41,15 @@ export function QuadBookPage() {
   const { quadId } = useParams();
   const quad = useQuad(quadId!);
   const records = useLog(quadId);
-  const catalogue = useCatalogue().data;
+  const named = useMemo(() => (records ? modelsNamed(null, records) : undefined), [records]);
+  const catalogue = useModels(named).data;
   const [kind, setKind] = useState(0);
   useKeys(kinds.map(({ key, label }, index) => ({ key, label, act: () => setKind(index) })));
   const book = useMemo(() => {
-    if (!records || !catalogue) return null;
+    if (!records || !named || !covers(catalogue, named)) return null;
     const folded = foldLog(records, catalogue);
     return { words: { build: fold(records, catalogue), catalogue }, open: openFaults(folded).length, ...standing(records) };
-  }, [records, catalogue]);
+  }, [records, named, catalogue]);
   if (quad.error && !quad.data) return <Notice title="This book cannot be shown">{quad.error.message}</Notice>;
   if (!quad.data || !records || !book) return <Notice title="Fetching the book">One moment.</Notice>;
   const faults = records.filter(({ id, body }) => 'saw' in body && body.saw === 'fault' && !book.gone.has(id));

@@ -15,13 +15,13 @@ const Page = styled.main`
   & > p { padding: 2px 24px 0; font-size: 20px; color: ${({ theme }) => theme.quiet}; }
 `;
 const Rail = styled.ol`
-  display: flex; flex-wrap: wrap; gap: 12px 40px; padding: 26px 24px 10px; border-top: 3px solid ${({ theme }) => theme.ink}; margin: 22px 24px 0;
-  li { width: 360px; }
-  a { text-decoration: none; display: block; border-radius: 6px; padding: 4px 8px 8px; }
+  display: flex; flex-wrap: wrap; gap: 12px 22px; padding: 26px 0 10px; border-top: 3px solid ${({ theme }) => theme.ink}; margin: 22px 24px 0;
+  li { width: 290px; }
+  a { text-decoration: none; display: block; border-radius: 6px; padding: 4px 4px 8px; }
   h2 { font-size: 23px; line-height: 28px; display: flex; gap: 10px; align-items: center; }
   p { font-size: 18px; } .next { font-weight: 700; }
 `;
-const Thread = styled.span`display: block; width: 2px; height: 92px; background: ${({ theme }) => theme.ink}; margin: -26px 0 -66px 107px;`;
+const Thread = styled.span`display: block; width: 2px; height: 92px; background: ${({ theme }) => theme.ink}; margin: -26px 0 -66px 103px;`;
 const Doors = styled.nav`
   padding: 20px 24px; display: flex; gap: 26px; font-size: 19px;
   a { display: flex; gap: 9px; align-items: center; text-decoration: none; font-weight: 700; }
@@ -35,6 +35,7 @@ export function FloorPage() {
   const doors = [
     { key: 'n', to: '/new', label: 'New job' },
     { key: 'b', to: '/quads', label: 'Quad books' },
+    { key: 's', to: '/stores', label: 'Stores' },
     ...(lead ? [{ key: 'h', to: '/people', label: 'People' }] : []),
   ];
   const keys: Answer[] = [

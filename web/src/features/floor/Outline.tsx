@@ -1,25 +1,27 @@
-/** A quad as its own outline: a cross from its motor count, inked as far as it is built. */
+/** A quad as its own outline, all to one scale from their frames, inked as far as it is built. */
 import { useTheme } from 'styled-components';
 import type { FloorLine } from '@junctor/core';
 
+/** The largest frame of the shop fits; a small one stays small. */
+const pxPerMm = 0.155;
+const [width, height] = [200, 160];
+
 export function Outline({ line }: { line: FloorLine }) {
   const theme = useTheme();
-  const count = Math.max(line.motors.length, 1);
-  const arms = line.motors.map((motor, index) => {
-    const angle = Math.PI / 4 + (2 * Math.PI * index) / count;
-    return { ...motor, x: 100 + 68 * Math.cos(angle), y: 80 - 56 * Math.sin(angle) };
-  });
+  const arms = line.motors.map(({ atMm, discMm, ...motor }) => ({ ...motor, x: width / 2 + atMm[0] * pxPerMm, y: height / 2 - atMm[1] * pxPerMm, r: (discMm / 2) * pxPerMm }));
   const inked = arms.filter(({ fitted }) => fitted).length;
+  const reach = Math.max(40, ...line.motors.map(({ atMm }) => Math.hypot(...atMm) * pxPerMm));
+  const body = Math.max(9, reach * 0.24);
   return (
-    <svg viewBox="0 0 200 160" width="200" height="160" role="img" aria-label={`${count} motors, ${inked} in place`}>
-      {arms.map(({ slot, x, y, fitted }) => (
-        <g key={slot} stroke={fitted ? theme.ink : theme.quiet} strokeWidth={fitted ? 5 : 1.5} strokeDasharray={fitted ? undefined : '5 4'} fill="none">
-          <path d={`M100 80L${x} ${y}`} />
-          <circle cx={x} cy={y} r={15} fill={fitted ? theme.ink : theme.ground} />
-          <circle cx={x} cy={y} r={27} strokeWidth={1.2} />
+    <svg viewBox={`0 0 ${width} ${height}`} width={width} height={height} role="img" aria-label={`${arms.length} motors, ${inked} in place`}>
+      {arms.map(({ slot, x, y, r, fitted }) => (
+        <g key={slot} stroke={fitted ? theme.ink : theme.quiet} strokeWidth={fitted ? 4 : 1.4} strokeDasharray={fitted ? undefined : '5 4'} fill="none">
+          <path d={`M${width / 2} ${height / 2}L${x} ${y}`} />
+          <circle cx={x} cy={y} r={Math.max(4, r * 0.36)} fill={fitted ? theme.ink : theme.ground} />
+          <circle cx={x} cy={y} r={r} strokeWidth={1.1} />
         </g>
       ))}
-      <rect x={82} y={58} width={36} height={44} rx={5} fill={line.bodyFitted ? theme.ink : theme.ground} stroke={theme.ink} strokeWidth={2} />
+      <rect x={width / 2 - body} y={height / 2 - body * 1.2} width={body * 2} height={body * 2.4} rx={4} fill={line.bodyFitted ? theme.ink : theme.ground} stroke={theme.ink} strokeWidth={2} />
     </svg>
   );
 }

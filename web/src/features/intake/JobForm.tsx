@@ -1,11 +1,19 @@
-/** What is to be done: kind, due day, bench, and where the plan comes from: a template or a build file. */
+/** What is to be done: the customer's words, the plan, how the quad comes in, and what is at risk. */
+import type { JobSheet, PlanDraft, QuadRecord } from '@junctor/core';
+import { difference, emptyBuild } from '@junctor/core';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { FormEvent, ReactNode } from 'react';
-import { newId } from '../../api/device';
+import { request } from '../../api/client';
+import { deviceId, newId } from '../../api/device';
+import { enqueue } from '../../api/outbox';
 import { useSend, useTemplates } from '../../api/queries';
-import type { JobSheet } from '@junctor/core';
+import { useSession } from '../../api/session';
+import { useModelIndex } from '../../api/stores';
 import { fieldErrors } from '../../ui/fieldErrors';
 import { ChoiceField, FormPage, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
+import type { Choice } from './AnotherPart';
+import { AnotherPart, useSwapped } from './AnotherPart';
 import { readBuildFile } from './readBuildFile';
 
 interface JobFormProps {
@@ -15,47 +23,84 @@ interface JobFormProps {
 }
 
 const kinds = [{ value: 'new', label: 'new build' }, { value: 'conversion', label: 'conversion' }, { value: 'repair', label: 'repair' }, { value: 'refit', label: 'refit' }];
+const comings = [{ value: 'parts', label: 'in parts' }, { value: 'book', label: 'as its book says' }, { value: 'wired', label: 'wired as planned' }];
+const sources = [{ value: 'template', label: 'a template' }, { value: 'file', label: 'a build file' }];
 
 export function JobForm({ head, quad, onDone }: JobFormProps) {
   const templates = useTemplates();
+  const index = useModelIndex().data ?? [];
+  const person = useSession().data;
   const [fromFile, setFromFile] = useState(false);
-  const [fileProblem, setFileProblem] = useState<string | null>(null);
+  const [template, setTemplate] = useState<string | null>(null);
+  const [choices, setChoices] = useState<readonly Choice[]>([]);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [lostSeen, setLostSeen] = useState(false);
   const send = useSend<object, JobSheet>(() => '/jobs', ['floor', 'quads', 'quad']);
   const errors = fieldErrors(send.error);
+  const chosen = template ?? templates.data?.[0]?.id ?? null;
+  const draft = useQuery({ queryKey: ['template', chosen], enabled: chosen !== null && !fromFile, staleTime: Infinity, queryFn: () => request<{ plan: PlanDraft }>('GET', `/templates/${chosen}`) });
+  const swapped = useSwapped(draft.data?.plan ?? null, choices);
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
     const text = (name: string) => String(data.get(name) ?? '').trim();
-    setFileProblem(null);
-    let plan: object = { template: text('template') };
-    if (text('source') === 'file') {
+    setProblem(null);
+    let plan: object = { template: chosen };
+    if (fromFile) {
       const read = await readBuildFile(data.get('file') as File);
-      if (!read.ok) {
-        setFileProblem(read.problem);
-        return;
-      }
+      if (!read.ok) return setProblem(read.problem);
       plan = { file: read.file };
+    } else if (choices.length > 0) {
+      if (!swapped) return setProblem('The part models are still coming');
+      if (swapped.lost.length > 0 && !lostSeen) {
+        setLostSeen(true);
+        return setProblem(`Has no pad any more: ${swapped.lost.join('; ')}. Press again to open the job all the same.`);
+      }
+      plan = { file: { format: 'junctor-build', version: 1, name: text('title') || 'build', plan: swapped.plan } };
     }
-    const job = { id: newId(), quadId: quad.id, kind: text('kind'), title: text('title'), dueOn: text('dueOn') || null, bench: Number(text('bench')), plan };
-    send.mutate(job, { onSuccess: ({ id }) => onDone(id) });
+    const value = Math.round(Number(text('value').replace(',', '.') || 0) * 100);
+    const intake = { wants: text('wants'), valueMinor: Number.isFinite(value) ? value : -1, pack: text('pack') || null, propeller: text('propeller') || null, extras: [] };
+    const job = { id: newId(), quadId: quad.id, kind: text('kind'), title: text('title'), dueOn: text('dueOn') || null, bench: Number(text('bench')), intake, plan };
+    const coming = text('coming');
+    send.mutate(job, { onSuccess: (made) => {
+      if (coming === 'wired' && person) foundAsPlanned(made, person.personId);
+      onDone(made.id);
+    } });
   };
-  const sources = [{ value: 'template', label: 'a template' }, { value: 'file', label: 'a build file' }];
+  const ofKind = (kind: string) => [{ value: '', label: 'not said' }, ...index.filter((one) => one.kind === kind && !one.retired).map(({ id, name }) => ({ value: id, label: name }))];
   return (
     <FormPage title={`What is to be done to ${quad.name}?`} head={head} onSubmit={(event) => void submit(event)}>
       <WordsField name="title" label="In a few words" defaultValue="new build" autoFocus error={errors.of('title')} />
+      <WordsField name="wants" label="What the customer wants, in the customer’s words" error={errors.of('intake.wants')} />
       <ChoiceField name="kind" label="Kind of job" options={kinds} />
+      <ChoiceField name="coming" label="The quad comes in" options={comings} />
       <WordsField name="dueOn" label="Due day, may stay empty" type="date" error={errors.of('dueOn')} />
-      <NumberTextField name="bench" label="Bench" defaultValue="1" error={errors.of('bench')} />
+      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}>
+        <NumberTextField name="bench" label="Bench" defaultValue="1" error={errors.of('bench')} /><NumberTextField name="value" label="Worth of craft and load, in money" error={errors.of('intake.valueMinor')} />
+      </div>
       <ChoiceField name="source" label="The plan comes from" options={sources} onChange={(value) => setFromFile(value === 'file')} />
       {fromFile ? (
         <label style={{ display: 'grid', gap: 4, fontWeight: 700 }}>Build file
           <input type="file" name="file" accept="application/json,.json" style={{ fontWeight: 400 }} />
         </label>
       ) : (
-        <ChoiceField key={String(templates.isSuccess)} name="template" label="Template" options={(templates.data ?? []).map(({ id, name }) => ({ value: id, label: name }))} />
+        <>
+          <ChoiceField key={String(templates.isSuccess)} name="template" label="Template" options={(templates.data ?? []).map(({ id, name }) => ({ value: id, label: name }))} onChange={(id) => { setTemplate(id); setChoices([]); }} />
+          {draft.data && <AnotherPart plan={draft.data.plan} onChoose={(choice, slot) => { setLostSeen(false); setChoices([...choices.filter((one) => one.slot !== slot), ...(choice ? [choice] : [])]); }} />}
+        </>
       )}
-      <FormProblem message={fileProblem ?? errors.rest(['title', 'dueOn', 'bench'])} />
+      <ChoiceField key={`pack${index.length}`} name="pack" label="Pack it flies with" options={ofKind('pack')} />
+      <ChoiceField key={`prop${index.length}`} name="propeller" label="Propellers" options={ofKind('propeller')} />
+      <FormProblem message={problem ?? errors.rest(['title', 'dueOn', 'bench'])} />
       <SubmitButton>Open the job</SubmitButton>
     </FormPage>
   );
+}
+
+/** What is there already, recorded as found: no joint of it counts as made here. */
+function foundAsPlanned({ id, quadId, plan }: JobSheet, personId: string): void {
+  const doneAt = new Date().toISOString();
+  const acts = difference(emptyBuild, plan.target).flatMap(({ effect }) => [...effect]);
+  const records = acts.map((body): QuadRecord => ({ id: newId(), quadId, seq: null, jobId: id, step: null, personId, deviceId: deviceId(), shownAt: null, doneAt, arrivedAt: null, basisSeq: 0, planVersion: 1, how: 'found', body }));
+  for (let from = 0; from < records.length; from += 100) enqueue(quadId, personId, records.slice(from, from + 100));
 }

@@ -18,5 +18,5 @@ export function NewJobPage() {
   const head = <Head title={['new job', customer?.name, quad?.name].filter(Boolean).join(', ')} />;
   if (!customer) return <CustomerForm head={head} onDone={setCustomer} />;
   if (!quad) return <QuadForm head={head} customer={customer} onDone={setQuad} />;
-  return <JobForm head={head} quad={quad} onDone={(jobId) => void navigate(`/jobs/${jobId}`)} />;
+  return <JobForm head={head} quad={quad} onDone={(jobId) => void navigate(`/jobs/${jobId}/intake`)} />;
 }

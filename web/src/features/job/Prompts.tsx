@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import type { Answer } from '../../ui/Answers';
 
 export type Prompt<Id extends string> =
-  | { id: Id; asks: string; hint: string; choices: readonly { value: string; label: string }[] }
+  | { id: Id; asks: string; hint: string; choices: readonly { value: string; label: string }[]; /** Key of the first choice. */ from?: 0 }
   | { id: Id; asks: string; hint: string; unit: string };
 
 export interface PromptState<Id extends string> {
@@ -43,7 +43,7 @@ export function usePrompts<Id extends string>(prompts: readonly Prompt<Id>[], fi
     setTyped((before) => (before + key).slice(0, 8));
   } }));
   const answers: Answer[] = 'choices' in prompt
-    ? prompt.choices.map(({ value, label }, at) => ({ key: String(at + 1), label, act: () => give(value) }))
+    ? prompt.choices.map(({ value, label }, at) => ({ key: String(at + (prompt.from ?? 1)), label, act: () => give(value) }))
     : [...digits, { key: 'Backspace', label: 'Delete', hidden: true, act: () => setTyped(typed.slice(0, -1)) }, { key: 'Enter', label: typed ? `${typed} ${prompt.unit}` : `… ${prompt.unit}`, main: true, act: enter }];
   return { prompt, index, given, typed, problem, answers };
 }

@@ -1,5 +1,6 @@
 /** The current step, by what kind of work it is. */
 import { splitJoint } from '@junctor/core';
+import { CountView } from './CountView';
 import { DoneView } from './DoneView';
 import { FreeView } from './FreeView';
 import { LandView } from './LandView';
@@ -9,8 +10,10 @@ import { PackView } from './PackView';
 import { PermitView } from './PermitView';
 import { PowerView } from './PowerView';
 import { ProveView } from './ProveView';
+import { SignView } from './SignView';
 import { TouchView } from './TouchView';
 import type { Bench } from './useBench';
+import { WeighView } from './WeighView';
 import { WorkView } from './WorkView';
 
 export function StepView({ bench, setMode }: { bench: Bench; setMode: SetMode }) {
@@ -24,6 +27,12 @@ export function StepView({ bench, setMode }: { bench: Bench; setMode: SetMode })
       return planned(bench, step.subject) ? <FreeView key={step.id} {...props} step={step} /> : <WorkView key={step.id} {...props} step={step} />;
     case 'look':
       return <LookView key={step.id} {...props} step={step} />;
+    case 'count':
+      return <CountView key={step.id} {...props} step={step} line={step.line} />;
+    case 'weigh':
+      return <WeighView key={step.id} {...props} step={step} />;
+    case 'sign':
+      return <SignView key={step.id} {...props} step={step} />;
     case 'prove':
       return <ProveView key={step.id} {...props} step={step} />;
     case 'touch':

@@ -3,7 +3,7 @@ import type { Step } from '@junctor/core';
 import { landedOn, modelIn, splitJoint, stepWords } from '@junctor/core';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
-import { commonAnswers, whyAnswer } from './commonAnswers';
+import { commonAnswers, notNow, whyAnswer, withParts } from './commonAnswers';
 import { FindingsLine } from './FindingsLine';
 import { handsFor } from './hands';
 import { JobFrame } from './JobFrame';
@@ -16,7 +16,8 @@ export function WorkView({ bench, step, setMode }: { bench: Bench; step: Step; s
   const answers: Answer[] = [
     ...commonAnswers(bench, setMode),
     whyAnswer(setMode),
-    { key: 'Enter', label: mainLabel(step), main: true, act: () => bench.record(step.verb === 'say' ? [{ saw: 'caution', id: step.subject }] : 'effect' in step ? step.effect : [], step.id) },
+    { key: 'Enter', label: mainLabel(step), main: true, act: () => bench.record(step.verb === 'say' ? [{ saw: 'caution', id: step.subject }] : 'effect' in step ? withParts(bench, step.effect) : [], step.id) },
+    ...(step.verb === 'say' && step.stretch === 'kit' ? [notNow(bench, step)] : []),
   ];
   return (
     <JobFrame
@@ -53,7 +54,7 @@ function mainLabel(step: Step): string {
     case 'redo':
       return 'Reworked';
     case 'say':
-      return step.subject === 'hot iron' ? 'Understood' : 'Done';
+      return step.subject === 'hot iron' ? 'Understood' : step.subject.startsWith('set up ') ? 'Set up' : 'Done';
     case 'take':
       return `${step.subject} is off`;
     default:
@@ -72,7 +73,7 @@ function hint(step: Step): string {
     case 'redo':
       return 'Fresh flux, tip clean, short and hot. Let it set without moving.';
     case 'say':
-      return step.subject === 'hot iron' ? 'Iron at 400 °C. Lithium packs stay away from the iron; fire plan known.' : 'Limited power comes next. One line at a time.';
+      return step.subject === 'hot iron' ? 'Iron at 400 °C. Lithium packs stay away from the iron; fire plan known.' : step.stretch === 'kit' ? 'On a header, before any solder: once it is in the quad this costs an hour.' : 'Limited power comes next. One line at a time.';
     default:
       return '';
   }

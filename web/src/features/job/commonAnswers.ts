@@ -1,5 +1,6 @@
 /** Answers that keep their place on every bench screen. */
-import { stretches } from '@junctor/core';
+import type { Act, Step } from '@junctor/core';
+import { notesOf, stretches } from '@junctor/core';
 import type { Answer } from '../../ui/Answers';
 import type { SetMode } from './mode';
 import type { Bench } from './useBench';
@@ -29,4 +30,21 @@ export function ferrule(bench: Bench, index: number, direction: 1 | -1): number 
   const stretch = stretches.indexOf(steps[Math.min(index, steps.length - 1)]!.stretch);
   const wanted = stretches[Math.max(0, Math.min(stretches.length - 1, stretch + direction))];
   return steps.findIndex((step) => step.stretch === wanted);
+}
+
+/** Puts off what may wait: said in the log, never forgotten. */
+export function notNow(bench: Bench, step: Step): Answer {
+  return { key: '6', label: 'Not now', act: () => bench.record([{ saw: 'skip', step: step.id, reason: 'put off at the table' }], step.id) };
+}
+
+/** Acts that put parts in place, with the physical part that was counted onto the table for the slot. */
+export function withParts({ state: { steps, log } }: Bench, effect: readonly Act[]): readonly Act[] {
+  return effect.map((act) => {
+    if (act.do !== 'fit') return act;
+    const line = steps.find((step) => step.verb === 'count' && step.line.slots.includes(act.slot) && step.line.kind === 'part');
+    if (line?.verb !== 'count') return act;
+    const counted = notesOf(log, 'kit').filter(({ record }) => record.body.line === line.subject).at(-1)?.record.body.parts ?? [];
+    const part = counted[line.line.slots.indexOf(act.slot)] ?? null;
+    return { ...act, fitted: { ...act.fitted, part } };
+  });
 }

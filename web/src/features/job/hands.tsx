@@ -18,10 +18,8 @@ export interface HandOptions {
   onPick?: (ref: TerminalRef) => void;
 }
 
-const boards = new Set(['controller', 'esc', 'receiver', 'battery lead']);
-
 function isBoard(model: PartModel | null): model is PartModel {
-  return model !== null && boards.has(model.kind);
+  return model !== null && model.terminals.some(({ form }) => form !== 'tail' && form !== 'metal');
 }
 
 /** Left and right for a step of any kind. */
@@ -42,6 +40,8 @@ export function handsFor(bench: Bench, step: Step, options: HandOptions = {}): {
     case 'lead':
       return { left: bundleHand(bench, step.subject, 0), right: bundleHand(bench, step.subject, 1) };
     case 'fit':
+    case 'weigh':
+    case 'sign':
       return { left: partHand(bench, step.subject, []), right: leadsHand(bench, step.subject, null) };
     case 'touch': {
       const { black, red } = step.listed.touch;
@@ -111,6 +111,11 @@ function plugHands(bench: Bench, plug: string): { left: Hand; right: Hand } {
   const connector = modelIn(build, slot, bench.catalogue)?.connectors.find(({ id }) => id === connectorId);
   const mate = Object.values(build.mates).find(({ a }) => 'slot' in a && a.slot === slot && a.connector === connectorId);
   const housing = mate && 'housing' in mate.b ? mate.b.housing : null;
+  if (mate && 'slot' in mate.b) {
+    const { slot: other, connector: otherId } = mate.b;
+    const pins = modelIn(build, other, bench.catalogue)?.connectors.find(({ id }) => id === otherId)?.pins ?? [];
+    return { left: boardHand(bench, slot, connector?.pins ?? [], {}), right: boardHand(bench, other, pins, {}) };
+  }
   const wires = Object.values(build.wires).filter(({ ends }) => ends.some(({ at }) => at.on === 'cavity' && at.housing === housing));
   const rows = wires.map((wire): LeadRow => {
     const at = wire.ends.map((end) => end.at).find((one) => one.on === 'cavity' && one.housing === housing);

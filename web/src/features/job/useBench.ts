@@ -5,7 +5,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import { deviceId, newId } from '../../api/device';
 import { useLog } from '../../api/log';
 import { enqueue } from '../../api/outbox';
-import { useCatalogue, useJob, useTools } from '../../api/queries';
+import { covers, modelsNamed, useJob, useMeter, useModels, useTools } from '../../api/queries';
 import { useSession } from '../../api/session';
 import type { NamedRecord, Person, Tool } from '../../api/types';
 
@@ -19,42 +19,46 @@ export interface Bench {
   limiters: readonly Tool[];
   /** Keeps one or more things at once, as done at this step. */
   record: (bodies: readonly (Act | Note)[], step: StepId | null, replaces?: string) => void;
+  /** The same for several steps at once. */
+  recordEach: (list: readonly { body: Act | Note; step: StepId | null }[], replaces?: string) => void;
 }
 
 export type BenchLoad = { is: 'loading' } | { is: 'failed'; why: string } | { is: 'ready'; bench: Bench };
 
 export function useBench(jobId: string): BenchLoad {
   const job = useJob(jobId);
-  const catalogue = useCatalogue();
   const tools = useTools();
   const person = useSession().data;
   const records = useLog(job.data?.quadId);
   const plan = job.data?.plan;
+  const named = useMemo(() => (plan && records ? modelsNamed(plan.target, records) : undefined), [plan, records]);
+  const catalogue = useModels(named);
   const state = useMemo(
-    () => (plan && records && catalogue.data ? deriveJob({ jobId, plan, records, catalogue: catalogue.data }) : null),
-    [jobId, plan, records, catalogue.data],
+    () => (plan && records && named && covers(catalogue.data, named) ? deriveJob({ jobId, plan, records, catalogue: catalogue.data }) : null),
+    [jobId, plan, records, named, catalogue.data],
   );
   const shownAt = useShownAt(state?.current ?? null);
   const failed = [job, catalogue, tools].find(({ error, data }) => error && !data);
   if (failed?.error) return { is: 'failed', why: failed.error.message };
-  const meter = tools.data?.find(({ kind }) => kind === 'meter');
+  const meter = useMeter();
   if (!job.data || !person || !records || !catalogue.data || !tools.data || !state || !meter) return { is: 'loading' };
   const { data } = job;
 
-  const record: Bench['record'] = (bodies, step, replaces) => {
+  const recordEach: Bench['recordEach'] = (list, replaces) => {
     const doneAt = new Date().toISOString();
-    const made = bodies.map((body): QuadRecord => ({
+    const made = list.map(({ body, step }): QuadRecord => ({
       id: newId(), quadId: data.quadId, seq: null, jobId, step, personId: person.personId, deviceId: deviceId(),
       shownAt: step && step === state.current?.id ? shownAt.current : null, doneAt, arrivedAt: null, basisSeq: state.lastSeq,
       planVersion: data.plan.version, how: 'did', body, ...(replaces ? { replaces } : {}),
     }));
     enqueue(data.quadId, person.personId, made);
   };
+  const record: Bench['record'] = (bodies, step, replaces) => recordEach(bodies.map((body) => ({ body, step })), replaces);
   return {
     is: 'ready',
     bench: {
-      job: data, person, records, catalogue: catalogue.data, state, record,
-      meter: { ...(meter.doc as unknown as Omit<Meter, 'id' | 'name'>), id: meter.id, name: meter.name },
+      job: data, person, records, catalogue: catalogue.data, state, record, recordEach,
+      meter,
       limiters: tools.data.filter(({ kind }) => kind === 'limiter'),
     },
   };

@@ -1,0 +1,37 @@
+/** What the stores' screens read and send. */
+import type { ModelIndexLine, PartLine, PartModel, StockLine } from '@junctor/core';
+import { useQuery } from '@tanstack/react-query';
+import { request } from './client';
+
+export interface ModelSheet {
+  revisions: readonly PartModel[];
+  retired: boolean;
+  usedIn: readonly { jobId: string; quadId: string; quad: string; title: string; revision: number; closedAt: string | null }[];
+}
+
+export interface PartNote {
+  id: string;
+  person: string;
+  at: string;
+  body: { is: 'condition'; condition: string; why: string } | { is: 'firmware'; firmware: string } | { is: 'weight'; grams: number } | { is: 'signature'; readings: readonly { verdict: string }[] };
+}
+
+export function useModelIndex() {
+  return useQuery({ queryKey: ['model index'], queryFn: () => request<ModelIndexLine[]>('GET', '/catalogue/index'), staleTime: 30_000 });
+}
+
+export function useModelSheet(id: string) {
+  return useQuery({ queryKey: ['model sheet', id], queryFn: () => request<ModelSheet>('GET', `/catalogue/models/${encodeURIComponent(id)}`) });
+}
+
+export function useStock() {
+  return useQuery({ queryKey: ['stock'], queryFn: () => request<StockLine[]>('GET', '/stock') });
+}
+
+export function useParts(typed: string, model: string | null = null) {
+  return useQuery({ queryKey: ['parts', typed, model], queryFn: () => request<PartLine[]>('GET', `/parts?q=${encodeURIComponent(typed)}${model ? `&model=${encodeURIComponent(model)}` : ''}`) });
+}
+
+export function usePart(id: string) {
+  return useQuery({ queryKey: ['parts', 'one', id], queryFn: () => request<PartLine & { notes: readonly PartNote[] }>('GET', `/parts/${id}`) });
+}

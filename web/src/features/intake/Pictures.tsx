@@ -1,0 +1,31 @@
+/** Pictures of the quad as it came in: scaled here, kept in the shop. */
+import { notesOf } from '@junctor/core';
+import { useState } from 'react';
+import { newId } from '../../api/device';
+import type { Bench } from '../job/useBench';
+import { scaledPicture, sendPicture } from './picture';
+
+export function Pictures({ bench }: { bench: Bench }) {
+  const [problem, setProblem] = useState<string | null>(null);
+  const pictures = notesOf(bench.state.log, 'picture').filter(({ record }) => record.body.of === 'intake');
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    setProblem(null);
+    const bytes = await scaledPicture(file);
+    if (!bytes) return setProblem('This file is no picture');
+    const id = newId();
+    const refused = await sendPicture(id, bytes);
+    if (refused) return setProblem(refused);
+    bench.record([{ saw: 'picture', of: 'intake', blob: id }], null);
+  };
+  return (
+    <>
+      <h2>Pictures</h2>
+      <label style={{ display: 'grid', gap: 4, fontWeight: 700, fontSize: 18 }}>As it came in
+        <input type="file" accept="image/*" style={{ fontWeight: 400 }} onChange={(event) => void take(event.target.files?.[0])} />
+      </label>
+      {problem && <p role="alert" style={{ fontWeight: 700 }}>▲ {problem}</p>}
+      <p style={{ display: 'flex', gap: 8, paddingTop: 8 }}>{pictures.map(({ record }) => <img key={record.id} src={`/api/pictures/${record.body.blob}`} alt={`as it came in, ${new Date(record.doneAt).toLocaleDateString('en-GB')}`} style={{ height: 110 }} />)}</p>
+    </>
+  );
+}

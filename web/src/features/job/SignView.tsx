@@ -1,0 +1,67 @@
+/** The signature of a loose part: a few touches, each answered as heard, kept together. */
+import type { LooseReading, Note, PartModel, Step } from '@junctor/core';
+import { judgeLoose, modelIn, stepWords } from '@junctor/core';
+import { useEffect, useState } from 'react';
+import { compute } from '../../compute/compute';
+import { Board } from '../../drawing/Board';
+import { Fact } from '../../ui/Frame';
+import { Notice } from '../../ui/Notice';
+import { commonAnswers, notNow } from './commonAnswers';
+import { JobFrame } from './JobFrame';
+import { word as lengthWord } from './lengthWord';
+import type { SetMode } from './mode';
+import type { Prompt } from './Prompts';
+import { PromptList, Typed, usePrompts } from './Prompts';
+import type { Bench } from './useBench';
+
+type SignStep = Step & { verb: 'weigh' | 'sign' };
+
+export function SignView({ bench, step, setMode }: { bench: Bench; step: SignStep; setMode: SetMode }) {
+  const model = modelIn(bench.state.words.build, step.subject, bench.catalogue)!;
+  const { meter } = bench;
+  const [readings, setReadings] = useState<readonly LooseReading[] | null>(null);
+  useEffect(() => {
+    void compute().loose(model, meter).then((found) => setReadings(found));
+  }, [model, meter]);
+  if (!readings) return <Notice title="Computing the signature">One moment.</Notice>;
+  return <Asked bench={bench} step={step} setMode={setMode} model={model} readings={readings} />;
+}
+
+const tones = (['none', 'chirp', 'about a second', 'many seconds', 'does not stop'] as const).map((value) => ({ value, label: lengthWord(value) }));
+
+function Asked({ bench, step, setMode, model, readings }: { bench: Bench; step: SignStep; setMode: SetMode; model: PartModel; readings: readonly LooseReading[] }) {
+  const prompts = readings.map(({ mode, black, red, why }, index): Prompt<string> => {
+    const asks = `Black on ${black.printed}, red on ${red.printed}`;
+    return mode === 'tone' ? { id: String(index), asks, hint: `Tone: ${why}.`, choices: tones, from: 0 } : { id: String(index), asks, hint: `${mode === 'ohms' ? 'Ohms' : 'Diode'}: ${why}. Hold until it settles.`, unit: mode === 'ohms' ? 'Ω' : 'V' };
+  });
+  const state = usePrompts(prompts, (given) => bench.record([signatureOf(step.subject, readings, given)], step.id));
+  const now = readings[state.index]!;
+  const common = commonAnswers(bench, setMode).filter(({ key }) => key === '*');
+  const expected = now.expected.band ? bandWords(now.expected.band, now.mode) : now.expected.passes.map(lengthWord).join(' or ');
+  return (
+    <JobFrame
+      bench={bench} shown={step} answers={[...common, { ...notNow(bench, step), key: 'n' }, ...state.answers]} sentence={<><strong>{state.prompt.asks}</strong>, loose part</>}
+      under={state.problem ?? state.prompt.hint}
+      left={{ title: stepWords(step, bench.state.words), note: model.name, body: <Board slot={step.subject} model={model} side={now.red.sides[0]!} marks={new Map()} rings={[now.black.id, now.red.id]} /> }}
+      crossing={<><Fact><dt>{now.mode}</dt><dd className="long">{now.why}</dd></Fact><Fact><dt>a typical part</dt><dd className="long" data-testid="expected">{expected}</dd></Fact></>}
+      right={'unit' in state.prompt ? { title: 'what the meter shows', note: 'type it, then Enter', body: <Typed state={state} /> } : { title: 'its signature', note: `${readings.length} touches`, body: <PromptList prompts={prompts.slice(Math.max(0, state.index - 3), state.index + 6)} state={{ ...state, index: Math.min(3, state.index) }} /> }}
+    />
+  );
+}
+
+function bandWords([low, high]: readonly [number, number], mode: string): string {
+  if (mode === 'diode') return `about ${((low + high) / 2).toFixed(2)} V`;
+  const ohms = (low + high) / 2;
+  return ohms >= 1e6 ? 'more than 1 MΩ' : ohms >= 1000 ? `about ${(ohms / 1000).toFixed(1)} kΩ` : `about ${ohms.toFixed(0)} Ω`;
+}
+
+function signatureOf(slot: string, readings: readonly LooseReading[], given: Readonly<Record<string, string>>): Note {
+  return {
+    saw: 'signature', slot, part: null,
+    readings: readings.map((reading, index) => {
+      const { black, red, mode, expected } = reading;
+      const heard = mode === 'tone' ? { length: given[String(index)] as (typeof tones)[number]['value'], value: null } : { length: null, value: Number(given[String(index)]) };
+      return { black: black.id, red: red.id, mode, ...heard, passes: expected.passes, band: expected.band, verdict: judgeLoose(reading, heard) };
+    }),
+  };
+}

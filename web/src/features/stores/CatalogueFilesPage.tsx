@@ -1,0 +1,55 @@
+/** Catalogue files in and out: taken whole or refused whole, with the place of every fault. */
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useSession } from '../../api/session';
+import { FormProblem } from '../../ui/form';
+import { Lines, Sheet } from '../../ui/Sheet';
+import { parseJson } from '../intake/readBuildFile';
+import type { ImportFault } from './importFile';
+import { importText, largestBytes } from './importFile';
+
+type State = { is: 'waiting' } | { is: 'working'; done: number; of: number } | { is: 'taken'; says: string } | { is: 'refused'; says: string; faults: readonly ImportFault[] };
+
+export function CatalogueFilesPage() {
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const lead = useSession().data?.role === 'lead';
+  const [state, setState] = useState<State>({ is: 'waiting' });
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    if (file.size > largestBytes) return setState({ is: 'refused', says: `The file has ${Math.round(file.size / 1048576)} MB; at most ${largestBytes / 1048576} MB are taken. Nothing was sent.`, faults: [] });
+    setState({ is: 'working', done: 0, of: 0 });
+    const text = await file.text();
+    const parsed = parseJson(text);
+    if (!parsed.ok) return setState({ is: 'refused', says: parsed.problem, faults: [] });
+    const result = await importText(text, (done, of) => setState({ is: 'working', done, of }));
+    if (!result.ok) return setState({ is: 'refused', says: result.says, faults: result.faults });
+    await client.invalidateQueries({ queryKey: ['model index'] });
+    setState({ is: 'taken', says: `${result.added} part models added${result.known > 0 ? `, ${result.known} were here already` : ''}` });
+  };
+  return (
+    <Sheet
+      place="stores, catalogue files" title="Part models as files" go={(to) => void navigate(to)}
+      doors={[{ key: 'l', label: 'All part models', to: '/stores' }, { key: 'e', label: 'Export everything', act: () => window.location.assign('/api/catalogue/export') }, { key: 'j', label: 'The JSON Schema', act: () => window.location.assign('/api/catalogue/schema') }]}
+      note="One JSON file with any number of models. A change of a model comes as its next revision."
+    >
+      <section>
+        <h2>Take a file in</h2>
+        {lead ? (
+          <label style={{ display: 'grid', gap: 4, fontWeight: 700, fontSize: 18 }}>Catalogue file
+            <input type="file" accept="application/json,.json" style={{ fontWeight: 400 }} onChange={(event) => void take(event.target.files?.[0])} />
+          </label>
+        ) : <p>A lead takes files in.</p>}
+        {state.is === 'working' && <p role="status" style={{ fontSize: 20 }}>{state.of === 0 ? 'Reading the file' : `Checked ${state.done} of ${state.of}`} <progress value={state.done} max={state.of || 1} aria-label="checked" /></p>}
+        {state.is === 'taken' && <p role="status" style={{ fontSize: 20, fontWeight: 700 }}>{state.says}</p>}
+        {state.is === 'refused' && (
+          <>
+            <FormProblem message={state.says} />
+            <Lines aria-label="Faults">{state.faults.map(({ path, message }, index) => <li key={index} style={{ gridTemplateColumns: '360px 1fr' }}><span>{path}</span><span>{message}</span></li>)}</Lines>
+          </>
+        )}
+      </section>
+    </Sheet>
+  );
+}

@@ -1,0 +1,34 @@
+/** What a meter must read on the loose part, computed off the page. */
+import type { LooseReading, Meter, PartModel } from '@junctor/core';
+import { useEffect, useState } from 'react';
+import { compute } from '../../compute/compute';
+import { Lines } from '../../ui/Sheet';
+import { numberWords } from './numbersOf';
+
+export function LooseTable({ model, meter }: { model: PartModel; meter: Meter }) {
+  const [readings, setReadings] = useState<readonly LooseReading[] | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void compute().loose(model, meter).then((found) => !gone && setReadings(found));
+    return () => {
+      gone = true;
+    };
+  }, [model, meter]);
+  if (!readings) return <p role="status">Computing the signature.</p>;
+  if (readings.length === 0) return <p>Nothing on it can be measured loose.</p>;
+  return (
+    <Lines aria-label="Signature">
+      {readings.map(({ black, red, mode, why, expected }) => (
+        <li key={`${black.id}${red.id}${mode}`} style={{ gridTemplateColumns: '150px 70px 1fr' }}>
+          <span>{black.printed} to {red.printed}</span><span className="quiet">{mode}</span>
+          <span>{expected.from === 'none' ? 'not known: record only' : expected.band ? bandWords(expected.band, mode) : expected.passes.map((one) => (one === 'none' ? 'silent' : one)).join(' or ')} <span className="quiet">{why}</span></span>
+        </li>
+      ))}
+    </Lines>
+  );
+}
+
+function bandWords([low, high]: readonly [number, number], mode: string): string {
+  if (mode === 'diode') return `${low.toFixed(2)} to ${high.toFixed(2)} V`;
+  return low > 5e6 ? 'open' : `${numberWords(low)} to ${numberWords(high)}Ω`;
+}

@@ -1,0 +1,90 @@
+/** One part model: both sides, what is joined inside, what a meter reads on the loose part, how sure each number is. */
+import type { PartModel } from '@junctor/core';
+import { compareModels } from '@junctor/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useMeter, useSend } from '../../api/queries';
+import { useSession } from '../../api/session';
+import { useModelSheet } from '../../api/stores';
+import { Board } from '../../drawing/Board';
+import { Notice } from '../../ui/Notice';
+import type { Door } from '../../ui/Sheet';
+import { Columns, Lines, Sheet } from '../../ui/Sheet';
+import { LooseTable } from './LooseTable';
+import { NumbersTable } from './NumbersTable';
+
+export function ModelPage() {
+  const { modelId } = useParams();
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const sheet = useModelSheet(modelId!);
+  const meter = useMeter();
+  const lead = useSession().data?.role === 'lead';
+  const retire = useSend<{ id: string; retired: boolean }>(() => '/catalogue/retire', ['model index', 'model sheet']);
+  const [revision, setRevision] = useState<number | null>(null);
+  if (sheet.error && !sheet.data) return <Notice title="This part model cannot be shown">{sheet.error.message}</Notice>;
+  if (!sheet.data) return <Notice title="Fetching the part model">One moment.</Notice>;
+  const { revisions, retired, usedIn } = sheet.data;
+  const model = revisions.find((one) => one.revision === revision) ?? revisions.at(-1)!;
+  const before = revisions.find((one) => one.revision === model.revision - 1);
+  const doors: Door[] = [
+    { key: 'l', label: 'All part models', to: '/stores' }, { key: 'e', label: 'Export as file', act: () => window.location.assign(`/api/catalogue/export?id=${model.id}`) },
+    ...(lead ? [{ key: 't', label: retired ? 'Take up again' : 'Retire', act: () => retire.mutate({ id: model.id, retired: !retired }) }] : []),
+    ...(revisions.length > 1 ? [{ key: 'v', label: 'Other revision', act: () => setRevision(revisions[(revisions.indexOf(model) + 1) % revisions.length]!.revision) }] : []),
+  ];
+  const bottom = model.terminals.some(({ sides, form }) => sides.includes('bottom') && form !== 'tail');
+  return (
+    <Sheet place={`stores, ${model.kind}`} title={`${model.name}${retired ? ', retired' : ''}`} go={(to) => void navigate(to)} doors={doors} note={`${model.maker}, ${model.massG} g, revision ${model.revision} of ${revisions.length}. Revisions are added, never changed.`}>
+      <Columns>
+        <Side model={model} side="top" title={model.terminals.every(({ form }) => form === 'tail' || form === 'metal') ? 'The part' : 'Top side up'} />
+        {bottom ? <Side model={model} side="bottom" title="Underside up" /> : <section><h2>Underside</h2><p className="quiet">Nothing lands there.</p></section>}
+      </Columns>
+      <Columns>
+        <section>
+          <h2>Joined inside</h2>
+          <Joined model={model} />
+          <h2>A meter on the loose part</h2>
+          {meter && <LooseTable model={model} meter={meter} />}
+        </section>
+        <section>
+          <h2>Numbers, and how sure they are</h2>
+          <NumbersTable key={`${model.id}@${model.revision}`} model={model} editable={Boolean(lead) && model === revisions.at(-1)} onStored={() => void Promise.all([client.invalidateQueries({ queryKey: ['model sheet'] }), client.invalidateQueries({ queryKey: ['model index'] })]).then(() => setRevision(null))} />
+        </section>
+      </Columns>
+      <Columns>
+        <section>
+          <h2>{before ? `Changed since revision ${before.revision}` : 'Revisions'}</h2>
+          {before ? <Changes before={before} after={model} /> : <p>This is the first revision.</p>}
+        </section>
+        <section>
+          <h2>Used in</h2>
+          {usedIn.length === 0 && <p>In no job yet.</p>}
+          <Lines aria-label="Used in">
+            {usedIn.map(({ jobId, quad, title, closedAt, revision: used }) => <li key={jobId}><span><Link to={`/jobs/${jobId}`}>{quad}, {title}</Link> <span className="quiet">revision {used}{closedAt ? ', closed' : ', open'}</span></span></li>)}
+          </Lines>
+        </section>
+      </Columns>
+    </Sheet>
+  );
+}
+
+function Side({ model, side, title }: { model: PartModel; side: 'top' | 'bottom'; title: string }) {
+  return <section><h2>{title}</h2><div style={{ height: 380 }}><Board slot={model.id} model={model} side={side} marks={new Map()} rings={[]} everyLabel /></div></section>;
+}
+
+function Joined({ model }: { model: PartModel }) {
+  const nodes = [...new Set(model.terminals.map(({ node }) => node))].map((node) => model.terminals.filter((one) => one.node === node)).filter((list) => list.length > 1);
+  if (nodes.length === 0) return <p>No two ends are one conductor.</p>;
+  return (
+    <Lines aria-label="Joined inside">
+      {nodes.map((list) => <li key={list[0]!.node}><span><strong>{[...new Set(list.map(({ printed }) => printed))].join(', ')}</strong> <span className="quiet">{list.length} ends: {list.map(({ id }) => id).join(' ')}</span></span></li>)}
+    </Lines>
+  );
+}
+
+function Changes({ before, after }: { before: PartModel; after: PartModel }) {
+  const changes = compareModels(before, after);
+  if (changes.length === 0) return <p>Nothing that counts.</p>;
+  return <Lines aria-label="Changes">{changes.slice(0, 60).map(({ what, before: was, after: is }) => <li key={what}><span><strong>{what}</strong>: {was} → {is}</span></li>)}</Lines>;
+}

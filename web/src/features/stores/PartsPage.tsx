@@ -1,0 +1,77 @@
+/** Parts in hand: physical items with serial, owner, origin and condition. Used and doubtful ones say so. */
+import { useState } from 'react';
+import type { FormEvent } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { newId } from '../../api/device';
+import { useCustomers, useSend } from '../../api/queries';
+import { useModelIndex, useParts } from '../../api/stores';
+import { fieldErrors } from '../../ui/fieldErrors';
+import { ChoiceField, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
+import { Columns, Lines, Sheet } from '../../ui/Sheet';
+import { findable, findModels } from './findModels';
+import { Found } from '../intake/Found';
+
+export function PartsPage() {
+  const navigate = useNavigate();
+  const [typed, setTyped] = useState('');
+  const parts = useParts(typed.trim());
+  const index = useModelIndex();
+  const names = new Map((index.data ?? []).map(({ id, name }) => [id, name]));
+  return (
+    <Sheet place="stores, parts in hand" title="Which part is in hand?" go={(to) => void navigate(to)} doors={[{ key: 'l', label: 'Part models', to: '/stores' }, { key: 's', label: 'Stock and offcuts', to: '/stores/stock' }]}>
+      <Columns>
+        <section>
+          <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}><WordsField name="q" label="First letters of model, serial or batch" autoFocus /></div>
+          <Lines aria-label="Parts in hand" style={{ paddingTop: 10 }}>
+            {(parts.data ?? []).map(({ id, model, serial, batch, owner, origin, condition, onQuad }) => (
+              <li key={id}>
+                <span><Link to={`/stores/parts/${id}`}>{names.get(model) ?? model}{serial ? `, ${serial}` : ''}</Link></span>
+                <span className="quiet">{origin === 'new' ? 'new' : <strong>▲ {origin}</strong>}, {condition}{batch ? `, batch ${batch}` : ''}, {owner ? `of ${owner}` : 'the shop’s'}{onQuad ? `, on ${onQuad}` : ''}</span>
+              </li>
+            ))}
+            {parts.data?.length === 0 && <li>None is called like that.</li>}
+          </Lines>
+        </section>
+        <section><h2>Enter a part</h2><PartForm /></section>
+      </Columns>
+    </Sheet>
+  );
+}
+
+function PartForm() {
+  const index = useModelIndex();
+  const [model, setModel] = useState<{ id: string; name: string; revision: number } | null>(null);
+  const [typed, setTyped] = useState('');
+  const [owner, setOwner] = useState<{ id: string; name: string } | null>(null);
+  const [ownerTyped, setOwnerTyped] = useState('');
+  const customers = useCustomers(ownerTyped.trim());
+  const send = useSend<object>(() => '/parts', ['parts']);
+  const errors = fieldErrors(send.error);
+  const matches = typed.trim() ? findModels(findable(index.data ?? []), typed, false).slice(0, 5) : [];
+  const submit = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = event.currentTarget;
+    const data = new FormData(form);
+    const text = (name: string) => String(data.get(name) ?? '').trim() || null;
+    if (!model) return;
+    const part = { id: newId(), model: model.id, revision: model.revision, serial: text('serial'), batch: text('batch'), owner: owner?.id ?? null, origin: text('origin'), condition: text('condition'), firmware: text('firmware'), weightG: text('weight') === null ? null : Number(text('weight')!.replace(',', '.')) };
+    send.mutate(part, { onSuccess: () => form.reset() });
+  };
+  return (
+    <form onSubmit={submit} noValidate style={{ display: 'grid', gap: 12 }}>
+      {model ? <p style={{ fontSize: 20 }}><strong>{model.name}</strong> <button type="button" onClick={() => setModel(null)}>another</button></p> : (
+        <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}><WordsField name="model" label="Part model" /></div>
+      )}
+      {!model && <Found label="Part models found" items={matches.map(({ id, name, kind }) => ({ id, name, note: kind }))} onTake={({ id }) => setModel(matches.find((one) => one.id === id)!)} />}
+      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}><WordsField name="serial" label="Serial" /><WordsField name="batch" label="Batch" /><WordsField name="firmware" label="Firmware" /><NumberTextField name="weight" label="Weight, g" error={errors.of('weightG')} /></div>
+      <ChoiceField name="origin" label="It is" options={[{ value: 'new', label: 'new' }, { value: 'used', label: 'used' }]} />
+      <ChoiceField name="condition" label="Condition" options={[{ value: 'untested', label: 'untested' }, { value: 'tested', label: 'tested' }, { value: 'doubtful', label: 'doubtful' }]} />
+      {owner ? <p style={{ fontSize: 18 }}>It belongs to <strong>{owner.name}</strong> <button type="button" onClick={() => setOwner(null)}>no, the shop’s</button></p> : (
+        <div onInput={(event) => setOwnerTyped((event.target as HTMLInputElement).value)}><WordsField name="ownerTyped" label="Whose it is; empty: the shop’s" /></div>
+      )}
+      {!owner && ownerTyped.trim() && <Found label="Customers found" items={(customers.data ?? []).slice(0, 4).map(({ id, name }) => ({ id, name, note: '' }))} onTake={setOwner} />}
+      <FormProblem message={errors.rest(['weightG'])} />
+      <SubmitButton>{model ? 'Put it in the stores' : 'Choose its model first'}</SubmitButton>
+    </form>
+  );
+}

@@ -1,0 +1,92 @@
+/** Stock and offcuts: counted, moved, put back; in and out as CSV. */
+import type { StockLine } from '@junctor/core';
+import { amountWords } from '@junctor/core';
+import { useState } from 'react';
+import type { FormEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { newId } from '../../api/device';
+import { useSend } from '../../api/queries';
+import { useStock } from '../../api/stores';
+import { saveFile } from '../../ui/saveFile';
+import { ChoiceField, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
+import { Columns, Lines, Sheet, Small } from '../../ui/Sheet';
+import type { CsvFault } from './stockCsv';
+import { readStock, writeStock } from './stockCsv';
+
+const shownAtMost = 60;
+
+export function StockPage() {
+  const navigate = useNavigate();
+  const stock = useStock();
+  const [typed, setTyped] = useState('');
+  const [faults, setFaults] = useState<readonly CsvFault[]>([]);
+  const [says, setSays] = useState<string | null>(null);
+  const counted = useSend<{ rows: readonly StockLine[] }>(() => '/stock/counted', ['stock']);
+  const lines = stock.data ?? [];
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = lines.filter(({ name, key, place }) => words.every((word) => `${name} ${key} ${place}`.toLowerCase().includes(word)));
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    setSays(null);
+    const read = readStock(await file.text(), newId);
+    setFaults(read.ok ? [] : read.faults);
+    if (read.ok) counted.mutate({ rows: read.rows }, { onSuccess: () => setSays(`${read.rows.length} lines counted in`) });
+  };
+  return (
+    <Sheet place="stores, stock" title="What lies in the drawers?" go={(to) => void navigate(to)} doors={[{ key: 'l', label: 'Part models', to: '/stores' }, { key: 'p', label: 'Parts in hand', to: '/stores/parts' }, { key: 'e', label: 'Write as CSV', act: () => saveFile('stock.csv', writeStock(lines), 'text/csv') }]}>
+      <Columns>
+        <section>
+          <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}><WordsField name="q" label="Name, gauge, colour or place" autoFocus /></div>
+          <h2 role="status">{found.length} lines{found.length > shownAtMost ? `, the first ${shownAtMost}` : ''}</h2>
+          <Lines aria-label="Stock">
+            {found.slice(0, shownAtMost).map(({ id, name, unit, onHand, offcut, place }) => (
+              <li key={id} style={{ gridTemplateColumns: '1fr 120px 110px' }}><span>{offcut ? '✂ ' : ''}{name}{offcut ? ', offcut' : ''}</span><span style={{ fontWeight: onHand <= 0 ? 700 : 400 }}>{onHand <= 0 ? '▲ none left' : amountWords(onHand, unit)}</span><span className="quiet">{place}</span></li>
+            ))}
+          </Lines>
+        </section>
+        <section>
+          <h2>Count a file in</h2>
+          <label style={{ display: 'grid', gap: 4, fontWeight: 700, fontSize: 18 }}>Stock as CSV
+            <input type="file" accept=".csv,text/csv" style={{ fontWeight: 400 }} onChange={(event) => void take(event.target.files?.[0])} />
+          </label>
+          {says && <p role="status" style={{ fontWeight: 700 }}>{says}</p>}
+          {faults.length > 0 && <p role="alert" style={{ fontWeight: 700 }}>▲ Nothing of the file was taken</p>}
+          <Lines aria-label="Faults">{faults.slice(0, 30).map(({ line, says: what }, index) => <li key={index}><span>line {line}: {what}</span></li>)}</Lines>
+          <FormProblem message={counted.error?.message ?? null} />
+          <h2>Put an offcut back</h2>
+          <OffcutForm />
+        </section>
+      </Columns>
+    </Sheet>
+  );
+}
+
+function OffcutForm() {
+  const send = useSend<StockLine>(() => '/stock', ['stock']);
+  const [kind, setKind] = useState('wire');
+  const [made, setMade] = useState(0);
+  const submit = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const data = new FormData(event.currentTarget);
+    const text = (name: string) => String(data.get(name) ?? '').trim();
+    const number = (name: string) => Number(text(name).replace(',', '.'));
+    const wire = kind === 'wire';
+    const doc: StockLine['doc'] = wire ? { awg: number('awg'), colour: text('colour'), lengthMm: number('length') } : { family: text('family'), pitchMm: number('pitch'), ways: number('ways'), lengthMm: number('length') };
+    const name = wire ? `${doc.colour} wire, ${doc.awg} AWG, ${doc.lengthMm} mm` : `lead, ${doc.ways} ways, ${doc.family}, ${doc.lengthMm} mm`;
+    const key = wire ? `offcut:wire:${doc.awg}:${doc.colour}` : 'offcut:lead';
+    send.mutate({ id: newId(), key, name, unit: 'pieces', onHand: 1, offcut: true, place: text('place') || 'offcut tray', doc }, { onSuccess: () => setMade(made + 1) });
+  };
+  return (
+    <form key={made} onSubmit={submit} noValidate style={{ display: 'grid', gap: 12 }}>
+      <ChoiceField name="kind" label="It is" options={[{ value: 'wire', label: 'a wire' }, { value: 'lead', label: 'a lead with a plug' }]} onChange={setKind} />
+      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 12 }}>
+        {kind === 'wire' ? <><NumberTextField name="awg" label="Gauge, AWG" /><WordsField name="colour" label="Colour" /></> : <><WordsField name="family" label="Plug family" /><NumberTextField name="pitch" label="Pitch, mm" /><NumberTextField name="ways" label="Ways" /></>}
+        <NumberTextField name="length" label="Length, mm" /><WordsField name="place" label="Lies in" />
+      </div>
+      <FormProblem message={send.error?.message ?? null} />
+      <SubmitButton>Put it back</SubmitButton>
+      {made > 0 && <p role="status">Kept. It is offered when a kit needs it.</p>}
+      <Small type="reset">Clear</Small>
+    </form>
+  );
+}
