@@ -128,7 +128,7 @@ function day(ms: number): string {
 function onTheTable(bench: Bench, startMs: number): QuadRecord[] {
   const tape: Mishap = (step) => (step.verb === 'count' && step.subject === 'tape:19'
     ? [{ saw: 'kit', line: step.subject, wanted: step.line.needed, have: 110, takes: [], parts: [] }] : null);
-  return walk(bench, startWalk(bench, startMs), ({ id }) => id === 'count:screw:M2:25', [tape]).records;
+  return walk(bench, startWalk(bench, startMs), ({ id }) => id === 'count:screw:M2:14', [tape]).records;
 }
 
 /** As far as the second ESC's supply. */
@@ -139,7 +139,7 @@ function powerBegun(bench: Bench, startMs: number): QuadRecord[] {
 /** What the lead found when it came in: everything but what is to be added, and its weights. */
 function cameIn(bench: Bench, startMs: number): QuadRecord[] {
   const found = difference(emptyBuild, without(bench.plan.target, ['GPS', 'LED'])).flatMap(({ effect }) => [...effect]);
-  const weights: Note[] = [{ saw: 'weight', what: 'dry', grams: 812 }, { saw: 'weight', what: 'with pack', grams: 1379 }, { saw: 'weight', what: 'with propellers', grams: 1429 }];
+  const weights: Note[] = [{ saw: 'weight', what: 'dry', grams: 752 }, { saw: 'weight', what: 'with pack', grams: 1319 }, { saw: 'weight', what: 'with propellers', grams: 1369 }];
   const begun = record(bench, startWalk(bench, startMs), null, [...found, ...weights]);
   return begun.records.map((one) => ({ ...one, how: 'found' }));
 }

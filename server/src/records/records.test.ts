@@ -106,7 +106,7 @@ describe('the border', () => {
   });
 
   it('lets nobody in without a session', async () => {
-    for (const path of ['/floor', '/people', '/catalogue', `/quads/${job.quadId}/records`]) expect((await anonymous(shop.url).get(path)).status).toBe(401);
+    for (const path of ['/floor', '/people', '/catalogue/index', '/parts', '/stock', `/quads/${job.quadId}/records`]) expect((await anonymous(shop.url).get(path)).status).toBe(401);
     const wrong = await anonymous(shop.url).post('/session', { name: 'Lead', password: 'wrong', device: { id: v7(), label: 'x' } });
     expect([wrong.status, wrong.body.path]).toEqual([401, 'password']);
   });
@@ -146,7 +146,7 @@ describe('plans', () => {
   it('refuse a build file with a mistake, with its place, and open no job', async () => {
     const own = await openJob(lead);
     const quadId = own.quadId;
-    const reply = await lead.post('/jobs', { id: v7(), quadId, kind: 'new', title: 'x', dueOn: null, bench: 1, plan: { file: { format: 'junctor-build', version: 1, name: 'x', plan: {} } } });
+    const reply = await lead.post('/jobs', { id: v7(), quadId, kind: 'new', title: 'x', dueOn: null, bench: 1, intake: { wants: '', valueMinor: 0, pack: null, propeller: null, extras: [] }, plan: { file: { format: 'junctor-build', version: 1, name: 'x', plan: {} } } });
     expect([reply.status, reply.body.path]).toEqual([422, 'plan.file.plan.target']);
   });
 });

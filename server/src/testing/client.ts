@@ -9,6 +9,8 @@ export interface Reply {
 export interface Client {
   get(path: string): Promise<Reply>;
   post(path: string, body: unknown): Promise<Reply>;
+  /** Sends bytes as they are; the last line of an answer in lines counts. */
+  bytes(method: 'POST' | 'PUT', path: string, type: string, body: Uint8Array<ArrayBuffer> | string): Promise<Reply>;
   personId: string;
   deviceId: string;
 }
@@ -25,7 +27,12 @@ export function anonymous(url: string): Client {
     const text = await response.text();
     return { status: response.status, body: (text ? JSON.parse(text) : {}) as Reply['body'] };
   };
-  return { get: (path) => send('GET', path), post: (path, body) => send('POST', path, body), personId: '', deviceId: v7() };
+  const bytes: Client['bytes'] = async (method, path, type, body) => {
+    const response = await fetch(`${url}/api${path}`, { method, headers: { cookie, 'content-type': type }, body });
+    const lines = (await response.text()).trim().split('\n');
+    return { status: response.status, body: JSON.parse(lines.at(-1) || '{}') as Reply['body'] };
+  };
+  return { get: (path) => send('GET', path), post: (path, body) => send('POST', path, body), bytes, personId: '', deviceId: v7() };
 }
 
 /** The first lead of an empty shop, signed in. */
@@ -41,7 +48,7 @@ export async function openJob(client: Client): Promise<{ quadId: string; jobId: 
   const [customerId, quadId, jobId] = [v7(), v7(), v7()];
   await client.post('/customers', { id: customerId, name: 'A trust', contact: '' });
   await client.post('/quads', { id: quadId, customerId, name: `Quad ${quadId.slice(-4)}` });
-  const reply = await client.post('/jobs', { id: jobId, quadId, kind: 'new', title: 'new build', dueOn: null, bench: 1, plan: { template: 'quad-serial-6s' } });
+  const reply = await client.post('/jobs', { id: jobId, quadId, kind: 'new', title: 'new build', dueOn: null, bench: 1, intake: { wants: '', valueMinor: 0, pack: null, propeller: null, extras: [] }, plan: { template: 'quad-serial-6s' } });
   if (reply.status !== 201) throw new Error(JSON.stringify(reply.body));
   return { quadId, jobId };
 }

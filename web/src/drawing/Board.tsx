@@ -40,7 +40,7 @@ export function Board({ slot, model, side, marks, rings, ghost, onPick, wire, ev
   const title = `${slot}, ${side} up${said ? `, ring on ${said}` : ''}`;
   return (
     <svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`} role="img" aria-label={title} data-ring={rings.join(' ')} data-board={slot}>
-      <Outline model={model} view={view} rings={rings} />
+      <Outline model={model} view={view} rings={rings} plain={everyLabel} />
       {shown.map((terminal) => (
         <Pad key={terminal.id} terminal={terminal} view={view} mark={markOf(marks, terminalRef(slot, terminal.id))} ghost={ghost === terminal.id} onPick={onPick} />
       ))}
@@ -55,7 +55,7 @@ export function Board({ slot, model, side, marks, rings, ghost, onPick, wire, ev
   );
 }
 
-function Outline({ model, view, rings }: { model: PartModel; view: BoardView; rings: readonly string[] }) {
+function Outline({ model, view, rings, plain }: { model: PartModel; view: BoardView; rings: readonly string[]; plain: boolean }) {
   const theme = useTheme();
   const points = model.body.outlineMm.map((at) => view.toPx(at).join(',')).join(' ');
   return (
@@ -75,14 +75,14 @@ function Outline({ model, view, rings }: { model: PartModel; view: BoardView; ri
           </g>
         ) : null;
       })}
-      {model.connectors.map((connector) => <Plug key={connector.id} model={model} pins={connector.pins} label={connector.pins.some((id) => rings.includes(id)) ? null : connector.id} view={view} />)}
-      {model.body.arrowDeg !== null && !view.zoomed && <Arrow deg={model.body.arrowDeg} view={view} />}
+      {model.connectors.map((connector) => <Plug key={connector.id} model={model} pins={connector.pins} label={connector.pins.some((id) => rings.includes(id)) ? null : connector.id} view={view} above={plain} />)}
+      {model.body.arrowDeg !== null && !view.zoomed && !plain && <Arrow deg={model.body.arrowDeg} view={view} />}
     </g>
   );
 }
 
 /** The shell around the pins of a connector, with its name. */
-function Plug({ model, pins, label, view }: { model: PartModel; pins: readonly string[]; label: string | null; view: BoardView }) {
+function Plug({ model, pins, label, view, above }: { model: PartModel; pins: readonly string[]; label: string | null; view: BoardView; above: boolean }) {
   const theme = useTheme();
   const own = model.terminals.filter(({ id }) => pins.includes(id));
   const corners = own.flatMap(({ atMm, sizeMm }) => [view.toPx([atMm[0] - sizeMm[0] / 2 - 0.7, atMm[1] - sizeMm[1] / 2 - 0.7]), view.toPx([atMm[0] + sizeMm[0] / 2 + 0.7, atMm[1] + sizeMm[1] / 2 + 0.7])]);
@@ -91,7 +91,8 @@ function Plug({ model, pins, label, view }: { model: PartModel; pins: readonly s
   return (
     <g>
       <rect x={x} y={y} width={Math.max(...xs) - x} height={Math.max(...ys) - y} fill={theme.paper} stroke={theme.quiet} strokeWidth={1.4} strokeDasharray="4 3" rx={2} />
-      {label && <text x={x - 5} y={y + 12} textAnchor="end" fontSize={14} fill={theme.ink}>{/^J\d/.test(label) ? `plug ${label}` : 'plug'}</text>}
+      {label && above && <text x={(x + Math.max(...xs)) / 2} y={y - 4} textAnchor="middle" fontSize={11} fill={theme.ink}>{label}</text>}
+      {label && !above && <text x={x - 5} y={y + 12} textAnchor="end" fontSize={14} fill={theme.ink}>{/^J\d/.test(label) ? `plug ${label}` : 'plug'}</text>}
     </g>
   );
 }

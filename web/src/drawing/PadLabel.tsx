@@ -16,7 +16,8 @@ export function PadLabel({ terminal, model, view, strength }: PadLabelProps) {
   const theme = useTheme();
   const [w, h] = sizePx(terminal, view);
   if (strength === 'quiet' && Math.max(w, h) < 20) return null;
-  const size = strength === 'ring' ? 23 : strength === 'near' ? 18 : strength === 'small' ? 11.5 : Math.max(14, Math.min(20, Math.min(w, h) * 0.4));
+  if (strength === 'small' && terminal.form === 'pin' && Math.max(w, h) < 30) return null;
+  const size = strength === 'ring' ? 23 : strength === 'near' ? 18 : strength === 'small' ? 10.5 : Math.max(14, Math.min(20, Math.min(w, h) * 0.4));
   const print = shownPrint(terminal.printed);
   const [tx, ty] = placeFor(terminal, model, view, size, strength);
   if (tx < 0 || tx > boardSize.width || ty < 0 || ty > boardSize.height) return null;

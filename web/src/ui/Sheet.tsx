@@ -58,7 +58,7 @@ export function Sheet({ place, title, note, doors = [], go, children }: SheetPro
       {note && <p>{note}</p>}
       {doors.length > 0 && (
         <Doors aria-label="Near here">
-          {doors.map(({ key, label, to, act }) => (to ? <Link key={key} to={to}><KeyCap>{key.toUpperCase()}</KeyCap>{label}</Link> : <button key={key} type="button" onClick={act}><KeyCap>{key.toUpperCase()}</KeyCap>{label}</button>))}
+          {doors.map(({ key, label, to, act }) => (to ? <Link key={key} to={to}><KeyCap>{key.length === 1 ? key.toUpperCase() : key}</KeyCap>{label}</Link> : <button key={key} type="button" onClick={act}><KeyCap>{key.length === 1 ? key.toUpperCase() : key}</KeyCap>{label}</button>))}
         </Doors>
       )}
       {children}

@@ -30,8 +30,8 @@ const fieldCss = `
   label, .react-aria-Label { font-size: 18px; font-weight: 700; }
 `;
 const Field = styled(TextField)`
-  ${fieldCss}
-  input { padding: 10px 12px; font-size: 20px; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; background: ${({ theme }) => theme.paper}; }
+  ${fieldCss} min-width: 0;
+  input { width: 100%; min-width: 0; padding: 10px 12px; font-size: 20px; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; background: ${({ theme }) => theme.paper}; }
   [slot='errorMessage'] { font-weight: 700; }
 `;
 

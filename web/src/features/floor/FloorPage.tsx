@@ -21,7 +21,7 @@ const Rail = styled.ol`
   h2 { font-size: 23px; line-height: 28px; display: flex; gap: 10px; align-items: center; }
   p { font-size: 18px; } .next { font-weight: 700; }
 `;
-const Thread = styled.span`display: block; width: 2px; height: 92px; background: ${({ theme }) => theme.ink}; margin: -26px 0 -66px 103px;`;
+const Thread = styled.span`display: block; width: 2px; height: 110px; background: ${({ theme }) => theme.ink}; margin: -26px 0 -84px 107px;`;
 const Doors = styled.nav`
   padding: 20px 24px; display: flex; gap: 26px; font-size: 19px;
   a { display: flex; gap: 9px; align-items: center; text-decoration: none; font-weight: 700; }

@@ -3,8 +3,8 @@ import { useTheme } from 'styled-components';
 import type { FloorLine } from '@junctor/core';
 
 /** The largest frame of the shop fits; a small one stays small. */
-const pxPerMm = 0.155;
-const [width, height] = [200, 160];
+const pxPerMm = 0.2;
+const [width, height] = [208, 196];
 
 export function Outline({ line }: { line: FloorLine }) {
   const theme = useTheme();

@@ -70,9 +70,9 @@ function IntakeSheet({ bench }: { bench: Bench }) {
           <h2>How hard and how long</h2>
           <Lines aria-label="Grade">
             <li><span><strong>{grade.word}</strong>: {grade.says}.</span></li>
-            <li><span>{grade.joints.signal} signal, {grade.joints.motor} motor and {grade.joints.power} power joints, {grade.crimps} crimps, {grade.plugs} plugs{grade.smallestPad ? `; smallest pad ${grade.smallestPad.terminal}, ${grade.smallestPad.widthMm} mm` : ''}</span></li>
+            <li><span>{grade.joints.signal} signal, {grade.joints.motor} motor and {grade.joints.power} power joints, {grade.crimps} crimps, {grade.plugs} {grade.plugs === 1 ? 'plug' : 'plugs'}{grade.smallestPad ? `; smallest pad ${grade.smallestPad.terminal}, ${grade.smallestPad.widthMm} mm` : ''}</span></li>
             <li><span><strong>{grade.minutes.least} to {grade.minutes.most} min</strong> at the bench. Starting values: the shop has no times of its own yet.</span></li>
-            {grade.plugsSaveMinutes !== null && <li><span>Its plugs save about {grade.plugsSaveMinutes} min of soldering; each is looked into for a bent pin.</span></li>}
+            {grade.plugsSaveMinutes !== null && <li><span>Plugging saves about {grade.plugsSaveMinutes} min of soldering; each plug is looked into for a bent pin.</span></li>}
           </Lines>
           <h2>Extras worth having</h2>
           <Lines aria-label="Extras">

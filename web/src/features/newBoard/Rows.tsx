@@ -47,9 +47,11 @@ export function Rows({ draft, onChange, onDone }: { draft: BoardDraft; onChange:
       <Fields key={added} onSubmit={submit} noValidate style={{ paddingTop: 12 }}>
         <WordsField name="labels" label="Labels in order, left to right or top to bottom; empty: no more" autoFocus />
         <ChoiceField name="edge" label="Along the" options={edges} />
-        <div className="row"><NumberTextField name="pitch" label="Pitch, mm" defaultValue={String(draft.rows.at(-1)?.pitchMm ?? 2.3)} /><NumberTextField name="first" label="First pad from the middle, mm; empty: centred" /></div>
-        <ChoiceField name="plug" label="They are" options={[{ value: 'pads', label: 'pads' }, { value: 'plug', label: 'pins of a plug' }]} />
-        <ChoiceField name="side" label="On the" options={[{ value: 'top', label: 'top side' }, { value: 'bottom', label: 'underside' }]} />
+        <div className="row"><NumberTextField name="pitch" label="Pitch, mm" defaultValue={String(draft.rows.at(-1)?.pitchMm ?? 2.3)} /><NumberTextField name="first" label="First pad at, mm; or centred" /></div>
+        <div className="pair">
+          <ChoiceField name="plug" label="They are" options={[{ value: 'pads', label: 'pads' }, { value: 'plug', label: 'pins of a plug' }]} />
+          <ChoiceField name="side" label="On the" options={[{ value: 'top', label: 'top side' }, { value: 'bottom', label: 'underside' }]} />
+        </div>
         <FormProblem message={problem} />
         <SubmitButton>Add the row</SubmitButton>
       </Fields>

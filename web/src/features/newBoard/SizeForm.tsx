@@ -6,7 +6,7 @@ import type { FormEvent } from 'react';
 import styled from 'styled-components';
 import { ChoiceField, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
 
-export const Fields = styled.form`display: grid; gap: 12px; .row { display: grid; grid-template-columns: 1fr 1fr 1fr; gap: 12px; }`;
+export const Fields = styled.form`display: grid; gap: 12px; .row { display: grid; grid-template-columns: 1fr 1fr 1fr; gap: 12px; } .pair { display: flex; gap: 12px 28px; flex-wrap: wrap; }`;
 const patterns = [{ value: '30.5', label: '30.5 mm' }, { value: '25.5', label: '25.5 mm' }, { value: '20', label: '20 mm' }, { value: '', label: 'no holes' }];
 
 export function SizeForm({ draft, onDone }: { draft: BoardDraft; onDone: (some: Partial<BoardDraft>) => void }) {

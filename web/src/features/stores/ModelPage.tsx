@@ -37,13 +37,14 @@ export function ModelPage() {
   return (
     <Sheet place={`stores, ${model.kind}`} title={`${model.name}${retired ? ', retired' : ''}`} go={(to) => void navigate(to)} doors={doors} note={`${model.maker}, ${model.massG} g, revision ${model.revision} of ${revisions.length}. Revisions are added, never changed.`}>
       <Columns>
-        <Side model={model} side="top" title={model.terminals.every(({ form }) => form === 'tail' || form === 'metal') ? 'The part' : 'Top side up'} />
-        {bottom ? <Side model={model} side="bottom" title="Underside up" /> : <section><h2>Underside</h2><p className="quiet">Nothing lands there.</p></section>}
+        <section><Drawn model={model} side="top" title={model.terminals.every(({ form }) => form === 'tail' || form === 'metal') ? 'The part' : 'Top side up'} /></section>
+        <section>
+          {bottom ? <Drawn model={model} side="bottom" title="Underside up" /> : <Inside model={model} />}
+        </section>
       </Columns>
       <Columns>
         <section>
-          <h2>Joined inside</h2>
-          <Joined model={model} />
+          {bottom && <Inside model={model} />}
           <h2>A meter on the loose part</h2>
           {meter && <LooseTable model={model} meter={meter} />}
         </section>
@@ -69,8 +70,21 @@ export function ModelPage() {
   );
 }
 
-function Side({ model, side, title }: { model: PartModel; side: 'top' | 'bottom'; title: string }) {
-  return <section><h2>{title}</h2><div style={{ height: 380 }}><Board slot={model.id} model={model} side={side} marks={new Map()} rings={[]} everyLabel /></div></section>;
+function Drawn({ model, side, title }: { model: PartModel; side: 'top' | 'bottom'; title: string }) {
+  return <><h2>{title}</h2><div style={{ height: 440 }}><Board slot={model.id} model={model} side={side} marks={new Map()} rings={[]} everyLabel /></div></>;
+}
+
+function Inside({ model }: { model: PartModel }) {
+  return (
+    <>
+      <h2>Joined inside</h2>
+      <Joined model={model} />
+      {model.connectors.length > 0 && <h2>Plugs, position 1 first, looking into the mating face</h2>}
+      <Lines aria-label="Plugs">
+        {model.connectors.map(({ id, family, pins }) => <li key={id}><span><strong>{id}</strong>, {family}: {pins.map((pin) => model.terminals.find((one) => one.id === pin)?.printed || pin).join(' ')}</span></li>)}
+      </Lines>
+    </>
+  );
 }
 
 function Joined({ model }: { model: PartModel }) {

@@ -9,7 +9,7 @@ import { useSend } from '../../api/queries';
 import { useStock } from '../../api/stores';
 import { saveFile } from '../../ui/saveFile';
 import { ChoiceField, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
-import { Columns, Lines, Sheet, Small } from '../../ui/Sheet';
+import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import type { CsvFault } from './stockCsv';
 import { readStock, writeStock } from './stockCsv';
 
@@ -86,7 +86,6 @@ function OffcutForm() {
       <FormProblem message={send.error?.message ?? null} />
       <SubmitButton>Put it back</SubmitButton>
       {made > 0 && <p role="status">Kept. It is offered when a kit needs it.</p>}
-      <Small type="reset">Clear</Small>
     </form>
   );
 }
