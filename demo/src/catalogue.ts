@@ -16,11 +16,11 @@ export interface Template {
   plan: PlanDraft;
 }
 
-/** Template plans by file name. */
+/** Template plans, the simplest first. */
 export function shippedTemplates(): Template[] {
-  return readJsonFolder<{ name: string; plan: PlanDraft }>('templates').map(({ file, doc }) => ({
-    id: file.replace(/\.json$/, ''), name: doc.name, plan: doc.plan,
-  }));
+  const all = readJsonFolder<{ name: string; plan: PlanDraft }>('templates').map(({ file, doc }) => ({ id: file.replace(/\.json$/, ''), name: doc.name, plan: doc.plan }));
+  const parts = ({ plan }: Template) => Object.keys(plan.target.slots).length;
+  return all.sort((a, b) => parts(a) - parts(b));
 }
 
 /** One template. @throws {RangeError} If it does not ship. */

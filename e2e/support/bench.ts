@@ -53,6 +53,20 @@ export async function enterUntil(page: Page, wanted: RegExp, most = 60): Promise
   throw new Error(`did not come to ${String(wanted)}`);
 }
 
+/** From the intake sheet to the first thing at the bench: everything counted in, nothing measured on loose parts. */
+export async function throughKit(page: Page): Promise<void> {
+  await expect(page.getByRole('heading', { name: 'How hard and how long' })).toBeVisible();
+  await press(page, 'Enter');
+  await expect(sentence(page)).toContainText('on the table');
+  await answer(page, '9');
+  for (let count = 0; count < 12; count++) {
+    const now = await sentence(page).innerText();
+    if (now.includes('Fumes away')) return;
+    await answer(page, now.startsWith('Set up') ? '6' : 'n');
+  }
+  throw new Error('the kit does not end');
+}
+
 const lengthKey: readonly (readonly [string, string])[] = [['does not stop', '4'], ['about a second', '2'], ['chirp', '1'], ['silent', '0']];
 
 /** Answers a touch as a good build would show it: with the longest tone that it may show. */

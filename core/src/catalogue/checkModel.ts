@@ -64,12 +64,12 @@ function overlaps({ terminals }: PartModel): ModelMistake[] {
   const pads = terminals.map((terminal, index) => ({ terminal, index })).filter(({ terminal: { form } }) => form !== 'tail' && form !== 'shell' && form !== 'metal');
   const sorted = [...pads].sort((a, b) => left(a.terminal) - left(b.terminal));
   const slackMm = 0.01;
-  return sorted.flatMap(({ terminal: a }, place) => {
+  return sorted.flatMap(({ terminal: a, index: at }, place) => {
     const found: ModelMistake[] = [];
     for (let next = place + 1; next < sorted.length && left(sorted[next]!.terminal) < right(a) - slackMm; next++) {
       const { terminal: b, index } = sorted[next]!;
       const apart = Math.abs(a.atMm[1] - b.atMm[1]) >= (a.sizeMm[1] + b.sizeMm[1]) / 2 - slackMm;
-      if (!apart && a.sides.some((side) => b.sides.includes(side))) found.push(mistake(`terminals.${index}.atMm`, 'overlap', `${b.id} lies on ${a.id}`));
+      if (!apart && a.sides.some((side) => b.sides.includes(side))) found.push(at < index ? mistake(`terminals.${index}.atMm`, 'overlap', `${b.id} lies on ${a.id}`) : mistake(`terminals.${at}.atMm`, 'overlap', `${a.id} lies on ${b.id}`));
     }
     return found;
   });

@@ -113,6 +113,21 @@ export function ChoiceField({ name, label, options, error, onChange }: ChoicePro
   );
 }
 
+/** A file from the person's disk. Choosing the same file again, mended meanwhile, counts as choosing. */
+export function FileField({ label, accept, onFile }: { label: string; accept: string; onFile: (file: File) => void }) {
+  return (
+    <FileLabel>{label}
+      <input type="file" accept={accept} onChange={({ target }) => {
+        const file = target.files?.[0];
+        if (file) onFile(file);
+        target.value = '';
+      }} />
+    </FileLabel>
+  );
+}
+
+const FileLabel = styled.label`display: grid; gap: 4px; font-weight: 700; font-size: 18px; input { font-weight: 400; }`;
+
 const Submit = styled.button`
   justify-self: start; padding: 14px 26px; font-size: 21px; font-weight: 700; border-radius: 8px; border: 2px solid ${({ theme }) => theme.ink};
   background: ${({ theme }) => theme.ink}; color: ${({ theme }) => theme.paper}; cursor: pointer;

@@ -10,6 +10,7 @@ import { Notice } from '../../ui/Notice';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import type { Bench } from '../job/useBench';
 import { useBench } from '../job/useBench';
+import { KitFile } from './KitFile';
 import { Pictures } from './Pictures';
 import { WeightsBefore } from './WeightsBefore';
 
@@ -65,6 +66,7 @@ function IntakeSheet({ bench }: { bench: Bench }) {
             {judged.screws.map(({ thread, lengthMm, clampsMm, engagedMm, verdict }) => <li key={thread}><span>{verdict === 'good' ? mark.good : mark.bad} stack screw {thread} x {lengthMm}: clamps {clampsMm} mm, {engagedMm} mm beyond: <strong>{verdict}</strong></span></li>)}
             {judged.room.length === 0 && <li>No frame is in the plan: not judged.</li>}
           </Lines>
+          <KitFile bench={bench} />
         </section>
         <section>
           <h2>How hard and how long</h2>

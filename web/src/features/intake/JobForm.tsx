@@ -45,7 +45,8 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
     const data = new FormData(event.currentTarget);
     const text = (name: string) => String(data.get(name) ?? '').trim();
     setProblem(null);
-    let plan: object = { template: chosen };
+    // The form may be sent before the templates have come.
+    let plan: object = { template: chosen ?? (await templates.refetch()).data?.[0]?.id };
     if (fromFile) {
       const read = await readBuildFile(data.get('file') as File);
       if (!read.ok) return setProblem(read.problem);

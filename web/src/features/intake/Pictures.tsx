@@ -2,14 +2,14 @@
 import { notesOf } from '@junctor/core';
 import { useState } from 'react';
 import { newId } from '../../api/device';
+import { FileField } from '../../ui/form';
 import type { Bench } from '../job/useBench';
 import { scaledPicture, sendPicture } from './picture';
 
 export function Pictures({ bench }: { bench: Bench }) {
   const [problem, setProblem] = useState<string | null>(null);
   const pictures = notesOf(bench.state.log, 'picture').filter(({ record }) => record.body.of === 'intake');
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     setProblem(null);
     const bytes = await scaledPicture(file);
     if (!bytes) return setProblem('This file is no picture');
@@ -21,9 +21,7 @@ export function Pictures({ bench }: { bench: Bench }) {
   return (
     <>
       <h2>Pictures</h2>
-      <label style={{ display: 'grid', gap: 4, fontWeight: 700, fontSize: 18 }}>As it came in
-        <input type="file" accept="image/*" style={{ fontWeight: 400 }} onChange={(event) => void take(event.target.files?.[0])} />
-      </label>
+      <FileField label="As it came in" accept="image/*" onFile={(file) => void take(file)} />
       {problem && <p role="alert" style={{ fontWeight: 700 }}>▲ {problem}</p>}
       <p style={{ display: 'flex', gap: 8, paddingTop: 8 }}>{pictures.map(({ record }) => <img key={record.id} src={`/api/pictures/${record.body.blob}`} alt={`as it came in, ${new Date(record.doneAt).toLocaleDateString('en-GB')}`} style={{ height: 110 }} />)}</p>
     </>

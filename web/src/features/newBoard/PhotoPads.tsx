@@ -7,7 +7,7 @@ import { photoScale } from '@junctor/core';
 import { useRef, useState } from 'react';
 import type { KeyboardEvent, MouseEvent } from 'react';
 import styled from 'styled-components';
-import { NumberTextField, WordsField } from '../../ui/form';
+import { FileField, NumberTextField, WordsField } from '../../ui/form';
 import { Lines, Small } from '../../ui/Sheet';
 
 const Stage = styled.div`
@@ -55,8 +55,7 @@ export function PhotoPads({ draft, onChange }: { draft: BoardDraft; onChange: (s
     setAt([Math.round(event.clientX - box.left), Math.round(event.clientY - box.top)]);
     stage.current!.focus();
   };
-  const open = async (file: File | undefined) => {
-    if (!file) return;
+  const open = async (file: File) => {
     const opened = await createImageBitmap(file).catch(() => null);
     if (!opened) return setProblem('This file is no picture');
     setProblem(null);
@@ -66,9 +65,7 @@ export function PhotoPads({ draft, onChange }: { draft: BoardDraft; onChange: (s
   const asks = !toMm ? (marks.length === 0 ? 'First known point: the upper left hole. Arrows move, Shift is faster, Enter sets.' : 'Second known point: the upper right hole.') : 'Type a label, then Enter on the picture sets the pad.';
   return (
     <>
-      <label style={{ display: 'grid', gap: 4, fontWeight: 700, fontSize: 18 }}>Picture of the board, straight from above
-        <input type="file" accept="image/*" style={{ fontWeight: 400 }} onChange={(event) => void open(event.target.files?.[0])} />
-      </label>
+      <FileField label="Picture of the board, straight from above" accept="image/*" onFile={(file) => void open(file)} />
       {url && (
         <div onInput={(event) => { const { name, value } = event.target as HTMLInputElement; setValues({ ...values, [name]: value }); }}>
           <p role="status" style={{ fontSize: 18, padding: '6px 0' }}>{asks} {toMm && `Now at ${toMm(at).map((mm) => mm.toFixed(1)).join(', ')} mm.`}</p>

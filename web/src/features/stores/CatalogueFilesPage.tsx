@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useSession } from '../../api/session';
-import { FormProblem } from '../../ui/form';
+import { FileField, FormProblem } from '../../ui/form';
 import { Lines, Sheet } from '../../ui/Sheet';
 import { parseJson } from '../intake/readBuildFile';
 import type { ImportFault } from './importFile';
@@ -16,8 +16,7 @@ export function CatalogueFilesPage() {
   const client = useQueryClient();
   const lead = useSession().data?.role === 'lead';
   const [state, setState] = useState<State>({ is: 'waiting' });
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     if (file.size > largestBytes) return setState({ is: 'refused', says: `The file has ${Math.round(file.size / 1048576)} MB; at most ${largestBytes / 1048576} MB are taken. Nothing was sent.`, faults: [] });
     setState({ is: 'working', done: 0, of: 0 });
     const text = await file.text();
@@ -37,9 +36,7 @@ export function CatalogueFilesPage() {
       <section>
         <h2>Take a file in</h2>
         {lead ? (
-          <label style={{ display: 'grid', gap: 4, fontWeight: 700, fontSize: 18 }}>Catalogue file
-            <input type="file" accept="application/json,.json" style={{ fontWeight: 400 }} onChange={(event) => void take(event.target.files?.[0])} />
-          </label>
+          <FileField label="Catalogue file" accept="application/json,.json" onFile={(file) => void take(file)} />
         ) : <p>A lead takes files in.</p>}
         {state.is === 'working' && <p role="status" style={{ fontSize: 20 }}>{state.of === 0 ? 'Reading the file' : `Checked ${state.done} of ${state.of}`} <progress value={state.done} max={state.of || 1} aria-label="checked" /></p>}
         {state.is === 'taken' && <p role="status" style={{ fontSize: 20, fontWeight: 700 }}>{state.says}</p>}

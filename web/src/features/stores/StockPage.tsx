@@ -8,7 +8,7 @@ import { newId } from '../../api/device';
 import { useSend } from '../../api/queries';
 import { useStock } from '../../api/stores';
 import { saveFile } from '../../ui/saveFile';
-import { ChoiceField, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
+import { ChoiceField, FileField, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import type { CsvFault } from './stockCsv';
 import { readStock, writeStock } from './stockCsv';
@@ -25,8 +25,7 @@ export function StockPage() {
   const lines = stock.data ?? [];
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   const found = lines.filter(({ name, key, place }) => words.every((word) => `${name} ${key} ${place}`.toLowerCase().includes(word)));
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     setSays(null);
     const read = readStock(await file.text(), newId);
     setFaults(read.ok ? [] : read.faults);
@@ -46,9 +45,7 @@ export function StockPage() {
         </section>
         <section>
           <h2>Count a file in</h2>
-          <label style={{ display: 'grid', gap: 4, fontWeight: 700, fontSize: 18 }}>Stock as CSV
-            <input type="file" accept=".csv,text/csv" style={{ fontWeight: 400 }} onChange={(event) => void take(event.target.files?.[0])} />
-          </label>
+          <FileField label="Stock as CSV" accept=".csv,text/csv" onFile={(file) => void take(file)} />
           {says && <p role="status" style={{ fontWeight: 700 }}>{says}</p>}
           {faults.length > 0 && <p role="alert" style={{ fontWeight: 700 }}>▲ Nothing of the file was taken</p>}
           <Lines aria-label="Faults">{faults.slice(0, 30).map(({ line, says: what }, index) => <li key={index}><span>line {line}: {what}</span></li>)}</Lines>

@@ -54,7 +54,8 @@ export function readKit(text: string, lines: readonly KitLine[]): CsvRead<{ key:
 }
 
 function readRows<Row>(text: string, columns: readonly string[], wanted: readonly string[], make: (cell: Cell, fault: (says: string) => void) => Row, unique: (row: Row) => string | null): CsvRead<Row> {
-  const parsed = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), { skipEmptyLines: false });
+  const plain = text.replace(/^\ufeff/, '');
+  const parsed = Papa.parse<string[]>(plain, { skipEmptyLines: false, delimiter: separatorOf(plain) });
   const faults: CsvFault[] = parsed.errors.filter(({ type }) => type === 'Quotes').map(({ row, message }) => ({ line: (row ?? 0) + 1, says: message }));
   const [head = [], ...body] = parsed.data;
   const names = head.map((name) => name.trim().toLowerCase().replace(/_/g, ' '));
@@ -78,6 +79,12 @@ function readRows<Row>(text: string, columns: readonly string[], wanted: readonl
   });
   if (rows.length === 0 && faults.length === 0) faults.push({ line: 1, says: 'the file has no rows' });
   return faults.length > 0 ? { ok: false, faults } : { ok: true, rows };
+}
+
+/** What stands most often in the head; a guess over the cells is misled by what they hold. */
+function separatorOf(text: string): string {
+  const head = text.split(/\r?\n/, 1)[0] ?? '';
+  return [',', ';', '\t'].reduce((best, one) => (head.split(one).length > head.split(best).length ? one : best));
 }
 
 /** A number with point or comma; thousands are not guessed at. */

@@ -1,0 +1,113 @@
+/** A lead enters a controller of 30 pads from its printed labels, by keyboard, and uses it in a job. */
+import { answer, enterUntil, lead, press, sentence, signIn } from '../support/bench';
+import { choose, newQuad, typeInto } from '../support/forms';
+import { expect, test } from '../support/shop';
+
+async function row(page: import('@playwright/test').Page, labels: string, edge: number): Promise<void> {
+  await expect(page.getByLabel(/Labels in order/)).toBeFocused();
+  const rows = await page.getByRole('list', { name: 'Rows' }).getByRole('listitem').count();
+  await page.keyboard.type(labels);
+  await page.keyboard.press('Tab');
+  for (let step = 0; step < edge; step++) await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('list', { name: 'Rows' }).getByRole('listitem')).toHaveCount(rows + 1);
+}
+
+test('a new board from its labels', async ({ page, shop }) => {
+  await signIn(page, shop.url, lead);
+  await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
+  await press(page, 's');
+  await expect(page.getByLabel('Name, maker or kind')).toBeFocused();
+  await press(page, 'Escape');
+  await press(page, 'n');
+
+  await test.step('size and labels; what does not fit the edge is refused', async () => {
+    await expect(page.getByLabel('What it is called')).toBeFocused();
+    await page.keyboard.type('Whinchat 36 flight controller');
+    await page.keyboard.press('Tab');
+    await page.keyboard.type('Skerrie Boards');
+    await page.keyboard.press('Enter');
+    await row(page, 'T1 R1 5V G S T2 R2 5V G VBAT', 0);
+    await row(page, 'CAM VTX G BZ+ BZ- LED 9V G CUR TLM', 1);
+    await row(page, 'S1 S2 S3 S4 X9', 2);
+    await row(page, 'T6 R6 SDA SCL VCC', 3);
+    await expect(page.getByText('30 pads. Kept in this browser')).toBeVisible();
+    await page.keyboard.type('A B C D E F G H I J K L M N O P Q R S T');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('alert')).toContainText('20 pads at 2.3 mm are 43.7 mm long; the edge has 36 mm');
+    await page.keyboard.press('Control+A');
+    await page.keyboard.press('Delete');
+    await page.keyboard.press('Enter');
+  });
+
+  await test.step('it is kept over a reload, and only competing labels are asked about', async () => {
+    await expect(page.getByTestId('question')).toContainText('Pad 5, printed S');
+    await page.reload();
+    await expect(page.getByLabel('What it is called')).toHaveValue('Whinchat 36 flight controller');
+    await press(page, 'Escape');
+    await press(page, '4');
+    await expect(page.getByTestId('question')).toContainText('Pad 5, printed S, between G and T2');
+    await expect(page.getByRole('button', { name: /inverted serial input/ })).toBeVisible();
+    await press(page, '1');
+    await expect(page.getByTestId('question')).toContainText('printed X9');
+    await press(page, '0');
+    await expect(page.getByTestId('question')).toContainText('printed VCC');
+    await press(page, '7');
+    await page.getByLabel(/As a label with one meaning/).waitFor();
+    await page.keyboard.type('3V3');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('to be said')).toHaveCount(0);
+    await press(page, 'Enter');
+  });
+
+  await test.step('a first measurement fills in or contradicts', async () => {
+    await expect(page.getByTestId('question')).toContainText('Ohms from G (black) to 5V (red)');
+    await page.getByLabel('Ohms', { exact: true }).focus();
+    await page.keyboard.type('980');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('list', { name: 'Measured' })).toContainText('5V against G: 980 ohm, measured');
+    await page.getByLabel('Ohms', { exact: true }).focus();
+    await page.keyboard.type('3');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('list', { name: 'Measured' })).toContainText('shorted, or it is no rail');
+    await page.getByRole('button', { name: 'Leave the rest assumed' }).focus();
+    await page.keyboard.press('Enter');
+  });
+
+  await test.step('stored, it says what is for the record only and what is assumed', async () => {
+    await expect(page.getByRole('list', { name: 'Before it is stored' })).toContainText('For the record only, nobody knows what they are: X9');
+    await page.getByRole('button', { name: /Store Whinchat/ }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Whinchat 36 flight controller');
+    await expect(page.getByRole('list', { name: 'Numbers' })).toContainText('assumed');
+    await expect(page.getByRole('list', { name: 'Numbers' })).toContainText('Ω unpowered measured');
+  });
+
+  await test.step('a job uses it in place of the template’s controller', async () => {
+    await press(page, 'Home');
+    await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
+    await newQuad(page, 'Wold Orchard', 'Orchard scout');
+    await typeInto(page, 'In a few words', 'new build with the new board');
+    await choose(page, 'controller FC', 'Whinchat');
+    await page.getByRole('button', { name: 'Open the job' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('what it came in for');
+    await page.locator('h1').click();
+    await press(page, 'Enter');
+    await enterUntil(page, /Whinchat 36 flight controller on the table/);
+    await answer(page, '9');
+    await answer(page, 'Enter');
+    for (const wanted of [/Weigh the ESC/, /Weigh motor/, /Weigh the flight controller/, /loose part/, /loose part/]) {
+      await expect(sentence(page)).toHaveText(wanted);
+      await answer(page, 'n');
+    }
+    await answer(page, 'Enter');
+    await expect(sentence(page)).toHaveText('Put the ESC in its place');
+    const [job] = (await (await page.request.get(`${shop.url}/api/floor`)).json()).filter((line: { quad: string }) => line.quad === 'Orchard scout') as { jobId: string }[];
+    const { plan } = (await (await page.request.get(`${shop.url}/api/jobs/${job!.jobId}`)).json()) as { plan: { target: { slots: Record<string, { model: string }>; wires: Record<string, { ends: { at: { ref?: string } }[] }> } } };
+    expect(plan.target.slots.FC!.model).toBe('whinchat-36-flight-controller');
+    expect(Object.values(plan.target.wires).flatMap(({ ends }) => ends.flatMap(({ at }) => (at.ref?.startsWith('FC.') ? [at.ref] : []))).sort()).toEqual(
+      ['FC.5V', 'FC.CUR', 'FC.G', 'FC.G', 'FC.R2', 'FC.S1', 'FC.S2', 'FC.S3', 'FC.S4', 'FC.T2', 'FC.TLM', 'FC.VBAT'],
+    );
+  });
+});

@@ -1,0 +1,47 @@
+/** Forms by keyboard: fields in order, choices by their first letters, the pages outside the bench. */
+import type { Page } from '@playwright/test';
+import { expect } from '@playwright/test';
+
+/** Types into fields one after the other from the one that has the focus, then sends the form. */
+export async function fill(page: Page, ...fields: readonly string[]): Promise<void> {
+  for (const [index, text] of fields.entries()) {
+    if (index > 0) await page.keyboard.press('Tab');
+    await page.keyboard.type(text);
+  }
+  await page.keyboard.press('Enter');
+}
+
+/** Puts the focus on a field, as Tab would, and types over what is there. */
+export async function typeInto(page: Page, label: string, text: string): Promise<void> {
+  await page.getByLabel(label, { exact: true }).focus();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type(text);
+}
+
+/** Opens a list of many choices and takes one by its first letters. */
+export async function choose(page: Page, label: string, letters: string): Promise<void> {
+  const button = page.getByRole('button', { name: label });
+  await button.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('listbox')).toBeVisible();
+  await page.keyboard.type(letters);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('listbox')).toBeHidden();
+}
+
+/** Takes one of a few choices that stand side by side. */
+export async function pick(page: Page, label: string | RegExp): Promise<void> {
+  await page.getByRole('radio', { name: label }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('radio', { name: label })).toBeChecked();
+}
+
+/** A customer and a quad for a new job, from the Floor; ends at the form of the job. */
+export async function newQuad(page: Page, customer: string, quad: string): Promise<void> {
+  await page.keyboard.press('n');
+  await expect(page.getByLabel('Customer', { exact: true })).toBeFocused();
+  await fill(page, customer);
+  await expect(page.getByLabel('What it is called')).toBeFocused();
+  await fill(page, quad);
+  await expect(page.getByLabel('In a few words')).toBeFocused();
+}
