@@ -35,6 +35,7 @@ it('neighbours are those on the same side within two millimetres, nearest first'
 
 it.each([[30, 350, 'signal'], [28, 350, 'signal'], [20, 400, 'motor'], [12, 430, 'battery']] as const)('%d AWG is soldered at %d °C, inside the range for a %s pad', (awg, setC, kind) => {
   const recipe = recipeFor(awg, { sizeMm: [1.2, 2] });
+  expect(recipeFor(awg, { sizeMm: [1.2, 2] }, 'lead-free').setC).toBe(Math.min(450, recipe.setC + 30));
   const ranges = { signal: [320, 370], motor: [380, 420], battery: [400, 450] } as const;
   expect(recipe.setC).toBe(setC);
   expect(recipe.setC).toBeGreaterThanOrEqual(ranges[kind][0]);

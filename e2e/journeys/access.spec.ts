@@ -1,7 +1,7 @@
 /** Every main view: readable by axe, named for people who do not see the drawing, nothing to scroll at the bench. */
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { press, sentence, signIn, takeUp } from '../support/bench';
+import { lead, press, sentence, signIn, takeUp } from '../support/bench';
 import { expect, test } from '../support/shop';
 
 async function readable(page: Page): Promise<void> {
@@ -50,4 +50,21 @@ test('the views are accessible', async ({ page, shop }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Faults: 1, 0 open' })).toBeVisible();
   await readable(page);
+});
+
+test('the stores, the kit table and the intake sheet are accessible', async ({ page, shop }) => {
+  await signIn(page, shop.url, lead);
+  await expect(page.getByRole('heading', { name: 'Culvert inspector' })).toBeVisible();
+  await press(page, '2');
+  await expect(sentence(page)).toContainText('on the table');
+  await readable(page);
+  expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeLessThanOrEqual(800);
+  await page.goto(`${page.url()}/intake`);
+  await expect(page.getByRole('list', { name: 'Volts' })).toBeVisible();
+  await readable(page);
+  for (const [place, wanted] of [['', 'Which part is wanted?'], ['/models/curlew-fc-30', 'Curlew 30 flight controller'], ['/files', 'Part models as files'], ['/parts', 'Which part is in hand?'], ['/stock', 'What lies in the drawers?'], ['/new-board', 'How large is it, and what is it?']] as const) {
+    await page.goto(`${shop.url}/stores${place}`);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(wanted);
+    await readable(page);
+  }
 });

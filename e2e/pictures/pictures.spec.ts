@@ -1,7 +1,7 @@
 /** One current picture of each main view, from the demo shop. */
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { answer, enterUntil, press, sentence, signIn, takeUp, touchUntil } from '../support/bench';
+import { answer, enterUntil, lead, press, sentence, signIn, takeUp, touchUntil } from '../support/bench';
 import { expect, test } from '../support/shop';
 
 const folder = join(import.meta.dirname, '../../docs/screenshots');
@@ -68,6 +68,44 @@ test('the story, view by view', async ({ page, shop }) => {
   await page.goto(`${shop.url}/new`);
   await expect(page.getByLabel('Customer', { exact: true })).toBeFocused();
   await shoot(page, 'new-job');
+});
+
+test('the stores and a new job', async ({ page, shop }) => {
+  await signIn(page, shop.url, lead);
+  await expect(page.getByRole('heading', { name: 'Culvert inspector' })).toBeVisible();
+  await press(page, '2');
+  await expect(sentence(page)).toContainText('stack screw');
+  await expect(page.getByText('screw box')).toBeVisible();
+  await shoot(page, 'kit');
+  await page.goto(`${page.url()}/intake`);
+  await expect(page.getByRole('list', { name: 'Weight', exact: true })).toContainText('ready to fly');
+  await shoot(page, 'intake');
+  await page.goto(`${shop.url}/stores/models/curlew-fc-30`);
+  await expect(page.getByRole('list', { name: 'Signature' })).toContainText('5V against ground');
+  await shoot(page, 'model');
+  await page.goto(`${shop.url}/stores/stock`);
+  await expect(page.getByRole('list', { name: 'Stock' })).toContainText('cloth tape');
+  await shoot(page, 'stock');
+  await page.goto(`${shop.url}/stores/new-board`);
+  await page.getByLabel('What it is called').waitFor();
+  for (const text of ['Whinchat 36 flight controller', 'Skerrie Boards']) {
+    await page.keyboard.type(text);
+    await page.keyboard.press('Tab');
+  }
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'On to the pads' }).focus();
+  await page.keyboard.press('Enter');
+  for (const [labels, steps] of [['T1 R1 5V G S T2 R2 5V G VBAT', 0], ['CAM VTX G BZ+ BZ- LED 9V G CUR TLM', 1], ['S1 S2 S3 S4', 2]] as const) {
+    await expect(page.getByLabel(/Labels in order/)).toBeFocused();
+    await page.keyboard.type(labels);
+    await page.keyboard.press('Tab');
+    for (let step = 0; step < steps; step++) await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(labels)).toBeVisible();
+  }
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('question')).toContainText('printed S');
+  await shoot(page, 'new-board');
 });
 
 test('a short', async ({ page, shop }) => {

@@ -46,6 +46,9 @@ function words(band: MotorRisk['band'], share: number | null): string {
   return band === 'near the limit' ? `${percent}: hot windings and lost steps take the ESC along; a slower motor or one cell less` : `${percent}: it will lose step; another motor, fewer cells or another ESC`;
 }
 
+/** Failures of motor or ESC that are assumed in a quad's life, by band; shown with what follows from them. */
+export const failureChance: Readonly<Record<MotorRisk['band'], number>> = { easy: 0.01, 'near the limit': 0.05, 'over the limit': 0.3, 'not known': 0.05 };
+
 /** What a cheaper part is expected to cost, in the same money as its saving. */
 export function expectedLoss(savingMinor: number, chanceOfFailure: number, costOfFailureMinor: number): { lossMinor: number; pays: boolean } {
   const lossMinor = Math.round(chanceOfFailure * costOfFailureMinor);

@@ -8,6 +8,7 @@ import { findTerminal, modelIn } from '../catalogue/catalogue';
 import { jointName, splitJoint, splitRef } from '../names';
 import type { Slot } from '../names';
 import type { StepId } from '../records/records';
+import type { Alloy } from '../sequence/recipe';
 import { recipeFor } from '../sequence/recipe';
 import { assumedLengthMm, offcutShare, screwLengthMm, sleeveFor, sleeveMm, solderG, tapePerArmMm, trimMm } from './amounts';
 import type { KitLine, KitUnit } from './kitLine';
@@ -24,14 +25,14 @@ interface Need {
 }
 
 /** Lines in picking order: parts, leads, wire, sleeves, housings, solder, fixings, screws, tools, consumables. */
-export function kitList(start: Build, target: Build, catalogue: Catalogue): KitLine[] {
+export function kitList(start: Build, target: Build, catalogue: Catalogue, alloy: Alloy = 'leaded'): KitLine[] {
   const changes = difference(start, target);
   const joints = jointsOf(changes, target, catalogue);
   if (changes.length === 0) return [];
   return merged([
     ...partNeeds(changes, target, catalogue), ...leadNeeds(changes, target), ...wireNeeds(start, target), ...sleeveNeeds(start, target),
-    ...housingNeeds(changes, start, target), ...solderNeeds(joints), ...fixingNeeds(changes, target, catalogue), ...screwNeeds(changes, target, catalogue),
-    ...toolNeeds(joints), ...consumableNeeds(joints),
+    ...housingNeeds(changes, start, target), ...solderNeeds(joints, alloy), ...fixingNeeds(changes, target, catalogue), ...screwNeeds(changes, target, catalogue),
+    ...toolNeeds(joints, alloy), ...consumableNeeds(joints),
   ]);
 }
 
@@ -109,8 +110,8 @@ function housingNeeds(changes: readonly Change[], start: Build, target: Build): 
   return [...housings, ...contacts];
 }
 
-function solderNeeds(joints: readonly Joint[]): Need[] {
-  return joints.map(({ id, wire, padMm }): Need => ({ key: 'solder:leaded', kind: 'solder', name: 'leaded solder, 0.8 mm', amount: solderG(padMm, wire.awg), unit: 'g', because: 'by pad area and gauge, half again for tinning', step: id }));
+function solderNeeds(joints: readonly Joint[], alloy: Alloy): Need[] {
+  return joints.map(({ id, wire, padMm }): Need => ({ key: `solder:${alloy}`, kind: 'solder', name: `${alloy} solder, 0.8 mm`, amount: solderG(padMm, wire.awg), unit: 'g', because: 'by pad area and gauge, half again for tinning', step: id }));
 }
 
 function fixingNeeds(changes: readonly Change[], target: Build, catalogue: Catalogue): Need[] {
@@ -139,10 +140,10 @@ function screwNeeds(changes: readonly Change[], target: Build, catalogue: Catalo
   });
 }
 
-function toolNeeds(joints: readonly Joint[]): Need[] {
+function toolNeeds(joints: readonly Joint[], alloy: Alloy): Need[] {
   const first = joints[0]?.id;
   const tips = joints.map(({ id, wire, padMm }): Need => {
-    const { tipMm, setC } = recipeFor(wire.awg, { sizeMm: padMm });
+    const { tipMm, setC } = recipeFor(wire.awg, { sizeMm: padMm }, alloy);
     return { key: `tip:${tipMm}`, kind: 'tool', name: `iron tip, ${tipMm} mm wide`, amount: 0, unit: 'pieces', because: `for joints at ${setC} °C`, step: id };
   });
   const tool = (key: string, name: string, step: StepId | undefined): Need => ({ key: `tool:${key}`, kind: 'tool', name, amount: 1, unit: 'pieces', ...(step ? { step } : {}) });

@@ -17,7 +17,7 @@ export interface Pick {
 
 /** @param parts Parts in the shop that are on no quad. */
 export function pickFor(line: KitLine, stock: readonly StockLine[], parts: readonly PartInHand[]): Pick {
-  if (line.kind === 'tool' || line.kind === 'consumable') return { have: line.needed, state: 'enough', takes: [], parts: [], donors: [], cautions: [] };
+  if (line.kind === 'tool' || line.kind === 'consumable') return { have: line.needed, state: 'not listed', takes: [], parts: [], donors: [], cautions: [] };
   const own = line.kind === 'part' ? parts.filter(({ model, condition }) => `part:${model}` === line.key && condition !== 'scrap').sort(byTrust).slice(0, line.needed) : [];
   let open = line.needed - own.length;
   const takes: { stock: string; quantity: number }[] = [];

@@ -16,6 +16,7 @@ import { judge, judgeSoFar } from '../rules/judge';
 import { unpermittedPowers } from './firstPower';
 import { gates, powerObjections } from './gates';
 import type { Gate, Step } from './step';
+import { alloyOf } from './recipe';
 import { steps } from './steps';
 import type { WordContext } from './words';
 import { stepWords } from './words';
@@ -56,7 +57,7 @@ export function deriveJob({ jobId, plan, records, catalogue }: JobInput): JobSta
   const touches = touchesOf(plan.target, catalogue);
   const open = new Set(difference(asBuilt, plan.target).map(({ verb, subject }) => `${verb}:${subject}`));
   const all = steps({
-    start, asBuilt, target: plan.target, catalogue, touches,
+    start, asBuilt, target: plan.target, catalogue, touches, alloy: alloyOf(plan.schools),
     context: { records, log, jobId, cells: plan.cells, planVersion: plan.version, inPlace: (joint) => !open.has(`land:${joint}`) },
   });
   const words: WordContext = { build: plan.target, catalogue };

@@ -12,6 +12,7 @@ import { notesOf } from '../records/notesOf';
 import { isAct } from '../records/records';
 import { difference } from '../build/difference';
 import type { DoneContext } from './done';
+import type { Alloy } from './recipe';
 import type { StepKind } from './step';
 
 export type KitStep = Extract<StepKind, { verb: 'count' | 'weigh' | 'sign' | 'say' }>;
@@ -19,8 +20,8 @@ export type KitStep = Extract<StepKind, { verb: 'count' | 'weigh' | 'sign' | 'sa
 const weighed: ReadonlySet<PartKind> = new Set(['frame', 'esc', 'single board', 'controller', 'motor']);
 const signed: ReadonlySet<PartKind> = new Set(['esc', 'single board', 'controller', 'video unit']);
 
-export function kitSteps(start: Build, target: Build, catalogue: Catalogue, context: DoneContext): KitStep[] {
-  const all: KitStep[] = [...kitList(start, target, catalogue).map((line): KitStep => ({ verb: 'count', subject: line.key, line })), ...looseSteps(start, target, catalogue)];
+export function kitSteps(start: Build, target: Build, catalogue: Catalogue, context: DoneContext, alloy: Alloy): KitStep[] {
+  const all: KitStep[] = [...kitList(start, target, catalogue, alloy).map((line): KitStep => ({ verb: 'count', subject: line.key, line })), ...looseSteps(start, target, catalogue)];
   const begun = context.records.some(({ jobId, body, how }) => jobId === context.jobId && how === 'did' && isAct(body));
   return begun ? all.filter((step) => kitState(step, context).done) : all;
 }

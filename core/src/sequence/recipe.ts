@@ -1,8 +1,19 @@
 /**
- * How to make a joint: a fixed table by gauge for leaded solder, starting values of the trade.
+ * How to make a joint: a fixed table by gauge, starting values of the trade; lead-free solder wants 20 to 40 C more.
  * The heat-flow model takes its place later; a shop's own prevail.
  */
 import type { Terminal } from '../catalogue/partModel';
+
+export type Alloy = 'leaded' | 'lead-free';
+
+/** The shop's or the job's choice of solder. */
+export function alloyOf(schools: Readonly<Record<string, string>>): Alloy {
+  return schools['solder alloy'] === 'lead-free' ? 'lead-free' : 'leaded';
+}
+
+/** Above the leaded setting, and never beyond what flux stands. */
+const leadFreeC = 30;
+const hottestC = 450;
 
 export interface Recipe {
   tipMm: number;
@@ -21,9 +32,10 @@ const byGauge: readonly { thickerThanAwg: number; tipMm: number; setC: number; f
 ];
 
 /** The recipe for a wire of a gauge on a pad. Small signal wires are stripped half the pad, others to its edge. */
-export function recipeFor(awg: number, pad: Pick<Terminal, 'sizeMm'>): Recipe {
+export function recipeFor(awg: number, pad: Pick<Terminal, 'sizeMm'>, alloy: Alloy = 'leaded'): Recipe {
   const { tipMm, setC, flowsS, stopS } = byGauge.find(({ thickerThanAwg }) => awg < thickerThanAwg)!;
   const padMm = Math.max(...pad.sizeMm);
   const stripMm = awg >= 25 ? padMm / 2 : Math.min(padMm - 0.4, 5);
-  return { tipMm, setC, stripMm: Math.round(stripMm * 10) / 10, flowsS, stopS };
+  const hotterC = alloy === 'lead-free' ? leadFreeC : 0;
+  return { tipMm, setC: Math.min(hottestC, setC + hotterC), stripMm: Math.round(stripMm * 10) / 10, flowsS, stopS };
 }

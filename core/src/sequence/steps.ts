@@ -13,6 +13,7 @@ import { noteState, wantsRedo } from './done';
 import { takesS } from './durations';
 import { checklist } from './firstPower';
 import { groupOfWire, groupRank, stretchOfGroup } from './groups';
+import type { Alloy } from './recipe';
 import type { KitStep } from './kitSteps';
 import { kitState, kitSteps } from './kitSteps';
 import type { Step, StepKind, Stretch } from './step';
@@ -24,6 +25,7 @@ export interface StepsInput {
   asBuilt: Build;
   target: Build;
   catalogue: Catalogue;
+  alloy: Alloy;
   touches: ContinuityList;
   context: DoneContext;
 }
@@ -60,8 +62,8 @@ function isKit(draft: Draft): draft is KitDraft {
   return draft.stretch === 'kit';
 }
 
-function kitDrafts({ start, target, catalogue, context }: StepsInput): Draft[] {
-  return kitSteps(start, target, catalogue, context).map((step) => ({ ...step, stretch: 'kit', group: 'kit' }));
+function kitDrafts({ start, target, catalogue, context, alloy }: StepsInput): Draft[] {
+  return kitSteps(start, target, catalogue, context, alloy).map((step) => ({ ...step, stretch: 'kit', group: 'kit' }));
 }
 
 function workDrafts(input: StepsInput): Draft[] {

@@ -1,6 +1,6 @@
 /** The intake sheet of a job: volts, motors, room, screws, how hard and how long, extras, weights, pictures. */
 import type { Intake, JobState, PartModel, QuadRecord } from '@junctor/core';
-import { emptyBuild, extrasFor, fitMargins, forecastWeight, gradeJob, motorRisks, notesOf, screwFits, voltageWindow } from '@junctor/core';
+import { emptyBuild, expectedLoss, extrasFor, failureChance, fitMargins, forecastWeight, gradeJob, motorRisks, notesOf, screwFits, voltageWindow } from '@junctor/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -57,7 +57,7 @@ function IntakeSheet({ bench }: { bench: Bench }) {
           </Lines>
           <h2>Motors on this ESC</h2>
           <Lines aria-label="Motors">
-            {judged.motors.map(({ motor, freeRpm, electricalRpm, band, says }) => <li key={motor}><span>{band === 'easy' ? mark.good : band === 'near the limit' ? mark.middle : mark.bad} <strong>{band}</strong>: {motor}, {Math.round(freeRpm / 100) * 100} turns a minute unloaded, {Math.round(electricalRpm / 1000)} k electrical. {says}</span></li>)}
+            {judged.motors.map(({ motor, freeRpm, electricalRpm, band, says }) => <li key={motor}><span>{band === 'easy' ? mark.good : band === 'near the limit' ? mark.middle : mark.bad} <strong>{band}</strong>: {motor}, {Math.round(freeRpm / 100) * 100} turns a minute unloaded, {Math.round(electricalRpm / 1000)} k electrical. {says}.{intake.valueMinor > 0 && ` A failure is assumed in ${Math.round(failureChance[band] * 100)} of 100 quads: expected loss ${money(expectedLoss(0, failureChance[band], intake.valueMinor).lossMinor)}; a cheaper motor must save more.`}</span></li>)}
             {judged.motors.length === 0 && <li>No motor speed is known.</li>}
           </Lines>
           <h2>Into the frame</h2>

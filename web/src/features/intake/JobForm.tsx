@@ -51,13 +51,13 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
       const read = await readBuildFile(data.get('file') as File);
       if (!read.ok) return setProblem(read.problem);
       plan = { file: read.file };
-    } else if (choices.length > 0) {
+    } else if (choices.length > 0 || text('alloy') === 'lead-free') {
       if (!swapped) return setProblem('The part models are still coming');
       if (swapped.lost.length > 0 && !lostSeen) {
         setLostSeen(true);
         return setProblem(`Has no pad any more: ${swapped.lost.join('; ')}. Press again to open the job all the same.`);
       }
-      plan = { file: { format: 'junctor-build', version: 1, name: text('title') || 'build', plan: swapped.plan } };
+      plan = { file: { format: 'junctor-build', version: 1, name: text('title') || 'build', plan: { ...swapped.plan, schools: { ...swapped.plan.schools, 'solder alloy': text('alloy') } } } };
     }
     const value = Math.round(Number(text('value').replace(',', '.') || 0) * 100);
     const intake = { wants: text('wants'), valueMinor: Number.isFinite(value) ? value : -1, pack: text('pack') || null, propeller: text('propeller') || null, extras: [] };
@@ -90,6 +90,7 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
           {draft.data && <AnotherPart plan={draft.data.plan} onChoose={(choice, slot) => { setLostSeen(false); setChoices([...choices.filter((one) => one.slot !== slot), ...(choice ? [choice] : [])]); }} />}
         </>
       )}
+      {!fromFile && <ChoiceField name="alloy" label="Solder" options={[{ value: 'leaded', label: 'leaded' }, { value: 'lead-free', label: 'lead-free' }]} />}
       <ChoiceField key={`pack${index.length}`} name="pack" label="Pack it flies with" options={ofKind('pack')} />
       <ChoiceField key={`prop${index.length}`} name="propeller" label="Propellers" options={ofKind('propeller')} />
       <FormProblem message={problem ?? errors.rest(['title', 'dueOn', 'bench'])} />

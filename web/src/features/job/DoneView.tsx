@@ -38,7 +38,7 @@ export function DoneView({ bench, setMode }: { bench: Bench; setMode: SetMode })
     <JobFrame
       bench={bench} shown={null} answers={answers} {...DoneHands(bench)}
       sentence={<strong>Every check planned here has passed, up to limited power</strong>}
-      under={close.error ? `Not closed: ${close.error.message}` : by ? `Limited power: ${by.person}, ${new Date(by.doneAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}. This says what was checked, nothing more.` : 'Nothing has been powered.'}
+      under={close.error ? `Not closed: ${close.error.message}` : by ? `Limited power: ${by.person}, ${new Date(by.doneAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}. This says what was checked, nothing more. Iron parked wetted, and off.` : 'Nothing has been powered.'}
       crossing={<><Fact><dt>readings passed</dt><dd>{readings}</dd></Fact><Fact><dt>findings</dt><dd>{bench.state.findings.length}</dd></Fact><Fact><dt>faults logged</dt><dd>{notesOf(log, 'fault').length}</dd></Fact></>}
     />
   );

@@ -1,6 +1,6 @@
 /** One joint: which wire to which pad, how to make it, and where it really went. */
 import type { Step } from '@junctor/core';
-import { findTerminal, landedOn, neighboursOf, modelIn, padWords, printed, recipeFor, slotWords, splitJoint, splitRef, wireWords } from '@junctor/core';
+import { alloyOf, findTerminal, landedOn, neighboursOf, modelIn, padWords, printed, recipeFor, slotWords, splitJoint, splitRef, wireWords } from '@junctor/core';
 import { useState } from 'react';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
@@ -43,9 +43,9 @@ export function neighbourLine(bench: Bench, ref: `${string}.${string}`): string 
   const { slot, terminal } = splitRef(ref);
   const model = modelIn(build, slot, bench.catalogue)!;
   const near = neighboursOf(model, model.terminals.find(({ id }) => id === terminal)!).slice(0, 2);
-  if (near.length === 0) return 'No other pad is close. Pack and USB stay unplugged.';
+  if (near.length === 0) return 'No other pad is close. Tip wiped and wetted; pack and USB stay unplugged.';
   const names = near.map((one) => one.terminal.printed).join(' and ');
-  return `${names} ${near.length > 1 ? 'lie' : 'lies'} ${near[0]!.gapMm.toFixed(1)} mm away: look for a bridge. Pack and USB unplugged.`;
+  return `${names} ${near.length > 1 ? 'lie' : 'lies'} ${near[0]!.gapMm.toFixed(1)} mm away: look for a bridge. Tip wiped; pack, USB unplugged.`;
 }
 
 export function RecipeFacts({ bench, joint }: { bench: Bench; joint: string }) {
@@ -53,11 +53,11 @@ export function RecipeFacts({ bench, joint }: { bench: Bench; joint: string }) {
   const { wire: id, end } = splitJoint(joint)!;
   const wire = build.wires[id]!;
   const pad = findTerminal(build, landedOn(wire.ends[end])!, bench.catalogue)!;
-  const { tipMm, setC, stripMm, flowsS, stopS } = recipeFor(wire.awg, pad);
+  const { tipMm, setC, stripMm, flowsS, stopS } = recipeFor(wire.awg, pad, alloyOf(bench.job.plan.schools));
   return (
     <>
       <Fact><dt>tip</dt><dd>{tipMm} mm</dd></Fact>
-      <Fact><dt>iron, leaded solder</dt><dd>{setC} °C</dd></Fact>
+      <Fact><dt>iron, {alloyOf(bench.job.plan.schools)} solder</dt><dd>{setC} °C</dd></Fact>
       <Fact><dt>strip</dt><dd>{stripMm.toFixed(1)} mm</dd></Fact>
       <Fact><dt>flows after</dt><dd>{flowsS[0]} to {flowsS[1]} s</dd></Fact>
       <Fact><dt>stop at</dt><dd>{stopS} s</dd></Fact>

@@ -36,7 +36,7 @@ export function StockPage() {
       <Columns>
         <section>
           <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}><WordsField name="q" label="Name, gauge, colour or place" autoFocus /></div>
-          <h2 role="status">{found.length} lines{found.length > shownAtMost ? `, the first ${shownAtMost}` : ''}</h2>
+          <h2><span role="status">{found.length} lines{found.length > shownAtMost ? `, the first ${shownAtMost}` : ''}</span></h2>
           <Lines aria-label="Stock">
             {found.slice(0, shownAtMost).map(({ id, name, unit, onHand, offcut, place }) => (
               <li key={id} style={{ gridTemplateColumns: '1fr 120px 110px' }}><span>{offcut ? '✂ ' : ''}{name}{offcut ? ', offcut' : ''}</span><span style={{ fontWeight: onHand <= 0 ? 700 : 400 }}>{onHand <= 0 ? '▲ none left' : amountWords(onHand, unit)}</span><span className="quiet">{place}</span></li>

@@ -27,7 +27,7 @@ export function StoresPage() {
         <form style={{ maxWidth: 640 }} onSubmit={(event) => { event.preventDefault(); if (found[0]) void navigate(`/stores/models/${found[0].id}`); }} onInput={(event) => setTyped((event.target as HTMLInputElement).value)}>
           <WordsField name="q" label="Name, maker or kind" autoFocus />
         </form>
-        <h2 role="status">{found.length === 0 ? 'Nothing is called like that' : found.length > shownAtMost ? `${found.length} found, the first ${shownAtMost}` : `${found.length} found`}</h2>
+        <h2><span role="status">{found.length === 0 ? 'Nothing is called like that' : found.length > shownAtMost ? `${found.length} found, the first ${shownAtMost}` : `${found.length} found`}</span></h2>
         <Lines aria-label="Part models">
           {found.slice(0, shownAtMost).map(({ id, name, kind, maker, terminals, massG, revision, retired }) => (
             <li key={id} style={{ gridTemplateColumns: '1fr 170px 200px 110px 90px 110px' }}>
