@@ -47,7 +47,7 @@ test('intake and kit', async ({ page, shop }, info) => {
 
   await test.step('things are counted in by key; used parts and what runs short are said', async () => {
     const frames = await stockOf('part:coppice-frame-4');
-    await page.locator('h1').click();
+    await press(page, 'Escape');
     await press(page, 'Enter');
     await expect(sentence(page)).toHaveText('Put 1 piece of Coppice 4-inch frame on the table');
     await answer(page, 'Enter');

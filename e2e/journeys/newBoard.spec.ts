@@ -92,7 +92,6 @@ test('a new board from its labels', async ({ page, shop }) => {
     await page.getByRole('button', { name: 'Open the job' }).focus();
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { level: 1 })).toContainText('what it came in for');
-    await page.locator('h1').click();
     await press(page, 'Enter');
     await enterUntil(page, /Whinchat 36 flight controller on the table/);
     await answer(page, '9');

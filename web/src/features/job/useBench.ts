@@ -28,6 +28,7 @@ export type BenchLoad = { is: 'loading' } | { is: 'failed'; why: string } | { is
 export function useBench(jobId: string): BenchLoad {
   const job = useJob(jobId);
   const tools = useTools();
+  const meter = useMeter();
   const person = useSession().data;
   const records = useLog(job.data?.quadId);
   const plan = job.data?.plan;
@@ -40,7 +41,6 @@ export function useBench(jobId: string): BenchLoad {
   const shownAt = useShownAt(state?.current ?? null);
   const failed = [job, catalogue, tools].find(({ error, data }) => error && !data);
   if (failed?.error) return { is: 'failed', why: failed.error.message };
-  const meter = useMeter();
   if (!job.data || !person || !records || !catalogue.data || !tools.data || !state || !meter) return { is: 'loading' };
   const { data } = job;
 

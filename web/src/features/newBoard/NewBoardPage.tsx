@@ -17,8 +17,7 @@ import { SizeForm } from './SizeForm';
 import { StoreIt } from './StoreIt';
 import { useDraft } from './useDraft';
 
-const parts = ['size', 'pads', 'picture', 'meanings', 'measure', 'store'] as const;
-export type EntryPart = (typeof parts)[number];
+type EntryPart = 'size' | 'pads' | 'picture' | 'meanings' | 'measure' | 'store';
 const titles: Readonly<Record<EntryPart, string>> = {
   size: 'How large is it, and what is it?', pads: 'What is printed along its edges?', picture: 'Where on the picture are the pads?', meanings: 'What do the labels mean?',
   measure: 'What does the meter say to the loose part?', store: 'Is it all as it should be?',
