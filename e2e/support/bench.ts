@@ -60,9 +60,8 @@ export async function throughKit(page: Page): Promise<void> {
   await expect(sentence(page)).toContainText('on the table');
   await answer(page, '9');
   for (let count = 0; count < 12; count++) {
-    const now = await sentence(page).innerText();
-    if (now.includes('Fumes away')) return;
-    await answer(page, now.startsWith('Set up') ? '6' : 'n');
+    if ((await sentence(page).innerText()).includes('Fumes away')) return;
+    await answer(page, '+');
   }
   throw new Error('the kit does not end');
 }

@@ -5,6 +5,8 @@ import styled from 'styled-components';
 
 const Page = styled.main`
   form { max-width: 760px; padding: 8px 24px 40px; display: grid; gap: 18px; }
+  &[data-wide='true'] form { max-width: none; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 14px 28px; align-items: start; }
+  &[data-wide='true'] form > [role='alert'], &[data-wide='true'] form > button[type='submit'] { grid-column: 1 / -1; }
   h1 { font-size: 34px; font-weight: 400; padding: 10px 24px 4px; }
 `;
 
@@ -12,12 +14,14 @@ interface FormPageProps {
   title: string;
   head: ReactNode;
   onSubmit: (event: FormEvent<HTMLFormElement>) => void;
+  /** Two fields beside each other. */
+  wide?: boolean;
   children: ReactNode;
 }
 
-export function FormPage({ title, head, onSubmit, children }: FormPageProps) {
+export function FormPage({ title, head, onSubmit, wide = false, children }: FormPageProps) {
   return (
-    <Page>
+    <Page data-wide={wide}>
       {head}
       <h1>{title}</h1>
       <form onSubmit={onSubmit} noValidate>{children}</form>

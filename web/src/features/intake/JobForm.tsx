@@ -70,7 +70,7 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
   };
   const ofKind = (kind: string) => [{ value: '', label: 'not said' }, ...index.filter((one) => one.kind === kind && !one.retired).map(({ id, name }) => ({ value: id, label: name }))];
   return (
-    <FormPage title={`What is to be done to ${quad.name}?`} head={head} onSubmit={(event) => void submit(event)}>
+    <FormPage title={`What is to be done to ${quad.name}?`} head={head} onSubmit={(event) => void submit(event)} wide>
       <WordsField name="title" label="In a few words" defaultValue="new build" autoFocus error={errors.of('title')} />
       <WordsField name="wants" label="What the customer wants, in the customer’s words" error={errors.of('intake.wants')} />
       <ChoiceField name="kind" label="Kind of job" options={kinds} />

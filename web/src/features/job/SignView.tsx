@@ -1,6 +1,6 @@
 /** The signature of a loose part: a few touches, each answered as heard, kept together. */
 import type { LooseReading, Note, PartModel, Step } from '@junctor/core';
-import { judgeLoose, modelIn, stepWords } from '@junctor/core';
+import { judgeLoose, modelIn, slotWords } from '@junctor/core';
 import { useEffect, useState } from 'react';
 import { compute } from '../../compute/compute';
 import { Board } from '../../drawing/Board';
@@ -40,9 +40,9 @@ function Asked({ bench, step, setMode, model, readings }: { bench: Bench; step: 
   const expected = now.expected.band ? bandWords(now.expected.band, now.mode) : now.expected.passes.map(lengthWord).join(' or ');
   return (
     <JobFrame
-      bench={bench} shown={step} answers={[...common, { ...notNow(bench, step), key: 'n' }, ...state.answers]} sentence={<><strong>{state.prompt.asks}</strong>, loose part</>}
+      bench={bench} shown={step} answers={[...common, notNow(bench, step), ...state.answers]} sentence={<><strong>{state.prompt.asks}</strong>, loose part</>}
       under={state.problem ?? state.prompt.hint}
-      left={{ title: stepWords(step, bench.state.words), note: model.name, body: <Board slot={step.subject} model={model} side={now.red.sides[0]!} marks={new Map()} rings={[now.black.id, now.red.id]} /> }}
+      left={{ title: `${slotWords(step.subject, bench.state.words).replace(/^the /, '')}, loose`, note: model.name, body: <Board slot={step.subject} model={model} side={now.red.sides[0]!} marks={new Map()} rings={[now.black.id, now.red.id]} /> }}
       crossing={<><Fact><dt>{now.mode}</dt><dd className="long">{now.why}</dd></Fact><Fact><dt>a typical part</dt><dd className="long" data-testid="expected">{expected}</dd></Fact></>}
       right={'unit' in state.prompt ? { title: 'what the meter shows', note: 'type it, then Enter', body: <Typed state={state} /> } : { title: 'its signature', note: `${readings.length} touches`, body: <PromptList prompts={prompts.slice(Math.max(0, state.index - 3), state.index + 6)} state={{ ...state, index: Math.min(3, state.index) }} /> }}
     />

@@ -17,7 +17,7 @@ export function WeighView({ bench, step, setMode }: { bench: Bench; step: Step &
   const common = commonAnswers(bench, setMode).filter(({ key }) => key === '*');
   return (
     <JobFrame
-      bench={bench} shown={step} answers={[...common, { ...notNow(bench, step), key: 'n' }, ...state.answers]} sentence={<strong>{stepWords(step, bench.state.words)}</strong>}
+      bench={bench} shown={step} answers={[...common, notNow(bench, step), ...state.answers]} sentence={<strong>{stepWords(step, bench.state.words)}</strong>}
       under={state.problem ?? 'Parts spread 3 to 10 % around their sheet; a weighed part narrows what the quad must weigh.'}
       left={handsFor(bench, { ...step, verb: 'fit', effect: [] }).left}
       right={{ title: 'what the scale shows', note: 'type it, then Enter', body: <Typed state={state} /> }}

@@ -13,11 +13,12 @@ import type { Bench } from './useBench';
 
 export function WorkView({ bench, step, setMode }: { bench: Bench; step: Step; setMode: SetMode }) {
   const { words } = bench.state;
+  const loose = step.stretch === 'kit';
   const answers: Answer[] = [
-    ...commonAnswers(bench, setMode),
+    ...commonAnswers(bench, setMode).filter(({ key }) => !loose || key !== '+'),
     whyAnswer(setMode),
+    ...(loose ? [notNow(bench, step)] : []),
     { key: 'Enter', label: mainLabel(step), main: true, act: () => bench.record(step.verb === 'say' ? [{ saw: 'caution', id: step.subject }] : 'effect' in step ? withParts(bench, step.effect) : [], step.id) },
-    ...(step.verb === 'say' && step.stretch === 'kit' ? [notNow(bench, step)] : []),
   ];
   return (
     <JobFrame

@@ -34,7 +34,7 @@ export function ferrule(bench: Bench, index: number, direction: 1 | -1): number 
 
 /** Puts off what may wait: said in the log, never forgotten. */
 export function notNow(bench: Bench, step: Step): Answer {
-  return { key: '6', label: 'Not now', act: () => bench.record([{ saw: 'skip', step: step.id, reason: 'put off at the table' }], step.id) };
+  return { key: '+', also: ['n'], label: 'Not now', act: () => bench.record([{ saw: 'skip', step: step.id, reason: 'put off at the table' }], step.id) };
 }
 
 /** Acts that put parts in place, with the physical part that was counted onto the table for the slot. */

@@ -47,12 +47,35 @@ export function handsFor(bench: Bench, step: Step, options: HandOptions = {}): {
       const { black, red } = step.listed.touch;
       return { left: probeHand(bench, 'black probe', black), right: probeHand(bench, 'red probe', red) };
     }
+    case 'say':
+      if (step.stretch === 'kit') return setUpHands(bench, step.subject.replace('set up ', ''));
+      return checklistHands(bench);
     default:
-      return {
-        left: { title: 'what must hold', note: 'in this order', body: <Checklist bench={bench} /> },
-        right: { title: 'the quad', note: 'main leads', body: mainLeadsBody(bench) },
-      };
+      return checklistHands(bench);
   }
+}
+
+function checklistHands(bench: Bench): { left: Hand; right: Hand } {
+  return {
+    left: { title: 'what must hold', note: 'in this order', body: <Checklist bench={bench} /> },
+    right: { title: 'the quad', note: 'main leads', body: mainLeadsBody(bench) },
+  };
+}
+
+/** The loose receiver, and what the plan wants it to be set to. */
+function setUpHands(bench: Bench, slot: string): { left: Hand; right: Hand } {
+  const links = bench.job.plan.links.filter(({ ends }) => ends.some((end) => end.slot === slot));
+  const model = modelIn(bench.state.words.build, slot, bench.catalogue)!;
+  const ports = model.ports.filter(({ id }) => links.some(({ ends }) => ends.some((end) => end.slot === slot && end.port === id)));
+  const lines = [
+    ...links.map(({ purpose, ends }) => `${purpose}: to ${ends.filter((end) => end.slot !== slot).map((end) => `${end.slot} ${end.port}`).join(', ')}`),
+    ...ports.map(({ inversion, speaks }) => `output ${inversion === 'inverted' ? 'inverted' : 'not inverted'}${speaks.length > 0 ? ', serial' : ''}`),
+    'region of the law here', 'signal strength on its channel', 'what it does when the link is lost', 'bound to the customer’s radio, firmware written on its part',
+  ];
+  return {
+    left: partHand(bench, slot, []),
+    right: { title: 'what to set', note: 'on a header, before any solder', body: <ul style={{ fontSize: 21, lineHeight: 1.7, paddingTop: 14 }}>{lines.map((line) => <li key={line}>{line}</li>)}</ul> },
+  };
 }
 
 function mainLeadsBody(bench: Bench) {

@@ -7,7 +7,7 @@ import { useNavigate, useParams } from 'react-router';
 import { newId } from '../../api/device';
 import { useMeter, useSend } from '../../api/queries';
 import type { PartNote } from '../../api/stores';
-import { useModelSheet, usePart } from '../../api/stores';
+import { useModelIndex, useModelSheet, usePart } from '../../api/stores';
 import { compute } from '../../compute/compute';
 import { ChoiceField, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
 import { Notice } from '../../ui/Notice';
@@ -18,13 +18,14 @@ export function PartPage() {
   const { partId } = useParams();
   const navigate = useNavigate();
   const part = usePart(partId!);
+  const names = useModelIndex().data ?? [];
   const send = useSend<object>(() => `/parts/${partId}/notes`, ['parts']);
   if (part.error && !part.data) return <Notice title="This part cannot be shown">{part.error.message}</Notice>;
   if (!part.data) return <Notice title="Fetching the part">One moment.</Notice>;
   const { model, serial, batch, owner, origin, condition, firmware, weightG, fromQuad, onQuad, notes } = part.data;
   const note = (body: object) => send.mutate({ id: newId(), body });
   return (
-    <Sheet place="stores, part in hand" title={`${model}${serial ? `, serial ${serial}` : ''}`} go={(to) => void navigate(to)} doors={[{ key: 'l', label: 'Parts in hand', to: '/stores/parts' }, { key: 'm', label: 'Its part model', to: `/stores/models/${model}` }]} note={`${origin === 'new' ? 'New' : `▲ ${origin}${fromQuad ? `, from ${fromQuad}` : ''}`}, ${condition}, ${owner ? `belongs to ${owner}` : 'the shop’s own'}${batch ? `, batch ${batch}` : ''}${firmware ? `, firmware ${firmware}` : ''}${weightG === null ? ', not weighed' : `, ${weightG} g`}${onQuad ? `, on ${onQuad}` : ', in the shop'}.`}>
+    <Sheet place="stores, part in hand" title={`${names.find(({ id }) => id === model)?.name ?? model}${serial ? `, serial ${serial}` : ''}`} go={(to) => void navigate(to)} doors={[{ key: 'l', label: 'Parts in hand', to: '/stores/parts' }, { key: 'm', label: 'Its part model', to: `/stores/models/${model}` }]} note={`${origin === 'new' ? 'New' : `▲ ${origin}${fromQuad ? `, from ${fromQuad}` : ''}`}, ${condition}, ${owner ? `belongs to ${owner}` : 'the shop’s own'}${batch ? `, batch ${batch}` : ''}${firmware ? `, firmware ${firmware}` : ''}${weightG === null ? ', not weighed' : `, ${weightG} g`}${onQuad ? `, on ${onQuad}` : ', in the shop'}.`}>
       <Columns>
         <section>
           <h2>What is found out</h2>
