@@ -72,7 +72,7 @@ export type { KitLine, KitKind, KitState, KitUnit, StockLine } from './kit/kitLi
 export { amountWords } from './kit/kitLine';
 export { kitList } from './kit/kitList';
 export type { Pick } from './kit/pick';
-export { pickFor } from './kit/pick';
+export { pickFor, takesFor } from './kit/pick';
 export type { WindowLine } from './intake/voltageWindow';
 export { voltageWindow } from './intake/voltageWindow';
 export type { MotorRisk } from './intake/motorRisk';

@@ -1,7 +1,7 @@
 /** The kit, the intake's judgement and other parts in a plan, on the shipped plans and parts. */
 import type { PartModel, StockLine } from '@junctor/core';
 import {
-  amountWords, deriveJob, emptyBuild, expectedLoss, extrasFor, fitMargins, forecastWeight, gradeJob, judge, kitList, makeCatalogue, motorRisks, pickFor, screwFits, swapModel, voltageWindow,
+  amountWords, deriveJob, emptyBuild, expectedLoss, extrasFor, fitMargins, forecastWeight, gradeJob, judge, kitList, makeCatalogue, motorRisks, pickFor, screwFits, swapModel, takesFor, voltageWindow,
 } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { shippedModels, shippedTemplate, shippedTemplates } from './catalogue';
@@ -52,6 +52,11 @@ describe('what the stores have for a line', () => {
     expect(pickFor(wire, [stock({ onHand: 40 })], [])).toMatchObject({ state: 'short', have: 40 });
     expect(pickFor(wire, [stock({ onHand: -5 })], [])).toMatchObject({ state: 'short', have: 0, takes: [] });
     expect(pickFor(wire, [], [])).toMatchObject({ state: 'not listed', have: wire.needed });
+  });
+
+  it('takes no more than was put on the table, parts in hand first', () => {
+    const pick = { have: 5, state: 'enough' as const, takes: [{ stock: 'a', quantity: 3 }, { stock: 'b', quantity: 2 }], parts: ['p'], donors: [], cautions: [] };
+    expect([takesFor(pick, 3), takesFor(pick, 6), takesFor(pick, 1)]).toEqual([[{ stock: 'a', quantity: 2 }], [{ stock: 'a', quantity: 3 }, { stock: 'b', quantity: 2 }], []]);
   });
 
   it('offers the shortest offcut that is long enough', () => {

@@ -34,6 +34,16 @@ export function pickFor(line: KitLine, stock: readonly StockLine[], parts: reado
   return { have, state, takes, parts: own.map(({ id }) => id), donors: donorsFor(line, stock), cautions };
 }
 
+/** Takes no more out of stock than is put on the table, what is in hand first. */
+export function takesFor({ takes, parts }: Pick, have: number): { stock: string; quantity: number }[] {
+  let open = Math.max(0, have - parts.length);
+  return takes.flatMap(({ stock, quantity }) => {
+    const taken = Math.min(quantity, open);
+    open -= taken;
+    return taken > 0 ? [{ stock, quantity: taken }] : [];
+  });
+}
+
 const trust: Readonly<Record<Part['condition'], number>> = { tested: 0, untested: 1, doubtful: 2, scrap: 3 };
 
 function byTrust(a: PartInHand, b: PartInHand): number {

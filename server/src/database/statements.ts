@@ -8,7 +8,7 @@ const names = [
   'catalogue/insertModel', 'catalogue/listModels',
   'customers/insertCustomer', 'customers/listCustomers',
   'jobs/closeJob', 'jobs/findJob', 'jobs/insertJob', 'jobs/insertJobModel', 'jobs/insertPlanChange', 'jobs/listJobsOfQuad', 'jobs/listJobsWithModel', 'jobs/listOpenJobs',
-  'jobs/listPlanChanges', 'jobs/lockJob', 'jobs/updateIntake', 'jobs/updatePlan',
+  'jobs/listPlanChanges', 'jobs/lockJob', 'jobs/updatePlan',
   'parts/findPart', 'parts/insertPart', 'parts/insertPartNote', 'parts/listPartNotes', 'parts/listParts', 'parts/placePart', 'parts/returnPart', 'parts/updatePart',
   'people/countPeople', 'people/findPersonByName', 'people/insertPerson', 'people/listPeople', 'people/retirePerson',
   'pictures/findPicture', 'pictures/insertPicture',
@@ -16,7 +16,7 @@ const names = [
   'records/findRecord', 'records/insertRecord', 'records/listRecords',
   'session/deletePersonSessions', 'session/deleteSession', 'session/findSession', 'session/insertDevice', 'session/insertSession',
   'shop/findSetting', 'shop/insertSetting',
-  'stock/findStockByKey', 'stock/insertStock', 'stock/insertStockMove', 'stock/listStock', 'stock/listStockMoves', 'stock/lockStock', 'stock/moveStock',
+  'stock/findStockByKey', 'stock/insertStock', 'stock/insertStockMove', 'stock/listStock', 'stock/listMovesOfRecord', 'stock/listStockMoves', 'stock/lockStock', 'stock/moveStock',
   'tools/insertTool', 'tools/listTools',
 ] as const;
 

@@ -10,9 +10,21 @@ export function floorRoutes({ database, catalogue }: Deps): Router {
   const router = Router();
   router.get('/floor', async (_request, response) => {
     const jobs = await openJobs(database);
-    const lines = await Promise.all(jobs.map(async (job) => lineOf(job, await recordsAfter(database, job.quadId, 0))));
-    response.json(lines);
+    response.json(await Promise.all(jobs.map(lineNow)));
   });
+
+  // A line stands on the plan and the log alone: it is made again only when one of them has grown.
+  const known = new Map<string, { stamp: string; line: FloorLine }>();
+
+  async function lineNow(job: JobSheet): Promise<FloorLine> {
+    const records = await recordsAfter(database, job.quadId, 0);
+    const stamp = `${job.plan.version} ${records.at(-1)?.seq ?? 0} ${job.dueOn}`;
+    const before = known.get(job.id);
+    if (before?.stamp === stamp) return before.line;
+    const line = lineOf(job, records);
+    known.set(job.id, { stamp, line });
+    return line;
+  }
 
   function lineOf(job: JobSheet, records: Awaited<ReturnType<typeof recordsAfter>>): FloorLine {
     const { steps, current, asBuilt, findings, words } = deriveJob({ jobId: job.id, plan: job.plan, records, catalogue });

@@ -39,6 +39,19 @@ describe('stock', () => {
     expect(missing.body.code).toBe('stock.missing');
   });
 
+  it('goes back, parts too, when the count is taken back', async () => {
+    const wire = (await stock()).find(({ key }) => key === 'wire:28:red')!;
+    const esc = { id: v7(), model: 'lapwing-esc-45', revision: 1, serial: 'L-9', batch: null, owner: null, origin: 'new', condition: 'tested', firmware: null, weightG: null };
+    await lead.post('/parts', esc);
+    const record = sent(lead, job.jobId, { saw: 'kit', line: 'wire:28:red', wanted: 50, have: 50, takes: [{ stock: wire.id, quantity: 50 }], parts: [esc.id] });
+    await lead.post(`/quads/${job.quadId}/records`, { records: [record] });
+    expect((await lead.get(`/parts/${esc.id}`)).body.onQuad).toMatch(/^Quad/);
+    const back = sent(lead, job.jobId, { saw: 'taken back', reason: 'miscounted' }, { replaces: record.id });
+    await lead.post(`/quads/${job.quadId}/records`, { records: [back] });
+    expect((await stock()).find(({ id }) => id === wire.id)!.onHand).toBe(wire.onHand);
+    expect((await lead.get(`/parts/${esc.id}`)).body.onQuad).toBeNull();
+  });
+
   it('keeps offcuts as lines of their own', async () => {
     await lead.post('/stock', line({ key: 'offcut:wire:28:red', offcut: true, onHand: 1, unit: 'pieces', doc: { awg: 28, colour: 'red', lengthMm: 90 } }));
     expect((await stock()).filter(({ offcut }) => offcut)).toHaveLength(1);
@@ -60,6 +73,9 @@ describe('a part in hand', () => {
     await post({ do: 'take off', slot: 'ESC', to: 'stock' });
     expect(await state()).toMatchObject({ onQuad: null, origin: 'off a quad', condition: 'doubtful' });
     expect((await state()).notes).toHaveLength(2);
+    const readings = [{ black: 'BM', red: 'BP', mode: 'tone', length: 'chirp', value: null, passes: ['none', 'chirp'], band: null, verdict: 'pass' }];
+    await post({ saw: 'signature', slot: 'ESC', part: esc.id, readings });
+    expect((await state()).notes).toContainEqual(expect.objectContaining({ body: { is: 'signature', readings } }));
   });
 
   it('that nobody had entered is entered when it comes off', async () => {

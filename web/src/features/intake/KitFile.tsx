@@ -1,7 +1,8 @@
 /** The kit as a file: written for whoever picks it, read back with what was counted. */
-import { notesOf } from '@junctor/core';
+import { notesOf, pickFor, takesFor } from '@junctor/core';
 import { useState } from 'react';
 import { FileField } from '../../ui/form';
+import { useParts, useStock } from '../../api/stores';
 import { saveFile } from '../../ui/saveFile';
 import { Lines, Small } from '../../ui/Sheet';
 import type { Bench } from '../job/useBench';
@@ -10,6 +11,8 @@ import { readKit, writeKit } from '../stores/stockCsv';
 
 export function KitFile({ bench }: { bench: Bench }) {
   const [faults, setFaults] = useState<readonly CsvFault[]>([]);
+  const stock = useStock().data ?? [];
+  const inShop = (useParts('').data ?? []).filter(({ onQuad }) => onQuad === null);
   const [says, setSays] = useState<string | null>(null);
   const steps = bench.state.steps.filter((step) => step.verb === 'count');
   if (steps.length === 0) return null;
@@ -21,7 +24,9 @@ export function KitFile({ bench }: { bench: Bench }) {
     if (!read.ok) return;
     bench.recordEach(read.rows.map(({ key, counted: have }) => {
       const step = steps.find(({ subject }) => subject === key)!;
-      return { step: step.id, body: { saw: 'kit', line: key, wanted: step.line.needed, have, takes: [], parts: [] } };
+      // What was counted before has left the stores already.
+      const pick = counted.has(key) ? null : pickFor(step.line, stock, inShop);
+      return { step: step.id, body: { saw: 'kit', line: key, wanted: step.line.needed, have, takes: pick ? takesFor(pick, have) : [], parts: pick?.parts ?? [] } };
     }));
     setSays(`${read.rows.length} lines counted in`);
   };

@@ -1,6 +1,6 @@
 /** The kit table: one line of the pick list at a time, with where it lies and whether it is enough. */
 import type { KitLine, Step } from '@junctor/core';
-import { amountWords, notesOf, pickFor, stepWords } from '@junctor/core';
+import { amountWords, notesOf, pickFor, stepWords, takesFor } from '@junctor/core';
 import styled from 'styled-components';
 import { useParts, useStock } from '../../api/stores';
 import type { Answer } from '../../ui/Answers';
@@ -26,7 +26,7 @@ export function CountView({ bench, step, line, setMode }: { bench: Bench; step: 
   const inShop = (parts.data ?? []).filter(({ onQuad }) => onQuad === null);
   const pick = pickFor(line, stock.data ?? [], inShop);
   const place = stock.data?.find(({ key, offcut }) => key === line.key && !offcut)?.place;
-  const count = (have: number) => bench.record([{ saw: 'kit', line: line.key, wanted: line.needed, have, takes: fitting(pick.takes, have), parts: pick.parts }], step.id);
+  const count = (have: number) => bench.record([{ saw: 'kit', line: line.key, wanted: line.needed, have, takes: takesFor(pick, have), parts: pick.parts }], step.id);
   const number = usePrompts([{ id: 'have', asks: `How much of ${line.name} is there`, hint: 'Count what is on the table.', unit: line.unit === 'pieces' ? 'pieces' : line.unit }], ({ have }) => count(Number(have)));
   const rest = () => bench.recordEach(bench.state.steps.flatMap((one) => {
     if (one.verb !== 'count' || one.done) return [];
@@ -53,16 +53,6 @@ export function CountView({ bench, step, line, setMode }: { bench: Bench; step: 
       right={typing ? { title: 'what is there', note: 'type it, then Enter', body: <Typed state={number} /> } : { title: 'what is on the table', note: 'counted in', body: <Counted bench={bench} /> }}
     />
   );
-}
-
-/** Takes no more out of stock than is put on the table. */
-function fitting(takes: readonly { stock: string; quantity: number }[], have: number) {
-  let open = have;
-  return takes.map(({ stock, quantity }) => {
-    const taken = Math.min(quantity, Math.max(0, open));
-    open -= taken;
-    return { stock, quantity: taken };
-  }).filter(({ quantity }) => quantity > 0);
 }
 
 function Needs({ bench, current }: { bench: Bench; current: string }) {

@@ -6,7 +6,7 @@ import { compute } from '../../compute/compute';
 import { Board } from '../../drawing/Board';
 import { Fact } from '../../ui/Frame';
 import { Notice } from '../../ui/Notice';
-import { commonAnswers, notNow } from './commonAnswers';
+import { commonAnswers, countedPart, notNow } from './commonAnswers';
 import { JobFrame } from './JobFrame';
 import { word as lengthWord } from './lengthWord';
 import type { SetMode } from './mode';
@@ -34,7 +34,7 @@ function Asked({ bench, step, setMode, model, readings }: { bench: Bench; step: 
     const asks = `Black on ${black.printed}, red on ${red.printed}`;
     return mode === 'tone' ? { id: String(index), asks, hint: `Tone: ${why}.`, choices: tones, from: 0 } : { id: String(index), asks, hint: `${mode === 'ohms' ? 'Ohms' : 'Diode'}: ${why}. Hold until it settles.`, unit: mode === 'ohms' ? 'Ω' : 'V' };
   });
-  const state = usePrompts(prompts, (given) => bench.record([signatureOf(step.subject, readings, given)], step.id));
+  const state = usePrompts(prompts, (given) => bench.record([signatureOf(step.subject, countedPart(bench, step.subject), readings, given)], step.id));
   const now = readings[state.index]!;
   const common = commonAnswers(bench, setMode).filter(({ key }) => key === '*');
   const expected = now.expected.band ? bandWords(now.expected.band, now.mode) : now.expected.passes.map(lengthWord).join(' or ');
@@ -55,9 +55,9 @@ function bandWords([low, high]: readonly [number, number], mode: string): string
   return ohms >= 1e6 ? 'more than 1 MΩ' : ohms >= 1000 ? `about ${(ohms / 1000).toFixed(1)} kΩ` : `about ${ohms.toFixed(0)} Ω`;
 }
 
-function signatureOf(slot: string, readings: readonly LooseReading[], given: Readonly<Record<string, string>>): Note {
+function signatureOf(slot: string, part: string | null, readings: readonly LooseReading[], given: Readonly<Record<string, string>>): Note {
   return {
-    saw: 'signature', slot, part: null,
+    saw: 'signature', slot, part,
     readings: readings.map((reading, index) => {
       const { black, red, mode, expected } = reading;
       const heard = mode === 'tone' ? { length: given[String(index)] as (typeof tones)[number]['value'], value: null } : { length: null, value: Number(given[String(index)]) };

@@ -38,13 +38,14 @@ export function notNow(bench: Bench, step: Step): Answer {
 }
 
 /** Acts that put parts in place, with the physical part that was counted onto the table for the slot. */
-export function withParts({ state: { steps, log } }: Bench, effect: readonly Act[]): readonly Act[] {
-  return effect.map((act) => {
-    if (act.do !== 'fit') return act;
-    const line = steps.find((step) => step.verb === 'count' && step.line.slots.includes(act.slot) && step.line.kind === 'part');
-    if (line?.verb !== 'count') return act;
-    const counted = notesOf(log, 'kit').filter(({ record }) => record.body.line === line.subject).at(-1)?.record.body.parts ?? [];
-    const part = counted[line.line.slots.indexOf(act.slot)] ?? null;
-    return { ...act, fitted: { ...act.fitted, part } };
-  });
+export function withParts(bench: Bench, effect: readonly Act[]): readonly Act[] {
+  return effect.map((act) => (act.do === 'fit' ? { ...act, fitted: { ...act.fitted, part: countedPart(bench, act.slot) } } : act));
+}
+
+/** The physical part on the table for a slot, or null when none was named. */
+export function countedPart({ state: { steps, log } }: Bench, slot: string): string | null {
+  const step = steps.find((one) => one.verb === 'count' && one.line.kind === 'part' && one.line.slots.includes(slot));
+  if (step?.verb !== 'count') return null;
+  const counted = notesOf(log, 'kit').filter(({ record }) => record.body.line === step.subject).at(-1)?.record.body.parts ?? [];
+  return counted[step.line.slots.indexOf(slot)] ?? null;
 }

@@ -1,2 +1,0 @@
--- Parameters: id, intake (JSON).
-UPDATE job SET intake = :intake WHERE id = :id
