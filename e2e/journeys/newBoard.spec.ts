@@ -1,6 +1,6 @@
 /** A lead enters a controller of 30 pads from its printed labels, by keyboard, and uses it in a job. */
 import { answer, enterUntil, lead, press, sentence, signIn } from '../support/bench';
-import { choose, newQuad, typeInto } from '../support/forms';
+import { choose, fill, newQuad, typeInto } from '../support/forms';
 import { expect, test } from '../support/shop';
 
 async function row(page: import('@playwright/test').Page, labels: string, edge: number): Promise<void> {
@@ -12,6 +12,37 @@ async function row(page: import('@playwright/test').Page, labels: string, edge: 
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'Rows' }).getByRole('listitem')).toHaveCount(rows + 1);
 }
+
+test('pads are placed on a picture by keyboard', async ({ page, shop }) => {
+  await signIn(page, shop.url, lead);
+  await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
+  const picture = await page.screenshot({ clip: { x: 0, y: 0, width: 600, height: 360 } });
+  await page.goto(`${shop.url}/stores/new-board`);
+  await expect(page.getByLabel('What it is called')).toBeFocused();
+  await fill(page, 'Dipper 36', 'Works');
+  await expect(page.getByLabel(/Labels in order/)).toBeFocused();
+  await press(page, 'Escape');
+  await press(page, '3');
+  await page.getByLabel(/Picture of the board/).setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('nothing') });
+  await expect(page.getByRole('alert')).toContainText('This file is no picture');
+  await page.getByLabel(/Picture of the board/).setInputFiles({ name: 'board.png', mimeType: 'image/png', buffer: picture });
+  const stage = page.getByRole('application', { name: 'Picture of the board' });
+  await stage.focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('The second point lies elsewhere');
+  // 25 fast steps of 12 dots are 300 dots, which are 30.5 mm between the upper holes.
+  for (let step = 0; step < 25; step++) await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Now at 15.3, 15.3 mm')).toBeVisible();
+  await page.getByLabel('Label', { exact: true }).focus();
+  await page.keyboard.type('VBAT');
+  await stage.focus();
+  for (let step = 0; step < 10; step++) await page.keyboard.press('Shift+ArrowLeft');
+  for (let step = 0; step < 5; step++) await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('list', { name: 'Placed by hand' })).toContainText('3.05, 14.74 mm');
+});
 
 test('a new board from its labels', async ({ page, shop }) => {
   await signIn(page, shop.url, lead);

@@ -1,25 +1,27 @@
 /**
  * Another part model in a slot of a plan: every wire goes to the terminal of the new model that does the same; a plug
- * that the new model lacks is cut off and its wires are soldered. What has no place any more is named, not dropped in silence.
+ * goes into the socket with the same order, with another housing where the family differs; one that the new model lacks is
+ * cut off and its wires are soldered. What has no place any more is named, not dropped in silence.
  */
-import type { Build, Wire, WireEnd } from '../build/build';
-import type { PartModel, Terminal } from '../catalogue/partModel';
-import type { PortId, Slot } from '../names';
+import type { Build, Housing, Mate, Wire, WireEnd } from '../build/build';
+import type { Connector, PartModel, Terminal } from '../catalogue/partModel';
+import type { PortId, Slot, WireId } from '../names';
 import { splitRef, terminalRef } from '../names';
 import type { PlanDraft } from './plan';
 
 export interface Swapped {
   plan: PlanDraft;
-  /** What found no place on the new model, in words. */
-  lost: readonly string[];
+  /** Wires that found no place on the new model, with what is printed where they were. */
+  lost: readonly { wire: WireId; was: string }[];
 }
 
 export function swapModel(plan: PlanDraft, slot: Slot, from: PartModel, to: PartModel): Swapped {
   const places = new Places(from, to);
-  const lost: string[] = [];
+  const lost: { wire: WireId; was: string }[] = [];
+  const kept = keptMates(plan.target, slot, places);
   const cut = new Set(Object.entries(plan.target.mates).flatMap(([id, { a, b }]) => {
     const own = [a, b].find((side) => 'slot' in side && side.slot === slot);
-    return own && 'slot' in own && !places.sameConnector(own.connector) ? [id] : [];
+    return own && !kept.mates[id] ? [id] : [];
   }));
   const pins = pinsOfCutHousings(plan.target, slot, from, cut);
   const wires: Record<string, Wire> = {};
@@ -32,14 +34,14 @@ export function swapModel(plan: PlanDraft, slot: Slot, from: PartModel, to: Part
     });
     const [a, b] = ends;
     if (a && b) wires[wire.id] = { ...wire, ends: [a, b] };
-    else lost.push(`wire ${wire.id}: ${to.name} has no pad for it`);
+    else lost.push({ wire: wire.id, was: oldPrint(wire, slot, from, pins) });
   }
   const gone = new Set([...pins.keys()].map((name) => name.split('#')[0]!));
   const target: Build = {
     ...plan.target, wires,
     slots: { ...plan.target.slots, [slot]: { ...plan.target.slots[slot]!, model: to.id, revision: to.revision } },
-    mates: Object.fromEntries(Object.entries(plan.target.mates).filter(([id]) => !cut.has(id))),
-    housings: Object.fromEntries(Object.entries(plan.target.housings).filter(([id]) => !gone.has(id))),
+    mates: Object.fromEntries(Object.entries(plan.target.mates).filter(([id]) => !cut.has(id)).map(([id, mate]) => [id, kept.mates[id] ?? mate])),
+    housings: Object.fromEntries(Object.entries(plan.target.housings).filter(([id]) => !gone.has(id)).map(([id, housing]) => [id, kept.housings[id] ?? housing])),
   };
   const links = plan.links.map((link) => ({
     ...link, wires: link.wires.filter((id) => id in wires), ends: link.ends.flatMap((end) => {
@@ -49,6 +51,30 @@ export function swapModel(plan: PlanDraft, slot: Slot, from: PartModel, to: Part
     }),
   }));
   return { plan: { ...plan, target, links }, lost };
+}
+
+/** Mates that go on in a socket of the new model with the same order, and the housings that fit it. */
+function keptMates(build: Build, slot: Slot, places: Places): { mates: Record<string, Mate>; housings: Record<string, Housing> } {
+  const mates: Record<string, Mate> = {};
+  const housings: Record<string, Housing> = {};
+  for (const [id, mate] of Object.entries(build.mates)) {
+    for (const side of ['a', 'b'] as const) {
+      const own = mate[side];
+      const socket = 'slot' in own && own.slot === slot ? places.socketLike(own.connector) : null;
+      if (!socket) continue;
+      mates[id] = { ...mate, [side]: { slot, connector: socket.id } };
+      const other = mate[side === 'a' ? 'b' : 'a'];
+      const housing = 'housing' in other ? build.housings[other.housing] : undefined;
+      if (housing) housings[housing.id] = { ...housing, family: socket.family, pitchMm: socket.pitchMm, key: socket.key };
+    }
+  }
+  return { mates, housings };
+}
+
+/** What is printed at the terminal that a wire had on the old model. */
+function oldPrint(wire: Wire, slot: Slot, from: PartModel, pins: ReadonlyMap<string, string>): string {
+  const ids = wire.ends.flatMap(({ at }) => (at.on === 'terminal' && splitRef(at.ref).slot === slot ? [splitRef(at.ref).terminal] : at.on === 'cavity' ? (pins.get(`${at.housing}#${at.position}`) ?? []) : []));
+  return from.terminals.find(({ id }) => id === ids[0])?.printed || wire.id;
 }
 
 /** Old pin under each cavity of the housings that were mated to a connector which is gone. */
@@ -71,9 +97,12 @@ class Places {
 
   constructor(private readonly from: PartModel, private readonly to: PartModel) {}
 
-  sameConnector(id: string): boolean {
-    const [a, b] = [this.from, this.to].map(({ connectors }) => connectors.find((one) => one.id === id));
-    return Boolean(a && b && a.family === b.family && a.pins.length === b.pins.length && a.pins.every((pin, index) => this.does(b.pins[index]!, pin)));
+  /** A socket of the new model whose pins do the same in the same order; one of the same family before others. */
+  socketLike(id: string): Connector | null {
+    const old = this.from.connectors.find((one) => one.id === id);
+    if (!old) return null;
+    const alike = this.to.connectors.filter(({ pins }) => pins.length === old.pins.length && pins.every((pin, index) => this.does(pin, old.pins[index]!)));
+    return alike.find(({ family }) => family === old.family) ?? alike[0] ?? null;
   }
 
   private does(newId: string, oldId: string): boolean {

@@ -13,7 +13,7 @@ import { cellV } from '../rules/finding';
 
 /** Checklist lines of this build, by id; each is a caution to be said at the bench. */
 export function checklist(target: Build, catalogue: Catalogue): string[] {
-  const transmitters = Object.keys(target.slots).filter((slot) => modelIn(target, slot, catalogue)?.kind === 'receiver');
+  const transmitters = Object.keys(target.slots).filter((slot) => ['receiver', 'video unit'].includes(modelIn(target, slot, catalogue)?.kind ?? ''));
   return ['propellers off', ...transmitters.map((slot) => `antenna on ${slot}`), 'ventilated', 'fire-safe surface', 'eye protection'];
 }
 

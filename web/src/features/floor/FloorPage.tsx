@@ -15,7 +15,7 @@ const Page = styled.main`
   & > p { padding: 2px 24px 0; font-size: 20px; color: ${({ theme }) => theme.quiet}; }
 `;
 const Rail = styled.ol`
-  display: flex; flex-wrap: wrap; gap: 12px 22px; padding: 26px 0 10px; border-top: 3px solid ${({ theme }) => theme.ink}; margin: 22px 24px 0;
+  display: flex; flex-wrap: wrap; gap: 34px 22px; padding: 26px 0 10px; border-top: 3px solid ${({ theme }) => theme.ink}; margin: 22px 24px 0;
   li { width: 290px; }
   a { text-decoration: none; display: block; border-radius: 6px; padding: 4px 4px 8px; }
   h2 { font-size: 23px; line-height: 28px; display: flex; gap: 10px; align-items: center; }

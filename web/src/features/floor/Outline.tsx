@@ -2,7 +2,7 @@
 import { useTheme } from 'styled-components';
 import type { FloorLine } from '@junctor/core';
 
-/** The largest frame of the shop fits; a small one stays small. */
+/** A coaxial carrier fits; a small quad stays small. */
 const pxPerMm = 0.2;
 const [width, height] = [208, 196];
 

@@ -55,7 +55,7 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
       if (!swapped) return setProblem('The part models are still coming');
       if (swapped.lost.length > 0 && !lostSeen) {
         setLostSeen(true);
-        return setProblem(`Has no pad any more: ${swapped.lost.join('; ')}. Press again to open the job all the same.`);
+        return setProblem(`The board chosen has no pad for: ${swapped.lost.map(({ was, wire }) => `${was} (${wire})`).join(', ')}. Press again to open the job without them.`);
       }
       plan = { file: { format: 'junctor-build', version: 1, name: text('title') || 'build', plan: { ...swapped.plan, schools: { ...swapped.plan.schools, 'solder alloy': text('alloy') } } } };
     }

@@ -46,7 +46,7 @@ export function NewBoardPage() {
   const ringed = ring === null ? null : drafted.pads[ring];
   const side = ringed?.side ?? 'top';
   return (
-    <Sheet place="stores, new board" title={titles[part]} go={(to) => void navigate(to)} doors={part === 'meanings' ? [] : doors} note={`${draft.name || 'a new board'}: ${draft.widthMm} x ${draft.heightMm} mm, ${drafted.pads.length} pads. Kept in this browser until it is stored.`}>
+    <Sheet place="stores, new board" title={titles[part]} go={(to) => void navigate(to)} doors={part === 'meanings' ? [] : doors} note={`${draft.name || 'a new board'}: ${draft.widthMm} x ${draft.heightMm} mm, ${drafted.pads.length} ${drafted.pads.length === 1 ? 'pad' : 'pads'}. Kept in this browser until it is stored.`}>
       <Columns>
         <section>
           {part === 'size' && <SizeForm draft={draft} onDone={(some) => { change(some); go('pads'); }} />}

@@ -7,7 +7,7 @@ import { WordsField } from '../../ui/form';
 import { Lines, Sheet } from '../../ui/Sheet';
 import { findable, findModels } from './findModels';
 
-const shownAtMost = 40;
+const shownAtMost = 25;
 
 export function StoresPage() {
   const navigate = useNavigate();
