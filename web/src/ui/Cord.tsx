@@ -55,7 +55,7 @@ interface Place {
 function placed(steps: readonly Step[]): Place[] {
   const share = (id: string) => steps.filter(({ stretch }) => stretch === id).reduce((sum, { takesS }) => sum + takesS, 0);
   const total = stretches.reduce((sum, id) => sum + share(id), 0) || 1;
-  const least = 118;
+  const least = 152;
   const present = stretches.filter((id) => share(id) > 0);
   const room = cordEnd - least * present.length;
   let x = 0;

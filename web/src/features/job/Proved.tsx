@@ -24,6 +24,13 @@ function sentence(bench: Bench, { id, state, missing }: Gate): string {
   if (state === 'blocking') return `${missing.length} steps open`;
   const { steps, log } = bench.state;
   const own = steps.filter(({ stretch }) => stretch === id);
+  if (id === 'kit') {
+    const lines = own.filter(({ verb }) => verb === 'count');
+    const short = lines.filter(({ against }) => against !== null).length;
+    const done = (verb: string) => own.filter((step) => step.verb === verb).length;
+    if (own.length === 0) return 'nothing was counted in';
+    return `${lines.length} lines counted in, ${short === 0 ? 'none' : short} short; ${done('weigh')} parts weighed and ${done('sign')} signatures asked for`;
+  }
   if (id === 'continuity') {
     const by = (reason: string) => own.filter((step) => step.verb === 'touch' && step.listed.reason === reason).length;
     return `no short between the main leads; ${by('ground') + 1} grounds joined to battery −; ${by('rail to ground')} rails clear of ground; ${by('sister phase')} phase pairs joined, ${by('phase to rail') / 2} phases clear of + and −`;

@@ -21,6 +21,7 @@ export function Rows({ draft, onChange, onDone }: { draft: BoardDraft; onChange:
     const pitchMm = Number(String(data.get('pitch')).replace(',', '.'));
     if (!(pitchMm > 0.3 && pitchMm < 30)) return setProblem('The pitch is between 0.3 and 30 mm');
     const first = String(data.get('first')).trim().replace(',', '.');
+    if (first !== '' && !Number.isFinite(Number(first))) return setProblem('The place of the first pad is a number in mm, or stays empty');
     const edge = String(data.get('edge')) as Edge;
     const plug = String(data.get('plug')) === 'plug';
     const span = edge === 'top' || edge === 'bottom' ? draft.widthMm : draft.heightMm;

@@ -44,6 +44,7 @@ function PartForm() {
   const [typed, setTyped] = useState('');
   const [owner, setOwner] = useState<{ id: string; name: string } | null>(null);
   const [ownerTyped, setOwnerTyped] = useState('');
+  const [noNumber, setNoNumber] = useState(false);
   const customers = useCustomers(ownerTyped.trim());
   const send = useSend<object>(() => '/parts', ['parts']);
   const errors = fieldErrors(send.error);
@@ -54,7 +55,10 @@ function PartForm() {
     const data = new FormData(form);
     const text = (name: string) => String(data.get(name) ?? '').trim() || null;
     if (!model) return;
-    const part = { id: newId(), model: model.id, revision: model.revision, serial: text('serial'), batch: text('batch'), owner: owner?.id ?? null, origin: text('origin'), condition: text('condition'), firmware: text('firmware'), weightG: text('weight') === null ? null : Number(text('weight')!.replace(',', '.')) };
+    const weightG = text('weight') === null ? null : Number(text('weight')!.replace(',', '.'));
+    setNoNumber(Number.isNaN(weightG));
+    if (Number.isNaN(weightG)) return;
+    const part = { id: newId(), model: model.id, revision: model.revision, serial: text('serial'), batch: text('batch'), owner: owner?.id ?? null, origin: text('origin'), condition: text('condition'), firmware: text('firmware'), weightG };
     send.mutate(part, { onSuccess: () => form.reset() });
   };
   return (
@@ -63,7 +67,7 @@ function PartForm() {
         <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}><WordsField name="model" label="Part model" /></div>
       )}
       {!model && <Found label="Part models found" items={matches.map(({ id, name, kind }) => ({ id, name, note: kind }))} onTake={({ id }) => setModel(matches.find((one) => one.id === id)!)} />}
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}><WordsField name="serial" label="Serial" /><WordsField name="batch" label="Batch" /><WordsField name="firmware" label="Firmware" /><NumberTextField name="weight" label="Weight, g" error={errors.of('weightG')} /></div>
+      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}><WordsField name="serial" label="Serial" /><WordsField name="batch" label="Batch" /><WordsField name="firmware" label="Firmware" /><NumberTextField name="weight" label="Weight, g" error={noNumber ? 'a weight is a number' : errors.of('weightG')} /></div>
       <ChoiceField name="origin" label="It is" options={[{ value: 'new', label: 'new' }, { value: 'used', label: 'used' }]} />
       <ChoiceField name="condition" label="Condition" options={[{ value: 'untested', label: 'untested' }, { value: 'tested', label: 'tested' }, { value: 'doubtful', label: 'doubtful' }]} />
       {owner ? <p style={{ fontSize: 18 }}>It belongs to <strong>{owner.name}</strong> <button type="button" onClick={() => setOwner(null)}>no, the shop’s</button></p> : (
