@@ -27,9 +27,11 @@ function sentence(bench: Bench, { id, state, missing }: Gate): string {
   if (id === 'kit') {
     const lines = own.filter(({ verb }) => verb === 'count');
     const short = lines.filter(({ against }) => against !== null).length;
-    const done = (verb: string) => own.filter((step) => step.verb === verb).length;
+    const slots = own.flatMap((step) => (step.verb === 'weigh' ? [step.subject] : []));
+    const weighed = notesOf(log, 'weight').filter(({ record }) => slots.includes(record.body.what)).length;
+    const signed = notesOf(log, 'signature').filter(({ record }) => record.jobId === bench.job.id).length;
     if (own.length === 0) return 'nothing was counted in';
-    return `${lines.length} lines counted in, ${short === 0 ? 'none' : short} short; ${done('weigh')} parts weighed and ${done('sign')} signatures asked for`;
+    return `${lines.length} lines counted in, ${short === 0 ? 'none' : short} short; ${weighed} parts weighed, ${signed} signatures read`;
   }
   if (id === 'continuity') {
     const by = (reason: string) => own.filter((step) => step.verb === 'touch' && step.listed.reason === reason).length;
