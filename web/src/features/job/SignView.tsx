@@ -8,6 +8,7 @@ import { Fact } from '../../ui/Frame';
 import { Notice } from '../../ui/Notice';
 import { commonAnswers, countedPart, notNow } from './commonAnswers';
 import { JobFrame } from './JobFrame';
+import { bandWords } from '../stores/numbersOf';
 import { word as lengthWord } from './lengthWord';
 import type { SetMode } from './mode';
 import type { Prompt } from './Prompts';
@@ -47,12 +48,6 @@ function Asked({ bench, step, setMode, model, readings }: { bench: Bench; step: 
       right={'unit' in state.prompt ? { title: 'what the meter shows', note: 'type it, then Enter', body: <Typed state={state} /> } : { title: 'its signature', note: `${readings.length} touches`, body: <PromptList prompts={prompts.slice(Math.max(0, state.index - 3), state.index + 6)} state={{ ...state, index: Math.min(3, state.index) }} /> }}
     />
   );
-}
-
-function bandWords([low, high]: readonly [number, number], mode: string): string {
-  if (mode === 'diode') return `about ${((low + high) / 2).toFixed(2)} V`;
-  const ohms = (low + high) / 2;
-  return ohms >= 1e6 ? 'more than 1 MΩ' : ohms >= 1000 ? `about ${(ohms / 1000).toFixed(1)} kΩ` : `about ${ohms.toFixed(0)} Ω`;
 }
 
 function signatureOf(slot: string, part: string | null, readings: readonly LooseReading[], given: Readonly<Record<string, string>>): Note {

@@ -3,7 +3,7 @@ import type { LooseReading, Meter, PartModel } from '@junctor/core';
 import { useEffect, useState } from 'react';
 import { compute } from '../../compute/compute';
 import { Lines } from '../../ui/Sheet';
-import { numberWords } from './numbersOf';
+import { bandWords } from './numbersOf';
 
 export function LooseTable({ model, meter }: { model: PartModel; meter: Meter }) {
   const [readings, setReadings] = useState<readonly LooseReading[] | null>(null);
@@ -26,9 +26,4 @@ export function LooseTable({ model, meter }: { model: PartModel; meter: Meter })
       ))}
     </Lines>
   );
-}
-
-function bandWords([low, high]: readonly [number, number], mode: string): string {
-  if (mode === 'diode') return `${low.toFixed(2)} to ${high.toFixed(2)} V`;
-  return low > 5e6 ? 'open' : `${numberWords(low)} to ${numberWords(high)}Ω`;
 }

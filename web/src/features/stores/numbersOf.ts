@@ -45,3 +45,9 @@ export function numberWords(value: number): string {
   if (size >= 1e-3) return `${+(value * 1e3).toPrecision(3)} m`;
   return size >= 1e-6 ? `${+(value * 1e6).toPrecision(3)} µ` : `${+(value * 1e9).toPrecision(3)} n`;
 }
+
+/** What a meter may show, in ohms or, for a diode, in volts. */
+export function bandWords([low, high]: readonly [number, number], mode: string): string {
+  if (mode === 'diode') return `${low.toFixed(2)} to ${high.toFixed(2)} V`;
+  return low > 5e6 ? 'open' : `${numberWords(low)} to ${numberWords(high)}${low >= 1e4 ? '' : ' '}Ω`;
+}
