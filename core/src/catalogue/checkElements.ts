@@ -1,4 +1,5 @@
 /** Physical checks of a part's inside: nodes that are there, rails that are fed, capacitors that stand their rail, no regulator loop. */
+import { shortBelowOhms } from './conductors';
 import type { ModelMistake } from './mistake';
 import { mistake } from './mistake';
 import type { Element, PartModel } from './partModel';
@@ -85,9 +86,6 @@ function regulators({ elements }: PartModel): ModelMistake[] {
     ...(input === output ? [mistake(`elements.${index}.output`, 'regulator loop', `${id} feeds its own input`)] : []),
   ]);
 }
-
-/** Below this a loose rail reads as a short. */
-const shortBelowOhms = 20;
 
 /** A supply that reads as a short against ground on the loose part: what lies straight across it, taken together. */
 function shorts({ terminals, elements }: PartModel): ModelMistake[] {

@@ -12,10 +12,11 @@ const mechanical: ReadonlySet<string> = new Set(['frame', 'propeller']);
 
 /** Everything that is wrong, in the order of the model; empty for a model that can be. */
 export function checkModel(model: PartModel): ModelMistake[] {
+  const ports = new Set(model.ports.map(({ id }) => id));
   return [
     ...(model.terminals.length === 0 && !mechanical.has(model.kind) ? [mistake('terminals', 'none', 'a part of this kind has terminals')] : []),
     ...twice(model.terminals, 'terminals'), ...twice(model.connectors, 'connectors'), ...twice(model.elements, 'elements'), ...twice(model.ports, 'ports'),
-    ...model.terminals.flatMap((terminal, index) => checkTerminal(model, terminal, `terminals.${index}`)),
+    ...model.terminals.flatMap((terminal, index) => checkTerminal(model, ports, terminal, `terminals.${index}`)),
     ...overlaps(model), ...overHoles(model), ...checkConnectors(model), ...checkNames(model), ...checkElements(model), ...checkKnownFrom(model),
   ];
 }
@@ -29,8 +30,7 @@ function twice(list: readonly { id: string }[], path: string): ModelMistake[] {
   });
 }
 
-function checkTerminal(model: PartModel, { id, form, atMm, sizeMm, withstandV, withstandOffV, roles }: Terminal, path: string): ModelMistake[] {
-  const ports = new Set(model.ports.map((port) => port.id));
+function checkTerminal(model: PartModel, ports: ReadonlySet<string>, { id, form, atMm, sizeMm, withstandV, withstandOffV, roles }: Terminal, path: string): ModelMistake[] {
   return [
     ...(sizeMm.some((size) => size <= 0) ? [mistake(`${path}.sizeMm`, 'size', `${id} has no size`)] : []),
     ...(form !== 'tail' && !insideOutline(atMm, model.body.outlineMm) ? [mistake(`${path}.atMm`, 'outside', `${id} lies off the part`)] : []),

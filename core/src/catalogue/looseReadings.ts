@@ -9,6 +9,7 @@ import type { Expectation, Length, Meter, Touch } from '../checks/reading';
 import { compile } from '../circuit/compile';
 import { terminalRef } from '../names';
 import { makeCatalogue } from './catalogue';
+import { firstOfNode, shortBelowOhms } from './conductors';
 import type { ModelMistake } from './mistake';
 import { mistake } from './mistake';
 import type { SignatureReading } from '../records/records';
@@ -25,9 +26,6 @@ export interface LooseReading {
 
 /** The slot that a part stands in while it is looked at alone. */
 const alone = 'PART';
-
-/** Below this a rail is taken for shorted. */
-const shortedBelowOhms = 20;
 
 /** The meter that the catalogue's own checks are made with: a typical card without spread. */
 const referenceMeter: Meter = {
@@ -66,11 +64,6 @@ function touches({ terminals, elements }: PartModel): Omit<LooseReading, 'expect
   ];
 }
 
-function firstOfNode(terminals: readonly Terminal[]): Terminal[] {
-  const seen = new Set<string>();
-  return terminals.filter(({ node }) => !seen.has(node) && seen.add(node));
-}
-
 function hasClamp(elements: PartModel['elements'], node: string): boolean {
   return elements.some((element) => element.is === 'diode' && element.cathode === node);
 }
@@ -84,7 +77,7 @@ export function judgeLoose({ mode, expected }: LooseReading, heard: { length: Le
   if (mode === 'tone') return heard.length !== null && expected.passes.includes(heard.length) ? 'pass' : 'stop';
   const { band } = expected;
   if (!band || heard.value === null) return 'record only';
-  if (mode === 'ohms' && heard.value < shortedBelowOhms && band[0] > 2 * shortedBelowOhms) return 'stop';
+  if (mode === 'ohms' && heard.value < shortBelowOhms && band[0] > 2 * shortBelowOhms) return 'stop';
   const [low, high] = mode === 'ohms' ? [band[0] / typicalFactor, band[1] * typicalFactor] : [band[0] - 0.08, band[1] + 0.08];
   return heard.value >= low && heard.value <= high ? 'pass' : 'record only';
 }
@@ -92,7 +85,7 @@ export function judgeLoose({ mode, expected }: LooseReading, heard: { length: Le
 /** A signature that no good part can have: a rail that reads as a short. */
 export function checkLooseReadings(model: PartModel): ModelMistake[] {
   return looseReadings(model, referenceMeter).flatMap(({ mode, black, red, expected }) => {
-    if (mode !== 'ohms' || !expected.band || expected.band[0] >= shortedBelowOhms) return [];
+    if (mode !== 'ohms' || !expected.band || expected.band[0] >= shortBelowOhms) return [];
     return [mistake('elements', 'signature', `${red.id} against ${black.id} reads ${expected.band[0].toFixed(1)} ohm on the loose part: a short`)];
   });
 }

@@ -2,6 +2,7 @@
  * Typical insides of a board whose inside nobody has measured: regulators for the rails it gives, clamps on its
  * signals, ceramics on its rails. Starting values of the trade, marked as assumed; a first measurement takes their place.
  */
+import { firstOfNode } from '../catalogue/conductors';
 import type { Element, Terminal } from '../catalogue/partModel';
 
 const fails = ['open', 'short'] as const;
@@ -23,7 +24,7 @@ export function insides(terminals: readonly Terminal[], unknown: readonly string
     })),
     ...(logic ? [load('PROCESSOR', logic, 2600)] : []),
     ...(battery ? [load('FRONT-END', 'VB', 30000)] : []),
-    ...terminals.filter(({ roles }) => roles.some((role) => role.is === 'port')).filter(firstOfNode()).flatMap(({ node, roles }) => clamps(node, logic, roles.some((role) => role.is === 'port' && role.port.startsWith('MOT')))),
+    ...firstOfNode(terminals.filter(({ roles }) => roles.some((role) => role.is === 'port'))).flatMap(({ node, roles }) => clamps(node, logic, roles.some((role) => role.is === 'port' && role.port.startsWith('MOT')))),
     ...unknown.map((node): Element => ({ id: `UNKNOWN-${node}`, fails: ['open'], is: 'switch', a: node, b: 'GND', onOhms: 1, closedWhen: 'unknown' })),
   ];
 }
@@ -31,11 +32,6 @@ export function insides(terminals: readonly Terminal[], unknown: readonly string
 function railsOf(terminals: readonly Terminal[]): { node: string; dir: 'gives' | 'takes'; volts: number }[] {
   const found = terminals.flatMap(({ node, roles }) => roles.flatMap((role) => (role.is === 'supply' ? [{ node, dir: role.dir, volts: role.dir === 'gives' ? (role.volts[0] + role.volts[1]) / 2 : role.volts[1] }] : [])));
   return found.filter(({ node }, index) => found.findIndex((one) => one.node === node) === index).map((rail) => ({ ...rail, volts: Math.round(rail.volts * 10) / 10 }));
-}
-
-function firstOfNode() {
-  const seen = new Set<string>();
-  return ({ node }: Terminal) => !seen.has(node) && Boolean(seen.add(node));
 }
 
 function regulator(id: string, input: string, output: string, outV: number, offOhms: number): Extract<Element, { is: 'regulator' }> {

@@ -1,4 +1,5 @@
 /** A first measurement of the loose part against its draft: fills in what was assumed, or contradicts what was entered. */
+import { firstOfNode, shortBelowOhms } from '../catalogue/conductors';
 import { looseReadings } from '../catalogue/looseReadings';
 import type { Element, PartModel } from '../catalogue/partModel';
 import type { Meter } from '../checks/reading';
@@ -15,9 +16,6 @@ export interface Signature {
   filled: readonly string[];
 }
 
-/** A rail below this is shorted, or is no rail. */
-const shortBelowOhms = 20;
-
 /** What to measure first: each rail against ground, and one pair of each conductor that is said to join pads. */
 export function firstMeasures(model: PartModel): { is: 'ohms' | 'tone'; black: string; red: string; asks: string }[] {
   const ground = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'ground'));
@@ -26,7 +24,7 @@ export function firstMeasures(model: PartModel): { is: 'ohms' | 'tone'; black: s
     const [a, b] = model.terminals.filter((one) => one.node === node);
     return a && b ? [{ is: 'tone' as const, black: a.id, red: b.id, asks: `Does it sound between ${a.id} and ${b.id}?` }] : [];
   });
-  const rails = ground ? model.terminals.filter(({ node, roles }, index) => roles.some((role) => role.is === 'supply') && model.terminals.findIndex((one) => one.node === node) === index) : [];
+  const rails = ground ? firstOfNode(model.terminals).filter(({ roles }) => roles.some((role) => role.is === 'supply')) : [];
   return [...rails.map(({ id }) => ({ is: 'ohms' as const, black: ground!.id, red: id, asks: `Ohms from ${ground!.id} (black) to ${id} (red)` })), ...joined];
 }
 

@@ -30,6 +30,8 @@ export interface JobInput {
 }
 
 export interface JobState {
+  /** As built before the job's first work. */
+  start: Build;
   asBuilt: Build;
   log: FoldedLog;
   steps: readonly Step[];
@@ -64,7 +66,7 @@ export function deriveJob({ jobId, plan, records, catalogue }: JobInput): JobSta
   const findings = [...judgeAll(asBuilt, plan, catalogue), ...powerFindings(records, log, all)];
   const gateList = gates(all);
   return {
-    asBuilt, log, steps: all, gates: gateList, findings, touches, words,
+    start, asBuilt, log, steps: all, gates: gateList, findings, touches, words,
     current: all.find(({ done }) => !done) ?? null,
     objections: powerObjections(all, findings, log, (step) => stepWords(step, words)),
     lastSeq: ordered.at(-1)?.seq ?? 0,

@@ -60,6 +60,11 @@ export function WordsField({ name, label, error, inputMode, ...rest }: WordsProp
   );
 }
 
+/** A typed number, with point or comma; NaN when it is none, 0 when nothing was typed. */
+export function typedNumber(text: FormDataEntryValue | null): number {
+  return Number(String(text ?? '').trim().replace(',', '.'));
+}
+
 export function NumberTextField(props: Omit<WordsProps, 'type' | 'inputMode'>) {
   return <WordsField {...props} inputMode="decimal" />;
 }

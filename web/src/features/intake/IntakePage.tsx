@@ -1,6 +1,6 @@
 /** The intake sheet of a job: volts, motors, room, screws, how hard and how long, extras, weights, pictures. */
-import type { Intake, JobState, PartModel, QuadRecord } from '@junctor/core';
-import { emptyBuild, expectedLoss, extrasFor, failureChance, fitMargins, forecastWeight, gradeJob, motorRisks, notesOf, screwFits, voltageWindow } from '@junctor/core';
+import type { Intake, PartModel } from '@junctor/core';
+import { expectedLoss, extrasFor, failureChance, fitMargins, forecastWeight, gradeJob, motorRisks, notesOf, screwFits, voltageWindow } from '@junctor/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -33,8 +33,8 @@ function IntakeSheet({ bench }: { bench: Bench }) {
   const { target, cells } = job.plan;
   const judged = useMemo(() => ({
     volts: voltageWindow(target, catalogue, cells), motors: motorRisks(target, catalogue, cells), room: fitMargins(target, catalogue), screws: screwFits(target, catalogue),
-    grade: gradeJob(startOf(bench.records, state), target, catalogue, state.steps),
-  }), [target, cells, catalogue, bench.records, state]);
+    grade: gradeJob(state.start, target, catalogue, state.steps),
+  }), [target, cells, catalogue, state]);
   const weighed = Object.fromEntries(notesOf(state.log, 'weight').map(({ record }) => [record.body.what, record.body.grams]));
   const propeller = candidates.find(({ id }) => id === intake.propeller) ?? null;
   const packs = candidates.filter(({ kind, cells: pack }) => kind === 'pack' && pack && pack.series >= cells[0] && pack.series <= cells[1]);
@@ -91,11 +91,6 @@ function IntakeSheet({ bench }: { bench: Bench }) {
       </Columns>
     </Sheet>
   );
-}
-
-/** As the quad came in: what was found folds into the start of the job. */
-function startOf(records: readonly QuadRecord[], { asBuilt }: JobState) {
-  return records.some(({ how, body }) => how === 'found' && 'do' in body) ? asBuilt : emptyBuild;
 }
 
 /** Models that extras, packs and propellers are chosen from. */

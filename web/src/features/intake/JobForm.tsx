@@ -11,7 +11,7 @@ import { useSend, useTemplates } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useModelIndex } from '../../api/stores';
 import { fieldErrors } from '../../ui/fieldErrors';
-import { ChoiceField, FormPage, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
+import { ChoiceField, FormPage, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 import type { Choice } from './AnotherPart';
 import { AnotherPart, useSwapped } from './AnotherPart';
 import { readBuildFile } from './readBuildFile';
@@ -59,7 +59,7 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
       }
       plan = { file: { format: 'junctor-build', version: 1, name: text('title') || 'build', plan: { ...swapped.plan, schools: { ...swapped.plan.schools, 'solder alloy': text('alloy') } } } };
     }
-    const value = Math.round(Number(text('value').replace(',', '.') || 0) * 100);
+    const value = Math.round(typedNumber(text('value')) * 100);
     const intake = { wants: text('wants'), valueMinor: Number.isFinite(value) ? value : -1, pack: text('pack') || null, propeller: text('propeller') || null, extras: [] };
     const job = { id: newId(), quadId: quad.id, kind: text('kind'), title: text('title'), dueOn: text('dueOn') || null, bench: Number(text('bench')), intake, plan };
     const coming = text('coming');

@@ -1,6 +1,6 @@
 /** What the quad weighed when it came in: dry, with its pack, with propellers. Pack and propellers follow by difference. */
 import type { FormEvent } from 'react';
-import { FormProblem, NumberTextField } from '../../ui/form';
+import { FormProblem, NumberTextField, typedNumber } from '../../ui/form';
 import { Lines, Small } from '../../ui/Sheet';
 import { useState } from 'react';
 import type { Bench } from '../job/useBench';
@@ -13,8 +13,8 @@ export function WeightsBefore({ bench, weighed }: { bench: Bench; weighed: Reado
     event.preventDefault();
     const data = new FormData(event.currentTarget);
     const given = asked.flatMap(({ what }) => {
-      const text = String(data.get(what)).trim().replace(',', '.');
-      return text === '' ? [] : [{ what, grams: Number(text) }];
+      const text = String(data.get(what)).trim();
+      return text === '' ? [] : [{ what, grams: typedNumber(text) }];
     });
     if (given.some(({ grams }) => !(grams > 0))) return setProblem('Weights are numbers above 0');
     if (given.length === 0) return setProblem('Type at least one weight');

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { FormEvent } from 'react';
 import { AnswerRow } from '../../ui/Answers';
 import { Head } from '../../ui/Head';
-import { ChoiceField, FormPage, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
+import { ChoiceField, FormPage, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 import type { SetMode } from './mode';
 import { work } from './mode';
 import type { Bench } from './useBench';
@@ -24,7 +24,7 @@ export function FaultView({ bench, symptom, setMode }: { bench: Bench; symptom: 
     }
     const fault: FaultEntry = {
       symptom: text('symptom'), site: sites[Number(text('site'))] ?? sites[0]!, cause: text('cause'), partsReplaced: [], done: text('done'),
-      minutes: Math.max(0, Number(text('minutes').replace(',', '.')) || 0), costMinor: 0, state: text('state') as FaultEntry['state'],
+      minutes: Math.max(0, typedNumber(text('minutes')) || 0), costMinor: 0, state: text('state') as FaultEntry['state'],
     };
     bench.record([{ saw: 'fault', fault }], current?.id ?? null);
     setMode(work);

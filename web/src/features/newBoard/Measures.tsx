@@ -3,7 +3,7 @@ import type { Measured, Meter, PartModel } from '@junctor/core';
 import { applySignature, firstMeasures } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import type { FormEvent } from 'react';
-import { ChoiceField, FormProblem, NumberTextField, SubmitButton } from '../../ui/form';
+import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber } from '../../ui/form';
 import { Lines, Small } from '../../ui/Sheet';
 import { Fields } from './SizeForm';
 
@@ -25,8 +25,8 @@ export function Measures({ model, meter, measured, onChange, onDone }: MeasuresP
     if (!now) return onDone();
     const data = new FormData(event.currentTarget);
     if (now.is === 'tone') return onChange([...measured, { is: 'tone', black: now.black, red: now.red, sounds: data.get('sounds') === 'yes' }]);
-    const typed = String(data.get('ohms')).trim().replace(',', '.');
-    const ohms = Number(typed) * (String(data.get('unit')) === 'kilo' ? 1000 : 1);
+    const typed = String(data.get('ohms')).trim();
+    const ohms = typedNumber(typed) * (String(data.get('unit')) === 'kilo' ? 1000 : 1);
     if (typed === '' || !(ohms >= 0)) return setProblem('Ohms are a number; leave the rest out with the button');
     setProblem(null);
     onChange([...measured, { is: 'ohms', black: now.black, red: now.red, ohms }]);

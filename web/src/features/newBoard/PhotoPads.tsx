@@ -7,7 +7,7 @@ import { photoScale } from '@junctor/core';
 import { useRef, useState } from 'react';
 import type { KeyboardEvent, MouseEvent } from 'react';
 import styled from 'styled-components';
-import { FileField, NumberTextField, WordsField } from '../../ui/form';
+import { FileField, NumberTextField, typedNumber, WordsField } from '../../ui/form';
 import { Lines, Small } from '../../ui/Sheet';
 
 const Stage = styled.div`
@@ -33,7 +33,7 @@ export function PhotoPads({ draft, onChange }: { draft: BoardDraft; onChange: (s
       return setMarks([...marks, at]);
     }
     const printed = values.label.trim();
-    const size = Number(values.size.replace(',', '.'));
+    const size = typedNumber(values.size);
     if (!printed || !(size > 0)) return setProblem('Type the pad’s label and size first');
     const [x, y] = toMm(at).map((mm) => Math.round(mm * 100) / 100) as [number, number];
     if (Math.abs(x) > draft.widthMm / 2 || Math.abs(y) > draft.heightMm / 2) return setProblem(`That is ${x}, ${y} mm: off the board`);

@@ -3,7 +3,7 @@ import type { BoardDraft, Edge, PadRow } from '@junctor/core';
 import { splitLabels } from '@junctor/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
-import { ChoiceField, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
+import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 import { Lines, Small } from '../../ui/Sheet';
 import { Fields } from './SizeForm';
 
@@ -18,16 +18,16 @@ export function Rows({ draft, onChange, onDone }: { draft: BoardDraft; onChange:
     const data = new FormData(event.currentTarget);
     const labels = splitLabels(String(data.get('labels')));
     if (labels.length === 0) return draft.rows.length > 0 ? onDone() : setProblem('Type the labels in order, with spaces between');
-    const pitchMm = Number(String(data.get('pitch')).replace(',', '.'));
+    const pitchMm = typedNumber(data.get('pitch'));
     if (!(pitchMm > 0.3 && pitchMm < 30)) return setProblem('The pitch is between 0.3 and 30 mm');
-    const first = String(data.get('first')).trim().replace(',', '.');
-    if (first !== '' && !Number.isFinite(Number(first))) return setProblem('The place of the first pad is a number in mm, or stays empty');
+    const first = String(data.get('first')).trim();
+    if (first !== '' && !Number.isFinite(typedNumber(first))) return setProblem('The place of the first pad is a number in mm, or stays empty');
     const edge = String(data.get('edge')) as Edge;
     const plug = String(data.get('plug')) === 'plug';
     const span = edge === 'top' || edge === 'bottom' ? draft.widthMm : draft.heightMm;
     if (first === '' && (labels.length - 1) * pitchMm > span - 1) return setProblem(`${labels.length} pads at ${pitchMm} mm are ${((labels.length - 1) * pitchMm).toFixed(1)} mm long; the edge has ${span} mm`);
     const row: PadRow = {
-      edge, side: String(data.get('side')) === 'bottom' ? 'bottom' : 'top', pitchMm, firstMm: first === '' ? null : Number(first),
+      edge, side: String(data.get('side')) === 'bottom' ? 'bottom' : 'top', pitchMm, firstMm: first === '' ? null : typedNumber(first),
       padMm: plug ? [pitchMm * 0.56, 1.4] : [Math.min(pitchMm * 0.55, 4), Math.min(pitchMm * 0.85, 4)], connector: plug ? freeConnector(draft) : null, labels,
     };
     setProblem(null);

@@ -4,7 +4,7 @@ import { partKinds } from '@junctor/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
 import styled from 'styled-components';
-import { ChoiceField, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
+import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 
 export const Fields = styled.form`display: grid; gap: 12px; .row { display: grid; grid-template-columns: 1fr 1fr 1fr; gap: 12px; } .pair { display: flex; gap: 12px 28px; flex-wrap: wrap; }`;
 const patterns = [{ value: '30.5', label: '30.5 mm' }, { value: '25.5', label: '25.5 mm' }, { value: '20', label: '20 mm' }, { value: '', label: 'no holes' }];
@@ -14,7 +14,7 @@ export function SizeForm({ draft, onDone }: { draft: BoardDraft; onDone: (some: 
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
-    const number = (name: string) => Number(String(data.get(name)).replace(',', '.'));
+    const number = (name: string) => typedNumber(data.get(name));
     const numbers = ['widthMm', 'heightMm', 'massG', 'low', 'high'].map(number);
     const name = String(data.get('name')).trim();
     const maker = String(data.get('maker')).trim();

@@ -2,7 +2,7 @@
 import type { PartModel } from '@junctor/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
-import { ChoiceField, FormProblem, NumberTextField, SubmitButton } from '../../ui/form';
+import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber } from '../../ui/form';
 import { Lines, Small } from '../../ui/Sheet';
 import { importModels } from './importFile';
 import type { KnownNumber } from './numbersOf';
@@ -46,8 +46,8 @@ function Change({ model, numbers, onDone, onStored }: { model: PartModel; number
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
-    const typed = String(data.get('value')).trim().replace(',', '.');
-    const value = Number(typed);
+    const typed = String(data.get('value')).trim();
+    const value = typedNumber(typed);
     if (typed === '' || !Number.isFinite(value)) return setProblem('A number is wanted');
     const result = await importModels([withNumber(model, pointer, value, data.get('sure') as KnownNumber['sure'])]);
     if (!result.ok) return setProblem([result.says, ...result.faults.map(({ message }) => message)].join(' '));

@@ -9,7 +9,7 @@ import { useMeter, useSend } from '../../api/queries';
 import type { PartNote } from '../../api/stores';
 import { useModelIndex, useModelSheet, usePart } from '../../api/stores';
 import { compute } from '../../compute/compute';
-import { ChoiceField, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
+import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 import { Notice } from '../../ui/Notice';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import { word } from '../job/lengthWord';
@@ -62,7 +62,7 @@ function NoteForm({ onNote, problem }: { onNote: (body: object) => void; problem
     const data = new FormData(form);
     const text = (name: string) => String(data.get(name) ?? '').trim();
     if (text('firmware')) onNote({ is: 'firmware', firmware: text('firmware') });
-    if (text('grams')) onNote({ is: 'weight', grams: Number(text('grams').replace(',', '.')) });
+    if (text('grams')) onNote({ is: 'weight', grams: typedNumber(text('grams')) });
     if (text('condition') !== 'same') onNote({ is: 'condition', condition: text('condition'), why: text('why') });
     form.reset();
   };
@@ -93,7 +93,7 @@ function SignatureForm({ model, onNote }: { model: string; onNote: (body: object
     const answered = readings.flatMap((reading, index) => {
       const given = String(data.get(`r${index}`) ?? '').trim();
       if (given === '' || given === 'not measured') return [];
-      const heard = reading.mode === 'tone' ? { length: given as 'none', value: null } : { length: null, value: Number(given.replace(',', '.')) };
+      const heard = reading.mode === 'tone' ? { length: given as 'none', value: null } : { length: null, value: typedNumber(given) };
       return [{ black: reading.black.id, red: reading.red.id, mode: reading.mode, ...heard, passes: reading.expected.passes, band: reading.expected.band, verdict: judgeLoose(reading, heard) }];
     });
     if (answered.length > 0) onNote({ is: 'signature', readings: answered });

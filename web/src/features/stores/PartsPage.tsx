@@ -6,7 +6,7 @@ import { newId } from '../../api/device';
 import { useCustomers, useSend } from '../../api/queries';
 import { useModelIndex, useParts } from '../../api/stores';
 import { fieldErrors } from '../../ui/fieldErrors';
-import { ChoiceField, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
+import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import { findable, findModels } from './findModels';
 import { Found } from '../intake/Found';
@@ -55,7 +55,7 @@ function PartForm() {
     const data = new FormData(form);
     const text = (name: string) => String(data.get(name) ?? '').trim() || null;
     if (!model) return;
-    const weightG = text('weight') === null ? null : Number(text('weight')!.replace(',', '.'));
+    const weightG = text('weight') === null ? null : typedNumber(text('weight'));
     setNoNumber(Number.isNaN(weightG));
     if (Number.isNaN(weightG)) return;
     const part = { id: newId(), model: model.id, revision: model.revision, serial: text('serial'), batch: text('batch'), owner: owner?.id ?? null, origin: text('origin'), condition: text('condition'), firmware: text('firmware'), weightG };

@@ -8,7 +8,7 @@ import { newId } from '../../api/device';
 import { useSend } from '../../api/queries';
 import { useStock } from '../../api/stores';
 import { saveFile } from '../../ui/saveFile';
-import { ChoiceField, FileField, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
+import { ChoiceField, FileField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import type { CsvFault } from './stockCsv';
 import { readStock, writeStock } from './stockCsv';
@@ -66,7 +66,7 @@ function OffcutForm() {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
     const text = (name: string) => String(data.get(name) ?? '').trim();
-    const number = (name: string) => Number(text(name).replace(',', '.'));
+    const number = (name: string) => typedNumber(text(name));
     const wire = kind === 'wire';
     const doc: StockLine['doc'] = wire ? { awg: number('awg'), colour: text('colour'), lengthMm: number('length') } : { family: text('family'), pitchMm: number('pitch'), ways: number('ways'), lengthMm: number('length') };
     const name = wire ? `${doc.colour} wire, ${doc.awg} AWG, ${doc.lengthMm} mm` : `lead, ${doc.ways} ways, ${doc.family}, ${doc.lengthMm} mm`;
