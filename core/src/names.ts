@@ -44,3 +44,11 @@ export function splitJoint(name: string): { wire: WireId; end: 0 | 1 } | null {
   const match = /^(.+)\.([ab])$/.exec(name);
   return match ? { wire: match[1]!, end: match[2] === 'a' ? 0 : 1 } : null;
 }
+
+/** Volts of one lithium pouch cell, empty and full. */
+export const cellV: Range = [3.0, 4.2];
+
+/** Empty to full volts of packs of so many cells in series, fewest and most. */
+export function packVolts(cells: Range): Range {
+  return [cells[0] * cellV[0], cells[1] * cellV[1]];
+}

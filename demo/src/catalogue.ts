@@ -1,7 +1,8 @@
 /** The part models and the template plan that ship with every shop, read from their JSON files. */
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import type { PartModel, PlanDraft } from '@junctor/core';
+import type { PartModel, PlanDraft, StoredDraft } from '@junctor/core';
+import { wholeDraft } from '@junctor/core';
 
 const root = join(import.meta.dirname, '..');
 
@@ -18,7 +19,7 @@ export interface Template {
 
 /** Template plans, the simplest first. */
 export function shippedTemplates(): Template[] {
-  const all = readJsonFolder<{ name: string; plan: PlanDraft }>('templates').map(({ file, doc }) => ({ id: file.replace(/\.json$/, ''), name: doc.name, plan: doc.plan }));
+  const all = readJsonFolder<{ name: string; plan: StoredDraft }>('templates').map(({ file, doc }) => ({ id: file.replace(/\.json$/, ''), name: doc.name, plan: wholeDraft(doc.plan) }));
   const parts = ({ plan }: Template) => Object.keys(plan.target.slots).length;
   return all.sort((a, b) => parts(a) - parts(b));
 }

@@ -11,6 +11,7 @@ import type { Element } from '../catalogue/partModel';
 import type { Site } from '../checks/reading';
 import type { TerminalRef } from '../names';
 import { matedPoints, pointOf } from '../wiring/netlist';
+import { areaMm2 } from '../wiring/wireAmps';
 
 export type BranchElement =
   | { is: 'resistor'; ohms: number }
@@ -77,9 +78,7 @@ export function compile(build: Build, catalogue: Catalogue): Circuit {
 
 /** Resistance of a copper wire at 20 C, in ohm. */
 export function wireOhms(awg: number, lengthMm: number): number {
-  const diameterMm = 0.127 * 92 ** ((36 - awg) / 39);
-  const areaMm2 = (Math.PI * diameterMm ** 2) / 4;
-  return (1.724e-8 * (lengthMm / 1000)) / (areaMm2 * 1e-6);
+  return (1.724e-8 * (lengthMm / 1000)) / (areaMm2(awg) * 1e-6);
 }
 
 /** What an inner element is while nothing is powered. */

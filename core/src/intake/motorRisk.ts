@@ -6,7 +6,7 @@ import type { Build } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
 import { modelIn } from '../catalogue/catalogue';
 import type { Range, Slot } from '../names';
-import { cellV } from '../rules/finding';
+import { packVolts } from '../names';
 
 export interface MotorRisk {
   motor: string;
@@ -26,7 +26,7 @@ export function motorRisks(target: Build, catalogue: Catalogue, cells: Range): M
   const models = Object.keys(target.slots).map((slot) => ({ slot, model: modelIn(target, slot, catalogue)! }));
   const limits = models.flatMap(({ model }) => (model.speed?.limitErpm ? [model.speed.limitErpm] : []));
   const limitErpm = limits.length > 0 ? Math.min(...limits) : null;
-  const fullV = cells[1] * cellV[1];
+  const fullV = packVolts(cells)[1];
   const motors = models.filter(({ model }) => model.kind === 'motor' && model.speed?.kv);
   return [...new Set(motors.map(({ model }) => model))].map((model): MotorRisk => {
     const freeRpm = model.speed!.kv! * fullV;

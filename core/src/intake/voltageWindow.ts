@@ -4,7 +4,7 @@ import type { Catalogue } from '../catalogue/catalogue';
 import { modelIn } from '../catalogue/catalogue';
 import type { Range, Slot, TerminalRef } from '../names';
 import { terminalRef } from '../names';
-import { cellV } from '../rules/finding';
+import { supplyTree } from '../loads/supplyTree';
 import { sourcesOf } from '../rules/sources';
 import { netlist } from '../wiring/netlist';
 
@@ -24,9 +24,8 @@ export interface WindowLine {
 
 /** Every supply pad of every part, one line a part and feed; worst first. */
 export function voltageWindow(target: Build, catalogue: Catalogue, cells: Range): WindowLine[] {
-  const packV: Range = [cells[0] * cellV[0], cells[1] * cellV[1]];
   const nets = netlist(target, catalogue);
-  const sources = sourcesOf(target, catalogue, nets, packV);
+  const sources = sourcesOf(target, catalogue, nets, supplyTree(target, catalogue, cells));
   const lines = Object.keys(target.slots).flatMap((slot) => {
     const model = modelIn(target, slot, catalogue)!;
     const seen = new Set<string>();
@@ -38,8 +37,7 @@ export function voltageWindow(target: Build, catalogue: Catalogue, cells: Range)
       const line = { slot, pad, printed: terminal.printed, takesV: takes.volts };
       const source = (sources.get(nets.netOf(pad)!) ?? []).find((one) => one.slot !== slot || one.from === 'battery');
       if (!source) return [{ ...line, from: null, emptyV: null, fullV: null, verdict: 'not fed' }];
-      const emptyV = source.from === 'battery' ? source.volts[0] : regulatorAt(target, catalogue, source, packV[0]);
-      const fullV = source.volts[1];
+      const [emptyV, fullV] = source.volts;
       const verdict = fullV > takes.volts[1] ? 'too high' : emptyV < takes.volts[0] ? 'too low at empty' : 'fits';
       return [{ ...line, from: source.from === 'battery' ? 'battery' : `${source.slot} ${source.from}`, emptyV, fullV, verdict }];
     });
@@ -48,12 +46,3 @@ export function voltageWindow(target: Build, catalogue: Catalogue, cells: Range)
 }
 
 const rank: Readonly<Record<WindowLine['verdict'], number>> = { 'too high': 0, 'too low at empty': 1, 'not fed': 2, fits: 3 };
-
-/** A step-down below its lowest input passes what it gets, less half a volt. */
-function regulatorAt(target: Build, catalogue: Catalogue, { slot, from, volts }: { slot: Slot; from: string; volts: Range }, emptyV: number): number {
-  const element = modelIn(target, slot, catalogue)!.elements.find(({ id }) => id === from);
-  const model = modelIn(target, slot, catalogue)!;
-  const onBattery = element?.is === 'regulator' && model.terminals.some(({ node, roles }) => node === element.input && roles.some((role) => role.is === 'supply' && role.volts[1] > 6));
-  if (element?.is !== 'regulator' || !onBattery || emptyV >= element.minInV || element.kindOf === 'step-up') return volts[0];
-  return Math.min(volts[0], Math.max(0, emptyV - 0.5));
-}

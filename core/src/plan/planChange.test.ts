@@ -3,7 +3,7 @@ import { benchSlots, buildOf, goodWires } from '../testing/fixtures';
 import type { Plan } from './plan';
 import { applyPlanChanges, reversePlanChanges, sameJson } from './planChange';
 
-const plan: Plan = { jobId: 'j', version: 3, target: buildOf(benchSlots, goodWires()), front: null, links: [{ id: 'l', purpose: 'p', ends: [], wires: [], set: {} }], cells: [4, 6], schools: {} };
+const plan: Plan = { jobId: 'j', version: 3, target: buildOf(benchSlots, goodWires()), front: null, links: [{ id: 'l', purpose: 'p', ends: [], wires: [], set: {} }], wishes: [], pinned: [], cells: [4, 6], schools: {} };
 const blue = { path: 'wires/T', before: plan.target.wires.T, after: { ...plan.target.wires.T, colour: 'blue' } } as const;
 
 it('makes changes, one version higher, and undoes them by their reverse', () => {

@@ -1,10 +1,11 @@
 /**
  * One change of a plan. Before and after make it its own undo, its own merge unit and its own history.
  */
-import type { Plan } from './plan';
+import type { Pinned, Plan } from './plan';
 
 export interface PlanChange {
-  path: `slots/${string}` | `wires/${string}` | `housings/${string}` | `mates/${string}` | `links/${string}` | `schools/${string}` | 'cells';
+  path: `slots/${string}` | `wires/${string}` | `housings/${string}` | `mates/${string}` | `links/${string}`
+    | `wishes/${string}` | `pinned/${string}` | `schools/${string}` | 'cells';
   before: unknown;
   after: unknown;
 }
@@ -33,26 +34,40 @@ export function reversePlanChanges(changes: readonly PlanChange[]): PlanChange[]
 export function valueAt(plan: Plan, path: PlanChange['path']): unknown {
   if (path === 'cells') return plan.cells;
   const { part, key } = splitPath(path);
-  if (part === 'links') return plan.links.find((link) => link.id === key) ?? null;
+  if (part in lists) return plan[part as ListName].find((one) => lists[part as ListName](one as never) === key) ?? null;
   if (part === 'schools') return plan.schools[key] ?? null;
-  return (plan.target[part] as Record<string, unknown>)[key] ?? null;
+  return (plan.target[part as TargetPart] as Record<string, unknown>)[key] ?? null;
 }
 
 function withValue(plan: Plan, path: PlanChange['path'], value: unknown): Plan {
   if (path === 'cells') return { ...plan, cells: value as Plan['cells'] };
   const { part, key } = splitPath(path);
-  if (part === 'links') {
-    const links = Object.fromEntries(plan.links.map((link) => [link.id, link]));
-    return { ...plan, links: Object.values(withKey(links, key, value as Plan['links'][number] | null)) };
+  if (part in lists) {
+    const name = part as ListName;
+    const table = Object.fromEntries(plan[name].map((one) => [lists[name](one as never), one as unknown]));
+    return { ...plan, [name]: Object.values(withKey(table, key, value)) };
   }
   if (part === 'schools') return { ...plan, schools: withKey(plan.schools, key, value as string | null) };
-  const table = withKey(plan.target[part] as Record<string, unknown>, key, value);
-  return { ...plan, target: { ...plan.target, [part]: table } };
+  const piece = part as TargetPart;
+  return { ...plan, target: { ...plan.target, [piece]: withKey(plan.target[piece] as Record<string, unknown>, key, value) } };
 }
 
-function splitPath(path: string): { part: 'slots' | 'wires' | 'housings' | 'mates' | 'links' | 'schools'; key: string } {
+type TargetPart = 'slots' | 'wires' | 'housings' | 'mates';
+type ListName = 'links' | 'wishes' | 'pinned';
+
+/** Lists of a plan by what names their entries. */
+const lists: { [Name in ListName]: (one: Plan[Name][number]) => string } = {
+  links: ({ id }) => id, wishes: ({ id }) => id, pinned: pinName,
+};
+
+/** What a choice by hand is called in a path: `terminal RX.TX`. */
+export function pinName({ what, of }: Pinned): string {
+  return `${what} ${of}`;
+}
+
+function splitPath(path: string): { part: TargetPart | ListName | 'schools'; key: string } {
   const slash = path.indexOf('/');
-  return { part: path.slice(0, slash) as 'slots', key: path.slice(slash + 1) };
+  return { part: path.slice(0, slash) as TargetPart, key: path.slice(slash + 1) };
 }
 
 function withKey<T>(table: Readonly<Record<string, T>>, key: string, value: T | null): Record<string, T> {

@@ -4,13 +4,15 @@ import { landedOn } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
 import { findTerminal, modelIn } from '../catalogue/catalogue';
 import type { Port, PortPin, Terminal } from '../catalogue/partModel';
-import type { Range, TerminalRef, WireId } from '../names';
-import { splitRef } from '../names';
+import type { SupplyTree } from '../loads/supplyTree';
+import { supplyTree } from '../loads/supplyTree';
+import type { PortId, Range, Slot, TerminalRef, WireId } from '../names';
+import { packVolts, splitRef, terminalRef } from '../names';
 import type { Link } from '../plan/plan';
 import type { Net, Netlist } from '../wiring/netlist';
 import { netlist } from '../wiring/netlist';
-import type { NetSource } from './sources';
-import { sourcesOf } from './sources';
+import type { Drive, NetSource } from './sources';
+import { drivesOf, sourcesOf } from './sources';
 
 /** kill destroys hardware; stop does not work or is unsafe; warn works badly. */
 export type Severity = 'kill' | 'stop' | 'warn';
@@ -26,6 +28,13 @@ export interface Finding {
   says: string;
 }
 
+/** One rule: its name, why it exists in a technician's words, and what it finds. */
+export interface Rule {
+  name: string;
+  why: string;
+  judge(view: RuleView): Finding[];
+}
+
 /** What every rule sees: a build of a plan or as built, alike. */
 export interface RuleView {
   build: Build;
@@ -34,25 +43,29 @@ export interface RuleView {
   /** Empty to full volts of the packs that will be used. */
   packV: Range;
   nets: Netlist;
+  tree: SupplyTree;
+  /** What feeds a net: the battery, regulators that are fed themselves, USB. */
   sources: ReadonlyMap<Net, readonly NetSource[]>;
+  /** What pushes volts onto a net without being a supply: signal pins and motor phases. */
+  drives: ReadonlyMap<Net, readonly Drive[]>;
   terminal(ref: TerminalRef): Terminal;
   /** Nets that a wire or a plug joins to something. */
   joined: readonly Net[];
+  /** Ports that a link names, as `SLOT/PORT`: of alternative roles of a pin these are meant. */
+  named: ReadonlySet<string>;
 }
-
-export type Rule = (view: RuleView) => Finding[];
-
-/** Volts of one lithium pouch cell, empty and full. */
-export const cellV: Range = [3.0, 4.2];
 
 export function makeRuleView(build: Build, catalogue: Catalogue, links: readonly Link[], cells: Range): RuleView {
   const nets = netlist(build, catalogue);
-  const packV: Range = [cells[0] * cellV[0], cells[1] * cellV[1]];
+  const packV = packVolts(cells);
+  const tree = supplyTree(build, catalogue, cells);
   return {
-    build, catalogue, links, packV, nets,
-    sources: sourcesOf(build, catalogue, nets, packV),
+    build, catalogue, links, packV, nets, tree,
+    sources: sourcesOf(build, catalogue, nets, tree),
+    drives: drivesOf(build, catalogue, nets, packV),
     terminal: (ref) => findTerminal(build, ref, catalogue)!,
     joined: nets.nets.filter((net) => net.wires.length > 0 || new Set(net.terminals.map((ref) => splitRef(ref).slot)).size > 1),
+    named: new Set(links.flatMap(({ ends }) => ends.map(({ slot, port }) => `${slot}/${port}`))),
   };
 }
 
@@ -62,13 +75,33 @@ export function finding(view: RuleView, rule: string, severity: Severity, net: N
   return { key: `${rule}:${[...at].sort().join('+')}`, rule, severity, at, wires: touching.length > 0 ? touching : net.wires, says };
 }
 
+export interface PortAt {
+  ref: TerminalRef;
+  slot: Slot;
+  port: Port;
+  pin: PortPin;
+}
+
 /** The port and pin a terminal can be, with the slot it belongs to; null when it is no port. */
-export function portOf(view: RuleView, ref: TerminalRef): { slot: string; port: Port; pin: PortPin } | null {
+export function portOf(view: RuleView, ref: TerminalRef): PortAt | null {
   const { slot } = splitRef(ref);
-  const role = view.terminal(ref).roles.find((one) => one.is === 'port');
-  if (role?.is !== 'port') return null;
-  const port = modelIn(view.build, slot, view.catalogue)!.ports.find(({ id }) => id === role.port);
-  return port ? { slot, port, pin: role.pin } : null;
+  const ports = view.terminal(ref).roles.flatMap((role) => (role.is === 'port' ? [role] : []));
+  const role = ports.find((one) => view.named.has(`${slot}/${one.port}`)) ?? ports[0];
+  const port = role && modelIn(view.build, slot, view.catalogue)!.ports.find(({ id }) => id === role.port);
+  return port ? { ref, slot, port, pin: role.pin } : null;
+}
+
+/** The ports on a net. */
+export function portsOn(view: RuleView, net: Net): PortAt[] {
+  return net.terminals.flatMap((ref) => portOf(view, ref) ?? []);
+}
+
+/** The terminal that is a given pin of a port, or null. */
+export function pinOf(view: RuleView, slot: Slot, port: PortId, pin: PortPin): TerminalRef | null {
+  const terminal = modelIn(view.build, slot, view.catalogue)?.terminals.find(({ roles }) =>
+    roles.some((role) => role.is === 'port' && role.port === port && role.pin === pin),
+  );
+  return terminal ? terminalRef(slot, terminal.id) : null;
 }
 
 /** Slot and printed label, as a technician says it: `FC pad G`. */

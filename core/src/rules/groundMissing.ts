@@ -1,25 +1,56 @@
 /** A powered part without a ground of its own: on battery volts its current finds a way through signal pins. */
+import type { Build } from '../build/build';
+import { landedOn } from '../build/build';
 import { mainLeads } from '../checks/continuityTouches';
 import { hasRole } from '../checks/reach';
 import { modelIn } from '../catalogue/catalogue';
-import { terminalRef } from '../names';
-import type { Rule } from './finding';
+import type { Slot, TerminalRef } from '../names';
+import { splitRef, terminalRef } from '../names';
+import { netlist } from '../wiring/netlist';
+import type { Rule, RuleView } from './finding';
 import { finding, spoken } from './finding';
 
-export const groundMissing: Rule = (view) => {
-  const leads = mainLeads(view.build, view.catalogue);
-  if (!leads) return [];
-  const ground = view.nets.netOf(leads.minus);
-  return Object.keys(view.build.slots).flatMap((slot) => {
-    const { terminals } = modelIn(view.build, slot, view.catalogue)!;
-    const feeds = terminals
-      .map(({ id }) => terminalRef(slot, id))
-      .filter((ref) => view.terminal(ref).roles.some((role) => role.is === 'supply' && role.dir === 'takes') && view.sources.has(view.nets.netOf(ref)!));
-    const grounds = terminals.filter((terminal) => hasRole(terminal, 'ground')).map(({ id }) => terminalRef(slot, id));
-    const [feed, own] = [feeds[0], grounds[0]];
-    if (!feed || !own || grounds.some((ref) => view.nets.netOf(ref) === ground)) return [];
-    const volts = Math.max(...view.sources.get(view.nets.netOf(feed)!)!.map((source) => source.volts[1]));
-    const says = `${slot} is fed on ${spoken(view, feed)} but has no ground: its current would return through signal wires.`;
-    return [finding(view, 'ground missing', volts > 6 ? 'kill' : 'stop', view.nets.netOf(own)!, [own], says)];
-  });
+const name = 'ground missing';
+/** Above this a return through signal pins destroys them. */
+const harmlessV = 6;
+
+export const groundMissing: Rule = {
+  name,
+  why: 'What goes in on plus must come back on minus. Without a ground wire it comes back through signal pins, a video shield or a USB shell, and they burn.',
+  judge: (view) => {
+    const leads = mainLeads(view.build, view.catalogue);
+    if (!leads) return [];
+    // A shell or shield carries signals' return, not a part's supply: without it the ground must still be there.
+    const bare = netlist(withoutShells(view), view.catalogue);
+    return Object.keys(view.build.slots).flatMap((slot) => {
+      const { terminals } = modelIn(view.build, slot, view.catalogue)!;
+      const feeds = terminals
+        .map(({ id }) => terminalRef(slot, id))
+        .filter((ref) => view.terminal(ref).roles.some((role) => role.is === 'supply' && role.dir === 'takes') && view.sources.has(view.nets.netOf(ref)!));
+      const grounds = terminals.filter((terminal) => hasRole(terminal, 'ground') && terminal.form !== 'metal').map(({ id }) => terminalRef(slot, id));
+      const [feed, own] = [feeds[0], grounds[0]];
+      if (!feed || !own || grounds.some((ref) => bare.netOf(ref) === bare.netOf(leads.minus))) return [];
+      const volts = Math.max(...view.sources.get(view.nets.netOf(feed)!)!.map((source) => source.volts[1]));
+      const shell = grounds.some((ref) => view.nets.netOf(ref) === view.nets.netOf(leads.minus));
+      const how = shell ? 'finds ground only through a shell or shield' : 'has no ground: its current would return through signal wires';
+      const says = `${slot} is fed on ${spoken(view, feed)} but ${how}.`;
+      // Its supply comes out of its ground pad again, through everything in it.
+      const ontoPin = tiedToGround(view, slot, own).some((pad) => view.nets.netOf(pad)!.terminals.some((ref) => splitRef(ref).slot !== slot && view.terminal(ref).withstandV[1] < volts));
+      return [finding(view, name, volts > harmlessV || ontoPin ? 'kill' : 'stop', view.nets.netOf(own)!, [own], says)];
+    });
+  },
 };
+
+/** Terminals of a part that its ground node is tied to, itself or through a small resistor like a video termination. */
+function tiedToGround(view: RuleView, slot: Slot, own: TerminalRef): TerminalRef[] {
+  const { terminals, elements } = modelIn(view.build, slot, view.catalogue)!;
+  const { node } = view.terminal(own);
+  const tied = new Set(elements.flatMap((one) => (one.is === 'resistor' && one.ohms < 1000 && (one.a === node || one.b === node) ? [one.a, one.b] : [])));
+  return terminals.filter((one) => one.node === node || tied.has(one.node)).map(({ id }) => terminalRef(slot, id));
+}
+
+function withoutShells(view: RuleView): Build {
+  const onShell = (ref: ReturnType<typeof landedOn>) => ref !== null && ['shell', 'metal'].includes(view.terminal(ref)?.form);
+  const wires = Object.entries(view.build.wires).filter(([, wire]) => !wire.ends.some((end) => onShell(landedOn(end))));
+  return { ...view.build, wires: Object.fromEntries(wires) };
+}

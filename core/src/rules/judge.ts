@@ -3,26 +3,18 @@ import type { Build } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
 import type { Range } from '../names';
 import type { Link } from '../plan/plan';
-import { batteryOnLogic } from './batteryOnLogic';
-import { crossing } from './crossing';
-import type { Finding, Rule, Severity } from './finding';
+import type { Finding, Severity } from './finding';
 import { makeRuleView } from './finding';
-import { groundMissing } from './groundMissing';
-import { links as linksRule } from './links';
-import { motorPhases } from './motorPhases';
-import { onePerPort } from './onePerPort';
-import { padFull } from './padFull';
 import { polarity } from './polarity';
-import { supplyRange, unfed } from './supplyRange';
+import { rules } from './rules';
 
-const rules: readonly Rule[] = [polarity, batteryOnLogic, supplyRange, unfed, groundMissing, crossing, onePerPort, linksRule, motorPhases, padFull];
 const rank: Readonly<Record<Severity, number>> = { kill: 0, stop: 1, warn: 2 };
 
 /** Findings, worst first; each key once. */
 export function judge(build: Build, catalogue: Catalogue, links: readonly Link[], cells: Range): Finding[] {
   const view = makeRuleView(build, catalogue, links, cells);
   const byKey = new Map<string, Finding>();
-  for (const rule of rules) for (const found of rule(view)) if (!byKey.has(found.key)) byKey.set(found.key, found);
+  for (const rule of rules) for (const found of rule.judge(view)) if (!byKey.has(found.key)) byKey.set(found.key, found);
   return [...byKey.values()].sort((a, b) => rank[a.severity] - rank[b.severity]);
 }
 
@@ -33,7 +25,7 @@ export function judge(build: Build, catalogue: Catalogue, links: readonly Link[]
 export function judgeSoFar(asBuilt: Build, target: Build, catalogue: Catalogue, links: readonly Link[], cells: Range): Finding[] {
   const found = judge(targetAsLanded(asBuilt, target), catalogue, links, cells);
   const keys = new Set(found.map(({ key }) => key));
-  return [...found, ...polarity(makeRuleView(asBuilt, catalogue, links, cells)).filter(({ key }) => !keys.has(key))];
+  return [...found, ...polarity.judge(makeRuleView(asBuilt, catalogue, links, cells)).filter(({ key }) => !keys.has(key))];
 }
 
 /** The target with every end that is landed already where it really is. */

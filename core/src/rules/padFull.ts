@@ -1,10 +1,25 @@
-/** More wires on a pad than it holds, or a wire thicker than the pad takes. */
+/** More wires on a pad than it holds. */
 import { landedOn } from '../build/build';
 import type { TerminalRef, WireId } from '../names';
-import type { Finding, Rule } from './finding';
-import { spoken } from './finding';
+import type { Rule, RuleView } from './finding';
+import { finding, spoken } from './finding';
 
-export const padFull: Rule = (view) => {
+const name = 'pad full';
+
+export const padFull: Rule = {
+  name,
+  why: 'A second wire on a small pad lifts the first when the iron comes, and leaves room for a bridge.',
+  judge: (view) =>
+    [...wiresOnPads(view)].flatMap(([ref, wires]) => {
+      const { holds } = view.terminal(ref);
+      if (wires.length <= holds) return [];
+      const says = `${spoken(view, ref)} holds ${holds} wire${holds === 1 ? '' : 's'}; ${wires.length} are on it.`;
+      return [{ ...finding(view, name, 'stop', view.nets.netOf(ref)!, [ref], says), wires }];
+    }),
+};
+
+/** What is soldered to each terminal; leads that the maker fixed do not count. */
+export function wiresOnPads(view: RuleView): Map<TerminalRef, WireId[]> {
   const onPad = new Map<TerminalRef, WireId[]>();
   for (const wire of Object.values(view.build.wires)) {
     for (const end of wire.ends) {
@@ -12,15 +27,5 @@ export const padFull: Rule = (view) => {
       if (ref && end.by !== 'factory' && view.nets.netOf(ref)) onPad.set(ref, [...(onPad.get(ref) ?? []), wire.id]);
     }
   }
-  return [...onPad].flatMap(([ref, wires]): Finding[] => {
-    const { holds, thickestAwg } = view.terminal(ref);
-    const key = `pad:${ref}`;
-    if (wires.length > holds) {
-      return [{ key, rule: 'pad full', severity: 'stop', at: [ref], wires, says: `${spoken(view, ref)} holds ${holds} wire${holds === 1 ? '' : 's'}; ${wires.length} are on it.` }];
-    }
-    const thick = wires.find((id) => view.build.wires[id]!.awg < thickestAwg);
-    if (!thick) return [];
-    const says = `${thick} is ${view.build.wires[thick]!.awg} AWG; ${spoken(view, ref)} takes ${thickestAwg} AWG at most.`;
-    return [{ key, rule: 'wire too thick', severity: 'warn', at: [ref], wires: [thick], says }];
-  });
-};
+  return onPad;
+}

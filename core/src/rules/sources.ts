@@ -1,43 +1,74 @@
-/** Which supplies feed which net, from the battery and from the regulators inside the parts. */
+/** What feeds or pushes volts onto which net: the battery, regulators inside parts, USB, signal pins, motor phases. */
 import type { Build } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
 import { modelIn } from '../catalogue/catalogue';
+import type { SupplyTree } from '../loads/supplyTree';
 import type { Range, Slot, TerminalRef } from '../names';
 import { terminalRef } from '../names';
 import type { Net, Netlist } from '../wiring/netlist';
 
 export interface NetSource {
   slot: Slot;
-  /** "battery", or the regulator's id. */
+  /** "battery", "USB", or the regulator's id. */
   from: string;
   volts: Range;
 }
 
+/** A pin or phase that can push this many volts. */
+export interface Drive {
+  ref: TerminalRef;
+  volts: number;
+}
+
 /** Regulator outputs are taken within this of their print. */
-const regulatorSpread = 0.05;
+export const regulatorSpread = 0.05;
 
 /** Sources by net; a net that nothing feeds is not in the map. */
-export function sourcesOf(build: Build, catalogue: Catalogue, nets: Netlist, packV: Range): ReadonlyMap<Net, readonly NetSource[]> {
+export function sourcesOf(build: Build, catalogue: Catalogue, nets: Netlist, tree: SupplyTree): ReadonlyMap<Net, readonly NetSource[]> {
   const sources = new Map<Net, NetSource[]>();
-  const add = (ref: TerminalRef | null, source: NetSource) => {
-    const net = ref && nets.netOf(ref);
-    if (net) sources.set(net, [...(sources.get(net) ?? []), source]);
-  };
+  const add = (ref: TerminalRef | null, source: NetSource) => append(sources, ref && nets.netOf(ref), source);
+  const fed = new Set(tree.rails.filter(({ volts }) => volts[1] > 0).map(({ id }) => id));
   for (const slot of Object.keys(build.slots)) {
     const model = modelIn(build, slot, catalogue)!;
-    const onNode = (node: string): TerminalRef | null => {
-      const terminal = model.terminals.find((one) => one.node === node);
-      return terminal ? terminalRef(slot, terminal.id) : null;
-    };
+    const gives = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'gives'));
+    const given = gives?.roles.find((role) => role.is === 'supply');
     if (model.kind === 'battery lead') {
       const plus = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'supply'));
-      if (plus) add(terminalRef(slot, plus.id), { slot, from: 'battery', volts: packV });
+      if (plus) add(terminalRef(slot, plus.id), { slot, from: 'battery', volts: tree.packV });
     }
+    // An adapter that passes USB on through a diode gives way to any other supply.
+    const diode = model.elements.some((element) => element.is === 'diode' && element.cathode === gives?.node);
+    if (model.kind === 'adapter' && !diode && gives && given?.is === 'supply') add(terminalRef(slot, gives.id), { slot, from: 'USB', volts: given.volts });
     for (const element of model.elements) {
       if (element.is !== 'regulator') continue;
-      const volts: Range = [element.outV * (1 - regulatorSpread), element.outV * (1 + regulatorSpread)];
-      add(onNode(element.output), { slot, from: element.id, volts });
+      const terminal = model.terminals.find((one) => one.node === element.output);
+      const rail = tree.rails.find(({ id }) => id === `${slot}/${element.id}`);
+      // A second regulator on a net is not in the tree, and joined supplies are what a rule looks for.
+      const volts: Range = rail?.volts ?? [element.outV, element.outV];
+      if (!terminal || (rail && !fed.has(rail.id))) continue;
+      add(terminalRef(slot, terminal.id), { slot, from: element.id, volts: [volts[0] * (1 - regulatorSpread), volts[1] * (1 + regulatorSpread)] });
     }
   }
   return sources;
+}
+
+/** Drives by net. */
+export function drivesOf(build: Build, catalogue: Catalogue, nets: Netlist, packV: Range): ReadonlyMap<Net, readonly Drive[]> {
+  const drives = new Map<Net, Drive[]>();
+  for (const slot of Object.keys(build.slots)) {
+    const model = modelIn(build, slot, catalogue)!;
+    // Through its windings a motor carries the volts of its phases to a lead that went astray.
+    const phases = new Set(model.ports.filter(({ kind }) => kind === 'motorPhase').map(({ id }) => id));
+    for (const terminal of model.terminals) {
+      const phase = terminal.roles.some((role) => role.is === 'port' && phases.has(role.port));
+      const volts = phase ? packV[1] : terminal.drivesV;
+      const ref = terminalRef(slot, terminal.id);
+      if (volts !== undefined) append(drives, nets.netOf(ref), { ref, volts });
+    }
+  }
+  return drives;
+}
+
+function append<T>(map: Map<Net, T[]>, net: Net | null, one: T): void {
+  if (net) map.set(net, [...(map.get(net) ?? []), one]);
 }

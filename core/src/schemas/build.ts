@@ -1,5 +1,6 @@
 /** Schemas of Build and its pieces. */
 import Joi from 'joi';
+import { purposes } from '../plan/wish';
 import { key, range, tagged, terminalRef } from './common';
 
 const position = Joi.number().integer().min(1).max(99);
@@ -50,11 +51,17 @@ export const build = Joi.object({
 
 const link = Joi.object({
   id: key, purpose: Joi.string().max(120), ends: Joi.array().items(Joi.object({ slot: key, port: key })), wires: Joi.array().items(key),
-  set: Joi.object().pattern(key, Joi.alternatives(Joi.string(), Joi.number(), Joi.boolean())),
+  set: Joi.object().pattern(key, Joi.alternatives(Joi.string(), Joi.number(), Joi.boolean())), wish: key.optional(),
 });
+const wish = Joi.object({
+  id: key, purpose: Joi.string().valid(...purposes), of: key, must: Joi.boolean(), lossIfDropped: Joi.number().min(0).max(100), ways: Joi.array().items(key),
+});
+const pinned = Joi.object({ what: Joi.string().valid('terminal', 'port', 'colour', 'gauge'), of: key, value: key });
 
 export const planDraft = Joi.object({
-  target: build, front: key.allow(null), links: Joi.array().items(link), cells: range, schools: Joi.object().pattern(key, Joi.string()),
+  target: build, front: key.allow(null), links: Joi.array().items(link),
+  // Files and plans from before there was a planner have neither.
+  wishes: Joi.array().items(wish).optional(), pinned: Joi.array().items(pinned).optional(), cells: range, schools: Joi.object().pattern(key, Joi.string()),
 });
 
 /** A build file as it is given to the job form. */
@@ -63,7 +70,7 @@ export const buildFile = Joi.object({
 });
 
 export const planChange = Joi.object({
-  path: Joi.string().pattern(/^(slots|wires|housings|mates|links|schools)\/.+$|^cells$/, 'path in the plan'),
+  path: Joi.string().pattern(/^(slots|wires|housings|mates|links|wishes|pinned|schools)\/.+$|^cells$/, 'path in the plan'),
   before: Joi.any().required(),
   after: Joi.when('path', {
     switch: [
@@ -72,6 +79,8 @@ export const planChange = Joi.object({
       { is: Joi.string().pattern(/^housings\//), then: housing.allow(null) },
       { is: Joi.string().pattern(/^mates\//), then: mate.allow(null) },
       { is: Joi.string().pattern(/^links\//), then: link.allow(null) },
+      { is: Joi.string().pattern(/^wishes\//), then: wish.allow(null) },
+      { is: Joi.string().pattern(/^pinned\//), then: pinned.allow(null) },
       { is: Joi.string().pattern(/^schools\//), then: Joi.string().allow(null) },
     ],
     otherwise: range,

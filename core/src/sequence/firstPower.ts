@@ -4,12 +4,12 @@ import type { FoldedLog } from '../build/fold';
 import type { Catalogue } from '../catalogue/catalogue';
 import { modelIn } from '../catalogue/catalogue';
 import type { Id, Range } from '../names';
+import { packVolts } from '../names';
 import { inOrder } from '../records/effective';
 import type { NoteOf } from '../records/notesOf';
 import { notesOf } from '../records/notesOf';
 import type { Note, QuadRecord } from '../records/records';
 import { isAct } from '../records/records';
-import { cellV } from '../rules/finding';
 
 /** Checklist lines of this build, by id; each is a caution to be said at the bench. */
 export function checklist(target: Build, catalogue: Catalogue): string[] {
@@ -19,7 +19,7 @@ export function checklist(target: Build, catalogue: Catalogue): string[] {
 
 /** What is wrong with a measured pack, in words; null when it may be used. */
 export function packObjection(body: Extract<Note, { saw: 'pack' }>, cells: Range): string | null {
-  const [low, high] = [cells[0] * cellV[0], cells[1] * cellV[1]];
+  const [low, high] = packVolts(cells);
   if (body.polarity === 'reversed') return 'The pack is reversed at the plug';
   if (body.volts > high) return `${body.volts} V is more than ${cells[1]} cells give (${high.toFixed(1)} V)`;
   if (body.volts < low) return `${body.volts} V is less than ${cells[0]} cells may have (${low.toFixed(1)} V)`;

@@ -20,6 +20,8 @@ export interface Netlist {
   netOf(ref: TerminalRef): Net | null;
   /** The net of a wire; null when there is no such wire. */
   netOfWire(wire: WireId): Net | null;
+  /** The id of the net that a conductor inside a part (`SLOT:NODE`) belongs to, also when no terminal shows it. */
+  idOf(conductor: string): string;
 }
 
 /** The conductor inside a part that a terminal belongs to, as `SLOT:NODE`; null when it does not exist. */
@@ -105,5 +107,6 @@ function collect(build: Build, catalogue: Catalogue, find: (point: string) => st
     nets: [...byRoot.values()],
     netOf: (ref) => byRoot.get(rootOfTerminal.get(ref) ?? '') ?? null,
     netOfWire: (wire) => (build.wires[wire] ? (byRoot.get(find(`~${wire}`)) ?? null) : null),
+    idOf: find,
   };
 }

@@ -1,5 +1,6 @@
 /** Jobs as the program sees them: with the plan as an object and times in ISO. */
-import type { JobSheet, Plan, PlanDraft } from '@junctor/core';
+import type { JobSheet, Plan, PlanDraft, StoredDraft } from '@junctor/core';
+import { wholeDraft } from '@junctor/core';
 import type { Queries } from '../database/Database';
 import { fromJson, fromSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
@@ -22,7 +23,7 @@ function toJob({ plan, planVersion, intake, ...row }: JobRow): JobSheet {
 
 /** The plan of a job from its stored draft and version. */
 export function planOf(jobId: string, draft: string, version: number): Plan {
-  return { ...fromJson<PlanDraft>(draft), jobId, version };
+  return { ...wholeDraft(fromJson<StoredDraft>(draft)), jobId, version };
 }
 
 /** @throws {ApiError} 404 when there is no such job. */

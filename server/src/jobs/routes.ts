@@ -1,6 +1,6 @@
 /** Jobs: opened from a template or a build file, read, re-planned, closed. */
 import type { Intake, Plan, PlanChange, PlanDraft } from '@junctor/core';
-import { applyPlanChanges, deriveJob, openFaults } from '@junctor/core';
+import { applyPlanChanges, deriveJob, openFaults, wholeDraft } from '@junctor/core';
 import { newJob, sentPlanChanges } from '@junctor/core/schemas';
 import { Router } from 'express';
 import { toSqlTime } from '../database/Database';
@@ -59,7 +59,7 @@ export function jobRoutes(deps: Deps): Router {
 
 /** @throws {ApiError} 422 for an unknown template or a plan that names parts the catalogue lacks. */
 function draftOf({ templates, catalogue }: Deps, plan: NewJob['plan']): PlanDraft {
-  const draft = 'template' in plan ? templates.find(({ id }) => id === plan.template)?.plan : plan.file.plan;
+  const draft = 'template' in plan ? templates.find(({ id }) => id === plan.template)?.plan : wholeDraft(plan.file.plan);
   if (!draft) throw new ApiError(422, 'template.unknown', 'No such template plan', { path: 'plan.template' });
   const missing = Object.entries(draft.target.slots).find(([, fitted]) => !catalogue.has(fitted));
   if (missing) {

@@ -1,0 +1,45 @@
+/** All rules, in the order in which they are told when equally grave. */
+import { capacitorMargin } from './capacitorMargin';
+import { compassPullUps } from './compassPullUps';
+import { direction } from './direction';
+import type { Rule } from './finding';
+import { gauge } from './gauge';
+import { groundMissing } from './groundMissing';
+import { halfWired } from './halfWired';
+import { inversion } from './inversion';
+import { linkOpen } from './linkOpen';
+import { motorPhases } from './motorPhases';
+import { noMotorSignal } from './noMotorSignal';
+import { noSupply } from './noSupply';
+import { onePerPort } from './onePerPort';
+import { padFull } from './padFull';
+import { polarity } from './polarity';
+import { portTaken } from './portTaken';
+import { regulatorLoad } from './regulatorLoad';
+import { signalLevel } from './signalLevel';
+import { splitPort } from './splitPort';
+import { straightThrough } from './straightThrough';
+import { suppliesJoined } from './suppliesJoined';
+import { supplyOutOfRange } from './supplyOutOfRange';
+import { tooManyVolts } from './tooManyVolts';
+import { twoDrivers } from './twoDrivers';
+import { unusedConductor } from './unusedConductor';
+import { videoGround } from './videoGround';
+import { wireTooThick } from './wireTooThick';
+import { wrongKindOfPad } from './wrongKindOfPad';
+
+export const rules: readonly Rule[] = [
+  polarity, tooManyVolts, supplyOutOfRange, noSupply, groundMissing, suppliesJoined, straightThrough, wrongKindOfPad, splitPort, onePerPort, inversion,
+  twoDrivers, direction, halfWired, linkOpen, noMotorSignal, motorPhases, compassPullUps, videoGround, portTaken, regulatorLoad, padFull, wireTooThick,
+  gauge, capacitorMargin, signalLevel, unusedConductor,
+];
+
+/** Findings that a rule makes under another name than its own. */
+const alsoFoundBy: Readonly<Record<string, Rule>> = {
+  'motor outputs': motorPhases, 'port not as named': linkOpen, 'boot loader port': portTaken, 'boot pin': unusedConductor,
+};
+
+/** Why a rule exists, in a technician's words. */
+export function whyRule(name: string): string {
+  return (alsoFoundBy[name] ?? rules.find((rule) => rule.name === name))?.why ?? '';
+}

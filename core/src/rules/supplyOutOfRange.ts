@@ -1,0 +1,30 @@
+/** A supply below or above what a part takes, at both ends of the pack. */
+import type { Rule } from './finding';
+import { finding, spoken } from './finding';
+import { regulatorSpread } from './sources';
+
+const name = 'supply out of range';
+
+export const supplyOutOfRange: Rule = {
+  name,
+  why: 'Each part takes a range of volts. Below it the part restarts in flight when the pack is nearly empty; above it it burns.',
+  judge: (view) =>
+    view.joined.flatMap((net) => {
+      const sources = view.sources.get(net) ?? [];
+      return net.terminals.flatMap((ref) => {
+        const takes = view.terminal(ref).roles.find((role) => role.is === 'supply' && role.dir === 'takes');
+        if (takes?.is !== 'supply') return [];
+        const { withstandV } = view.terminal(ref);
+        const low = sources.find((source) => source.volts[1] <= withstandV[1] && source.volts[0] < takes.volts[0]);
+        if (low) {
+          const says = `${spoken(view, ref)} wants at least ${takes.volts[0]} V; ${low.slot} (${low.from}) gives ${low.volts[0].toFixed(1)} V at its lowest.`;
+          // Nominal it would do: only the regulator's own spread is against it.
+          return [finding(view, name, low.volts[0] / (1 - regulatorSpread) >= takes.volts[0] && low.from !== 'battery' ? 'warn' : 'stop', net, [ref], says)];
+        }
+        const high = sources.find((source) => source.volts[1] > takes.volts[1] && source.volts[1] <= withstandV[1]);
+        if (!high) return [];
+        const says = `${spoken(view, ref)} takes at most ${takes.volts[1]} V; ${high.slot} (${high.from}) gives up to ${high.volts[1].toFixed(1)} V.`;
+        return [finding(view, name, 'kill', net, [ref], says)];
+      });
+    }),
+};

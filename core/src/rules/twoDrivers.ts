@@ -1,0 +1,22 @@
+/** Two sources driving one input. */
+import type { Rule } from './finding';
+import { finding, portsOn, spoken } from './finding';
+
+const name = 'two drivers';
+const outputs = ['tx', 'out'];
+const inputs = ['rx', 'in'];
+
+export const twoDrivers: Rule = {
+  name,
+  why: 'Two outputs on one input fight and neither is heard. A bundled video harness often brings receiver wires of its own: take those contacts out and insulate them.',
+  judge: (view) =>
+    view.joined.flatMap((net) => {
+      const ports = portsOn(view, net).filter(({ port }) => port.kind !== 'motorPhase' && port.kind !== 'aerial');
+      const drivers = ports.filter(({ pin }) => outputs.includes(pin));
+      const second = drivers.find(({ slot }) => slot !== drivers[0]!.slot);
+      const input = ports.find(({ pin }) => inputs.includes(pin));
+      if (!second || !input) return [];
+      const says = `${spoken(view, drivers[0]!.ref)} and ${spoken(view, second.ref)} both drive ${spoken(view, input.ref)}. Take one out and insulate it.`;
+      return [finding(view, name, 'stop', net, [drivers[0]!.ref, second.ref], says)];
+    }),
+};

@@ -1,0 +1,19 @@
+/** A wire thicker than its pad takes. */
+import type { Rule } from './finding';
+import { finding, spoken } from './finding';
+import { wiresOnPads } from './padFull';
+
+const name = 'wire too thick';
+
+export const wireTooThick: Rule = {
+  name,
+  why: 'A wire wider than its pad hangs over the edge, bridges to the neighbour and draws the heat out of the joint.',
+  judge: (view) =>
+    [...wiresOnPads(view)].flatMap(([ref, wires]) => {
+      const { thickestAwg } = view.terminal(ref);
+      const thick = wires.find((id) => view.build.wires[id]!.awg < thickestAwg);
+      if (!thick) return [];
+      const says = `${thick} is ${view.build.wires[thick]!.awg} AWG; ${spoken(view, ref)} takes ${thickestAwg} AWG at most.`;
+      return [{ ...finding(view, name, 'warn', view.nets.netOf(ref)!, [ref], says), wires: [thick] }];
+    }),
+};
