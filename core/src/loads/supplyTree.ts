@@ -125,7 +125,7 @@ function isOn(stage: PowerStage, kind: PartKind, load: Load): boolean {
 }
 
 /** Output at the lowest and highest input: below its lowest input a step-down or linear regulator only passes what is left. */
-function giving(regulator: Regulator, inV: Range): Range {
+export function giving(regulator: Regulator, inV: Range): Range {
   const at = (volts: number) => {
     if (volts >= regulator.minInV) return regulator.outV;
     return regulator.kindOf === 'step-up' ? 0 : Math.max(0, volts - Math.max(0.1, regulator.minInV - regulator.outV));

@@ -1,0 +1,48 @@
+/**
+ * Where terminals are in the aircraft, as far as the planner must know it to compare wire lengths.
+ * Units: mm; x to the right, y forward, z up. A part without a place of its own is taken to be where its kind usually is.
+ */
+import type { Build, Pose } from '../build/build';
+import type { Catalogue } from '../catalogue/catalogue';
+import { findTerminal, modelIn } from '../catalogue/catalogue';
+import type { PartKind } from '../catalogue/partModel';
+import type { TerminalRef } from '../names';
+import { splitRef } from '../names';
+
+/** A service loop, so that boards can be lifted for repair. */
+export const slackMm = 30;
+
+const usual: Readonly<Partial<Record<PartKind, readonly [number, number, number]>>> = {
+  controller: [0, 0, 12], 'single board': [0, 0, 8], esc: [0, 0, 4], distribution: [0, 0, 0], 'battery lead': [0, -60, 4], capacitor: [10, -40, 4],
+  receiver: [-12, -38, 16], 'video unit': [0, -50, 14], camera: [0, 48, 14], positioning: [0, -75, 40], lights: [0, -95, 10], 'light controller': [22, -40, 14],
+  buzzer: [25, -35, 20], regulator: [-25, -20, 10], adapter: [30, 0, 10],
+};
+
+/** Place of a part: its own, its corner's for a numbered motor or ESC, or the usual one of its kind. */
+export function placeOf(build: Build, slot: string, catalogue: Catalogue): Pose {
+  const pose = build.slots[slot]?.pose;
+  if (pose) return pose;
+  const kind = modelIn(build, slot, catalogue)!.kind;
+  const number = /^(ESC|M)(\d+)$/.exec(slot)?.[2];
+  const frame = Object.keys(build.slots).map((one) => modelIn(build, one, catalogue)!.frame).find((one) => one);
+  const corner = number ? frame?.corners.find(({ index }) => index === Number(number)) : undefined;
+  const share = kind === 'esc' ? 0.5 : 1;
+  const atMm = corner ? ([corner.atMm[0] * share, corner.atMm[1] * share, 6] as const) : (usual[kind] ?? [0, 0, 0]);
+  return { place: 'assumed', atMm, yawDeg: 0, face: 'up' };
+}
+
+/** Straight distance of two terminals with slack, in whole millimetres. @throws {RangeError} If one does not exist. */
+export function wireLengthMm(build: Build, a: TerminalRef, b: TerminalRef, catalogue: Catalogue): number {
+  const [from, to] = [pointOf(build, a, catalogue), pointOf(build, b, catalogue)];
+  return Math.round(Math.hypot(from[0] - to[0], from[1] - to[1], from[2] - to[2])) + slackMm;
+}
+
+function pointOf(build: Build, ref: TerminalRef, catalogue: Catalogue): [number, number, number] {
+  const { slot } = splitRef(ref);
+  const terminal = findTerminal(build, ref, catalogue);
+  if (!terminal) throw new RangeError(`no terminal ${ref}`);
+  const { atMm, yawDeg, face } = placeOf(build, slot, catalogue);
+  const x = face === 'down' ? -terminal.atMm[0] : terminal.atMm[0];
+  const [cos, sin] = [Math.cos((yawDeg * Math.PI) / 180), Math.sin((yawDeg * Math.PI) / 180)];
+  return [atMm[0] + cos * x - sin * terminal.atMm[1], atMm[1] + sin * x + cos * terminal.atMm[1], atMm[2]];
+}

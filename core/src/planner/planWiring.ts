@@ -1,0 +1,185 @@
+/**
+ * The planner: from parts and wishes to a complete wiring, the best there is and proven to be, or the smallest set of
+ * wishes that cannot all be met. The solver is given; what it finds is judged by all rules before it is believed.
+ */
+import type { Build } from '../build/build';
+import { emptyBuild } from '../build/build';
+import type { Catalogue } from '../catalogue/catalogue';
+import type { Range, Slot, TerminalRef } from '../names';
+import { packVolts } from '../names';
+import type { Link, Pinned } from '../plan/plan';
+import type { Wish } from '../plan/wish';
+import type { Finding } from '../rules/finding';
+import { judge } from '../rules/judge';
+import { decode, jointsOf } from './decode';
+import type { Need } from './needs';
+import { needsOf } from './needs';
+import type { Option } from './options';
+import { optionsFor } from './options';
+import type { PowerPath } from './powerPath';
+import { powerPath } from './powerPath';
+import type { Constraint, Solve } from './solver';
+import type { WiringInput } from './wiringModel';
+import { dropName, joinName, optionName, wiringModel, withAim } from './wiringModel';
+
+export interface PlanRequest {
+  /** The parts, with their places where known. */
+  slots: Build['slots'];
+  catalogue: Catalogue;
+  cells: Range;
+  wishes: readonly Wish[];
+  pinned: readonly Pinned[];
+  /** What is wired already: its joints are kept where they serve. */
+  keep?: Build;
+}
+
+export interface PlannedWish {
+  wish: Wish;
+  /** null: dropped. */
+  way: string | null;
+  /** Port of the other part, as `FC/UART2`; null when it takes none. */
+  port: string | null;
+}
+
+export interface Planned {
+  is: 'planned';
+  target: Build;
+  links: readonly Link[];
+  wishes: readonly PlannedWish[];
+  /** What the three aims came to: loss, rails over plan and doubled pads, millimetres. */
+  cost: { loss: number; crowding: number; lengthMm: number };
+  findings: readonly Finding[];
+}
+
+/** Wishes of which not all can be met; empty when the parts cannot be wired at all, and then `why` says which. */
+export interface Conflict {
+  is: 'conflict';
+  wishes: readonly string[];
+  why: string;
+}
+
+export type PlanResult = Planned | Conflict | { is: 'gave up'; why: string };
+
+/** Called between solves: how far it is, from 0 to 1, and in words. */
+export type OnProgress = (share: number, words: string) => void;
+
+/** A wiring that the rules refuse is forbidden and the next best is taken, so often at most. */
+const mostCuts = 8;
+
+export interface Prepared {
+  build: Build;
+  path: PowerPath;
+  needs: readonly Need[];
+  options: readonly Option[];
+  input: WiringInput;
+}
+
+/** What the model is made from. */
+export function prepare(request: PlanRequest): Prepared {
+  const { catalogue } = request;
+  const build: Build = { ...emptyBuild, slots: request.slots };
+  const path = powerPath(build, catalogue);
+  const needs = needsOf(build, catalogue, packVolts(request.cells), path);
+  const options = request.wishes.flatMap((wish) => optionsFor(wish, { build, catalogue }));
+  const kept = request.keep ? jointsOf(request.keep, catalogue) : new Set<string>();
+  return { build, path, needs, options, input: { build, catalogue, path, needs, wishes: request.wishes, options, pinned: request.pinned, kept } };
+}
+
+/** Plans a wiring. */
+export function planWiring(request: PlanRequest, solve: Solve, onProgress: OnProgress = () => undefined): PlanResult {
+  const prepared = prepare(request);
+  const cuts: Constraint[] = [];
+  for (let round = 0; round <= mostCuts; round++) {
+    onProgress(0.1 + round / (mostCuts * 2), round === 0 ? 'weighing the ways' : 'looking for the next best');
+    const solved = solveInOrder(prepared, cuts, solve, onProgress);
+    if (solved.is !== 'solved') return solved.is === 'impossible' ? conflictOf(request, prepared, solve, onProgress) : solved;
+    const planned = toPlan(request, prepared, solved);
+    const against = planned.findings.find(({ severity }) => severity !== 'warn');
+    if (!against) return planned;
+    cuts.push(forbid(prepared, solved.values, against));
+  }
+  return { is: 'gave up', why: `the rules refused ${mostCuts + 1} wirings in a row` };
+}
+
+interface Solved {
+  is: 'solved';
+  values: Readonly<Record<string, number>>;
+  cost: Planned['cost'];
+}
+
+/** Loss first; then, losing no more, crowding; then, crowding no more, length. */
+function solveInOrder({ input }: Prepared, cuts: readonly Constraint[], solve: Solve, onProgress: OnProgress): Solved | { is: 'impossible' } | { is: 'gave up'; why: string } {
+  const model = wiringModel(input);
+  const held: Constraint[] = [...cuts];
+  const cost: number[] = [];
+  let values: Readonly<Record<string, number>> = {};
+  const aims = [['serving the wishes', model.loss], ['spreading over the pads', model.crowding], ['shortening the wires', model.length]] as const;
+  for (const [place, [words, aim]] of aims.entries()) {
+    onProgress(0.2 + place * 0.25, words);
+    const solution = solve(withAim(model, aim, held));
+    if (solution.is !== 'optimal') return solution;
+    values = solution.values;
+    cost.push(solution.value);
+    held.push({ terms: aim, is: '<=', value: Math.round(solution.value * 1000) / 1000 + 1e-4 });
+  }
+  return { is: 'solved', values, cost: { loss: cost[0]!, crowding: cost[1]!, lengthMm: cost[2]! } };
+}
+
+function on(values: Readonly<Record<string, number>>, name: string): boolean {
+  return (values[name] ?? 0) > 0.5;
+}
+
+function toPlan(request: PlanRequest, { build, path, needs, options, input }: Prepared, { values, cost }: Solved): Planned {
+  const chosen = options.filter(({ id }) => on(values, optionName(id)));
+  const pads = new Map<TerminalRef, TerminalRef>();
+  const owns = [...needs.map(({ own, pads: offered }) => ({ own, offered: offered.map(({ ref }) => ref) })), ...chosen.flatMap(({ signals }) => signals.map(({ own, pads: offered }) => ({ own, offered })))];
+  for (const { own, offered } of owns) {
+    const pad = offered.find((ref) => on(values, joinName(own, ref)));
+    if (pad) pads.set(own, pad);
+  }
+  const purposes = Object.fromEntries(request.wishes.map(({ id }) => [id, id]));
+  const { target, links } = decode({ build, catalogue: input.catalogue, path, needs, options: chosen, pads, pinned: request.pinned, keep: request.keep ?? emptyBuild, purposes });
+  const wishes = request.wishes.map((wish): PlannedWish => {
+    const option = on(values, dropName(wish.id)) ? undefined : chosen.find((one) => one.wish === wish.id);
+    const end = option?.ends.find(({ slot }) => slot !== wish.of);
+    return { wish, way: option?.way ?? null, port: end ? `${end.slot}/${end.port}` : null };
+  });
+  return { is: 'planned', target, links, wishes, cost, findings: judge(target, input.catalogue, links, request.cells) };
+}
+
+/** These choices around the finding, together, never again. */
+function forbid({ options, needs }: Prepared, values: Readonly<Record<string, number>>, { at }: Finding): Constraint {
+  const slots = new Set<Slot>(at.map((ref) => ref.slice(0, ref.indexOf('.'))));
+  const about = (ref: TerminalRef) => slots.size === 0 || slots.has(ref.slice(0, ref.indexOf('.')));
+  const names = [...needs.flatMap(({ own, pads }) => pads.map(({ ref }) => ({ own, ref }))), ...options.flatMap(({ signals }) => signals.flatMap(({ own, pads }) => pads.map((ref) => ({ own, ref }))))]
+    .filter(({ own, ref }) => (about(own) || about(ref)) && on(values, joinName(own, ref))).map(({ own, ref }) => joinName(own, ref));
+  const chosen = [...new Set(names)];
+  return { terms: chosen.map((name) => [name, 1]), is: '<=', value: chosen.length - 1 };
+}
+
+/** True when these wishes can be met together, whatever becomes of the others. */
+export function feasible(prepared: Prepared, musts: ReadonlySet<string>, solve: Solve, pinned = prepared.input.pinned): boolean {
+  const wishes = prepared.input.wishes.map((wish) => ({ ...wish, must: musts.has(wish.id) }));
+  const model = wiringModel({ ...prepared.input, wishes, pinned });
+  return solve(withAim(model, [], [])).is === 'optimal';
+}
+
+/** Takes wish after wish away; what cannot go without the rest becoming possible is the smallest set. */
+function conflictOf(request: PlanRequest, prepared: Prepared, solve: Solve, onProgress: OnProgress): Conflict {
+  onProgress(0.6, 'looking for what stands against what');
+  if (!feasible(prepared, new Set(), solve)) return { is: 'conflict', wishes: [], why: unwirable(prepared) };
+  let left = request.wishes.filter(({ must }) => must).map(({ id }) => id);
+  for (const [index, id] of [...left].entries()) {
+    onProgress(0.6 + (0.4 * index) / left.length, 'looking for what stands against what');
+    const without = left.filter((one) => one !== id);
+    if (!feasible(prepared, new Set(without), solve)) left = without;
+  }
+  return { is: 'conflict', wishes: left, why: left.length === 1 ? `${left[0]} cannot be met with these parts` : `${left.join(', ')} cannot all be met` };
+}
+
+/** Which part has no pad that would do. */
+function unwirable({ needs, input }: Prepared): string {
+  const without = needs.find(({ pads }) => pads.length === 0);
+  if (without) return `${without.slot}: nothing here gives the ${without.is} that ${without.own} takes`;
+  return input.pinned.length > 0 ? 'what was chosen by hand cannot be kept' : 'the pads do not suffice for the parts';
+}
