@@ -4,11 +4,12 @@ import { firstLoad } from './firstLoad';
 import { labels } from './labels';
 import { models } from './models';
 import { pace } from './pace';
+import { planner } from './planner';
 import { rules } from './rules';
 import { stores } from './stores';
 import { tones } from './tones';
 
-const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { rules, labels, models, tones, pace, stores, 'first load': firstLoad };
+const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { rules, planner, labels, models, tones, pace, stores, 'first load': firstLoad };
 const asked = process.argv[2] ?? '';
 let missed = 0;
 for (const [name, run] of Object.entries(groups)) {

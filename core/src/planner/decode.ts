@@ -69,10 +69,8 @@ class Drawing {
   constructor(private readonly chosen: Chosen) {}
 
   build(): Build {
-    const { build, catalogue, keep } = this.chosen;
-    const plugs = [...this.connectorMates(), ...Object.entries(build.mates)];
-    void catalogue;
-    return { ...build, wires: this.wires, housings: this.housings, mates: { ...Object.fromEntries(plugs), ...this.mates }, contacts: keep.contacts };
+    const { build, keep } = this.chosen;
+    return { ...build, wires: this.wires, housings: this.housings, mates: { ...Object.fromEntries(this.connectorMates()), ...this.mates }, contacts: keep.contacts };
   }
 
   wire(join: Join): Wire {
@@ -80,7 +78,7 @@ class Drawing {
     const bundle = tail ? null : this.bundleOf(join);
     const ends = [this.end(join.own, bundle, 'E', tail !== null), this.end(join.to, bundle, 'F', false)] as const;
     const kept = this.keptBetween(ends[0], ends[1]);
-    const id = tail ? tailWireId(splitRef(join.own).slot, splitRef(join.own).terminal) : (kept?.id ?? (bundle ? this.nextInBundle(bundle) : this.nextWire()));
+    const id = tail ? tailWireId(splitRef(join.own).slot, splitRef(join.own).terminal) : (kept?.id ?? (bundle ? this.nextInBundle(bundle, join) : this.nextWire()));
     const body = tail
       ? { awg: tail.awg, colour: tail.colour, insulation: tail.insulation, from: 'tail' as const, tailOf: join.own, lengthMm: tail.lengthMm, via: [] }
       : { awg: this.gauge(join), colour: this.colour(join), insulation: 'silicone', from: bundle ? 'supplied' as const : 'stock' as const, lengthMm: this.length(join), via: [], ...(bundle ? { bundle } : {}) };
@@ -134,11 +132,19 @@ class Drawing {
     const known = this.socketHousing.get(key);
     if (known) return known;
     const kept = Object.values(this.chosen.keep.mates).find(({ a }) => 'slot' in a && a.slot === slot && a.connector === connector.id);
-    const id = kept && 'housing' in kept.b ? kept.b.housing : `${bundle ?? `H${slot}${connector.id}`}${side}`;
+    const id = kept && 'housing' in kept.b ? kept.b.housing : this.freeHousing(bundle ?? `H${slot}${connector.id}`, side);
     this.socketHousing.set(key, id);
     this.housings[id] = { id, family: connector.family, pitchMm: connector.pitchMm, ways: connector.pins.length, key: connector.key };
     this.mates[`J${id}`] = { a: { slot, connector: connector.id }, b: { housing: id }, shift: 0, mirrored: false, glued: false };
     return id;
+  }
+
+  /** E on the part's side, F on the board's; a lead with plugs in two sockets of the board goes on with G. */
+  private freeHousing(name: string, side: 'E' | 'F'): HousingId {
+    for (let code = side.charCodeAt(0); ; code++) {
+      const id = `${name}${String.fromCharCode(code)}`;
+      if (!(id in this.housings) && !(id in this.chosen.keep.housings)) return id;
+    }
   }
 
   /** A wire of the build as it is with its ends where they are wanted. */
@@ -153,8 +159,9 @@ class Drawing {
     return id;
   }
 
-  private nextInBundle(bundle: string): WireId {
-    let number = 1;
+  /** Named by the contact it sits on. */
+  private nextInBundle(bundle: string, { own, to }: Join): WireId {
+    let number = (this.socketOf(own) ?? this.socketOf(to))!.position;
     while (`${bundle}-${number}` in this.wires || `${bundle}-${number}` in this.chosen.keep.wires) number++;
     return `${bundle}-${number}`;
   }

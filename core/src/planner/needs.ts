@@ -29,6 +29,8 @@ const thickPadAwg = 16;
 const thinWires = [28, 26, 24, 22, 20, 18, 16];
 /** A wire is chosen for this much more than is drawn typically. */
 const reserve = 1.25;
+/** A pin that takes only thin wire may carry this much more than its wire should: worse would be refused by the rules. */
+const overload = 2;
 
 /** Needs of all parts that the power path does not feed already, in order of slots. */
 export function needsOf(build: Build, catalogue: Catalogue, packV: Range, path: PowerPath): Need[] {
@@ -47,12 +49,17 @@ export function needsOf(build: Build, catalogue: Catalogue, packV: Range, path: 
     const thick = model.kind === 'esc';
     const pads = feeds.filter((feed) => feed.slot !== slot && suits(feed, role.volts, takes, thick)).map((feed) => {
       const { typical, peak } = drawOf(model, Math.max(1, feed.volts[0]));
-      return { ref: feed.ref, rail: feed.rail === 'battery' ? null : feed.rail, typicalA: typical, peakA: peak, doubtful: feed.volts[0] < role.volts[0], awg: gaugeFor(typical), padAwg: feed.terminal.thickestAwg };
-    }).filter(({ awg, padAwg }) => thick || padAwg <= awg);
+      return { ref: feed.ref, rail: feed.rail === 'battery' ? null : feed.rail, typicalA: typical, peakA: peak, doubtful: feed.volts[0] < role.volts[0] || padCarries(feed) < typical, awg: gaugeFor(typical), most: padCarries(feed) * overload };
+    }).filter(({ most, typicalA }) => thick || typicalA <= most);
     const ground = beside(takes, model);
     const awg = thick ? 'thick' as const : Math.min(28, ...pads.map((pad) => pad.awg));
     const supply: Need = { own: terminalRef(slot, takes.id), slot, is: 'supply', pads: pads.map(({ ref, rail, typicalA, peakA, doubtful }) => ({ ref, rail, typicalA, peakA, doubtful })), awg };
     return ground ? [supply, { own: terminalRef(slot, ground.id), slot, is: 'ground', pads: groundPads(slot, model, thick), awg }] : [supply];
+  }
+
+  /** Amps that the thickest wire carries which a feed's pad takes. */
+  function padCarries({ terminal }: Feed): number {
+    return ampsFor(terminal.thickestAwg, false);
   }
 
   function groundPads(slot: Slot, model: PartModel, thick: boolean): Need['pads'] {
@@ -96,7 +103,7 @@ function beside(supply: Terminal, model: PartModel): Terminal | undefined {
   return [...grounds].sort((a, b) => far(a) - far(b))[0];
 }
 
-/** Parts that hang on the plan whether a wish names them or not. */
+/** Parts that are wired whether a wish names them or not; a regulator is when something hangs on it. */
 export function alwaysWired(kind: PartKind): boolean {
-  return ['controller', 'single board', 'esc', 'distribution', 'regulator'].includes(kind);
+  return ['controller', 'single board', 'esc', 'distribution'].includes(kind);
 }

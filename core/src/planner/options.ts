@@ -30,12 +30,12 @@ export interface Option {
 
 /** What a way loses, of the same scale as a wish: 10 is the point of the aircraft. */
 export const wayLoss: Readonly<Record<string, number>> = {
-  'two-way': 0, 'control only': 2, 'own port': 0, 'over the receiver': 1, 'through the controller': 0, 'straight to the transmitter': 3, 'shared pad': 0, 'behind the box': 0, chained: 0,
+  'two-way': 0, 'control only': 2, 'own port': 0, 'over the receiver': 1, 'through the controller': 0, 'straight to the transmitter': 3, 'with its own camera': 0, 'shared pad': 0, 'behind the box': 0, chained: 0,
 };
 
 /** Ways of each purpose, the best first. */
 export const waysOf: Readonly<Record<Wish['purpose'], readonly string[]>> = {
-  receiver: ['two-way', 'control only'], telemetry: ['own port'], video: ['through the controller', 'straight to the transmitter'], camera: ['through the controller'],
+  receiver: ['two-way', 'control only'], telemetry: ['own port'], video: ['through the controller', 'with its own camera', 'straight to the transmitter'], camera: ['through the controller'],
   'on-screen data': ['two-way'], 'video control': ['own port', 'over the receiver'], positioning: ['two-way'], compass: ['shared pad'],
   lights: ['shared pad', 'behind the box', 'chained'], buzzer: ['shared pad'], 'ESC telemetry': ['own port'], 'current sense': ['shared pad'],
 };
@@ -143,7 +143,9 @@ function video(wish: Wish, model: PartModel, parts: Parts): Option[] {
   const output = camera && modelIn(build, camera, catalogue)!.ports.find(({ kind }) => kind === 'video');
   const into = input && pinsOf(wish.of, model, input.id, 'in')[0];
   const from = camera && output && pinsOf(camera, modelIn(build, camera, catalogue)!, output.id, 'out')[0];
-  if (!input || !into) return [];
+  // A digital unit takes its picture over the camera's own cable: it only wants to be fed.
+  if (!input) return [{ id: `${wish.id} digital`, wish: wish.id, way: 'with its own camera', takes: [], signals: [], ends: [], loss: 0, set: {}, parts: [] }];
+  if (!into) return [];
   const through = controllers(parts).flatMap((host): Option[] => {
     const board = modelIn(build, host, catalogue)!;
     const [camIn, vidOut] = [board.ports.find(({ kind, way }) => kind === 'video' && way === 'takes'), board.ports.find(({ kind, way }) => kind === 'video' && way === 'gives')];

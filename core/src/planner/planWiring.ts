@@ -18,7 +18,7 @@ import type { Option } from './options';
 import { optionsFor } from './options';
 import type { PowerPath } from './powerPath';
 import { powerPath } from './powerPath';
-import type { Constraint, Solve } from './solver';
+import type { Constraint, Solve, Terms } from './solver';
 import type { WiringInput } from './wiringModel';
 import { dropName, joinName, optionName, wiringModel, withAim } from './wiringModel';
 
@@ -107,22 +107,27 @@ interface Solved {
   cost: Planned['cost'];
 }
 
-/** Loss first; then, losing no more, crowding; then, crowding no more, length. */
+/** No crowding weighs as much as the least loss, so that one solve settles both. */
+const lossOverCrowding = 1000;
+
+/** Loss and crowding first; then, with no more of either, length. */
 function solveInOrder({ input }: Prepared, cuts: readonly Constraint[], solve: Solve, onProgress: OnProgress): Solved | { is: 'impossible' } | { is: 'gave up'; why: string } {
   const model = wiringModel(input);
   const held: Constraint[] = [...cuts];
-  const cost: number[] = [];
-  let values: Readonly<Record<string, number>> = {};
-  const aims = [['serving the wishes', model.loss], ['spreading over the pads', model.crowding], ['shortening the wires', model.length]] as const;
-  for (const [place, [words, aim]] of aims.entries()) {
-    onProgress(0.2 + place * 0.25, words);
-    const solution = solve(withAim(model, aim, held));
-    if (solution.is !== 'optimal') return solution;
-    values = solution.values;
-    cost.push(solution.value);
-    held.push({ terms: aim, is: '<=', value: Math.round(solution.value * 1000) / 1000 + 1e-4 });
-  }
-  return { is: 'solved', values, cost: { loss: cost[0]!, crowding: cost[1]!, lengthMm: cost[2]! } };
+  const first: Terms = [...model.loss.map(([name, factor]) => [name, factor * lossOverCrowding] as const), ...model.crowding];
+  onProgress(0.3, 'serving the wishes, spreading over the pads');
+  const served = solve(withAim(model, first, held));
+  if (served.is !== 'optimal') return served;
+  held.push({ terms: first, is: '<=', value: Math.round(served.value) + 1e-4 });
+  onProgress(0.6, 'shortening the wires');
+  const shortened = solve(withAim(model, model.length, held));
+  if (shortened.is !== 'optimal') return shortened;
+  const { values } = shortened;
+  return { is: 'solved', values, cost: { loss: sumOf(model.loss, values), crowding: sumOf(model.crowding, values), lengthMm: Math.round(shortened.value) } };
+}
+
+function sumOf(terms: Terms, values: Readonly<Record<string, number>>): number {
+  return Math.round(terms.reduce((sum, [name, factor]) => sum + factor * (values[name] ?? 0), 0));
 }
 
 function on(values: Readonly<Record<string, number>>, name: string): boolean {

@@ -11,6 +11,7 @@ import type { Slot, TerminalRef } from '../names';
 import { splitRef } from '../names';
 import type { Pinned } from '../plan/plan';
 import type { Wish } from '../plan/wish';
+import { regulatorOn } from './feeds';
 import type { Need } from './needs';
 import { alwaysWired } from './needs';
 import type { Option } from './options';
@@ -42,8 +43,9 @@ export interface WiringModel {
 /** What a rail over plan and a supply that fits only nominally weigh against a doubled pad. */
 const overWeight = 10;
 const doubtWeight = 5;
-/** A new joint weighs as much as this much wire: least rework, then least wire. */
-const newJointMm = 2;
+/** A soldered end weighs as much as this much wire: a plug is quicker and comes off again. */
+const solderMm = 15;
+/** What a joint that is there already saves: least rework, then least wire. */
 const reworkMm = 150;
 
 export const joinName = (own: TerminalRef, pad: TerminalRef) => `x ${own}>${pad}`;
@@ -90,17 +92,22 @@ export function wiringModel(input: WiringInput): WiringModel {
   const slots = new Set([...wished.keys(), ...needs.map(({ slot }) => slot)]);
   for (const slot of slots) {
     const users = wished.get(slot) ?? [];
+    const feeds = needs.flatMap(({ own, slot: fed, pads }) => pads.filter(({ ref }) => fed !== slot && splitRef(ref).slot === slot && may(own, ref)).map(({ ref }) => [join(own, ref), -1] as const));
     for (const one of users) add([[usedName(slot), 1], [optionName(one.id), -1]], '>=', 0);
-    if (variable(slot)) add([[usedName(slot), 1], ...users.map((one) => [optionName(one.id), -1] as const)], '<=', 0);
+    if (variable(slot)) add([[usedName(slot), 1], ...users.map((one) => [optionName(one.id), -1] as const), ...(users.length === 0 ? feeds : [])], '<=', 0);
     else add([[usedName(slot), 1]], '=', 1);
   }
 
+  // A ground on a small part goes with a supply from it: else two parts could each be the other's ground.
+  const fromHost = (slot: Slot, host: Slot) => needs.filter((one) => one.slot === slot && one.is === 'supply')
+    .flatMap(({ own, pads }) => pads.filter(({ ref }) => splitRef(ref).slot === host && may(own, ref)).map(({ ref }) => joinName(own, ref)));
   for (const need of needs) {
     const pads = need.pads.filter(({ ref }) => may(need.own, ref));
     add([...pads.map(({ ref }) => [join(need.own, ref), 1] as const), [usedName(need.slot), -1]], '=', 0);
     for (const { ref } of pads) {
       const host = splitRef(ref).slot;
       if (slots.has(host) && variable(host)) add([[joinName(need.own, ref), 1], [usedName(host), -1]], '<=', 0);
+      if (need.is === 'ground' && variable(host)) add([[joinName(need.own, ref), 1], ...fromHost(need.slot, host).map((name) => [name, -1] as const)], '<=', 0);
     }
   }
   const signals = new Map<TerminalRef, Option[]>();
@@ -131,7 +138,8 @@ export function wiringModel(input: WiringInput): WiringModel {
   const rails = railLimits(input, add);
   const lengths = [...joins].map(([name, { own, pad }]): [string, number] => {
     const kept = input.kept.has(`${own}>${pad}`) || input.kept.has(`${pad}>${own}`);
-    return [name, input.kept.size > 0 && kept ? 0 : wireLengthMm(input.build, own, pad, input.catalogue) + newJointMm + (input.kept.size > 0 ? reworkMm : 0)];
+    const soldered = findTerminal(input.build, pad, input.catalogue)!.form === 'pin' ? 0 : solderMm;
+    return [name, kept ? 0 : wireLengthMm(input.build, own, pad, input.catalogue) + soldered + (input.kept.size > 0 ? reworkMm : 0)];
   });
   return {
     constraints,
@@ -147,7 +155,7 @@ export function wiringModel(input: WiringInput): WiringModel {
 }
 
 /** Typical load within a regulator's limit; peaks too where a controller or a receiver hangs on it. Gives the rails that have a limit. */
-function railLimits({ build, catalogue, needs, pinned }: WiringInput, add: (terms: Terms, is: Constraint['is'], value: number) => void): string[] {
+function railLimits({ build, catalogue, needs, options, pinned }: WiringInput, add: (terms: Terms, is: Constraint['is'], value: number) => void): string[] {
   const pinnedPad = new Map(pinned.filter(({ what }) => what === 'terminal').map(({ of, value }) => [of, value]));
   const drawn = new Map<string, { name: string; typical: number; peak: number; flight: boolean }[]>();
   for (const { own, slot, pads } of needs) {
@@ -156,6 +164,18 @@ function railLimits({ build, catalogue, needs, pinned }: WiringInput, add: (term
       const entry = { name: joinName(own, ref), typical: typicalA, peak: peakA, flight: modelIn(build, slot, catalogue)!.kind === 'receiver' };
       for (const { rail: above, factor } of chain(build, catalogue, rail)) drawn.set(above, [...(drawn.get(above) ?? []), { ...entry, typical: typicalA * factor, peak: peakA * factor }]);
     }
+  }
+  // Plus of a buzzer is a signal to the plan and a load to the rail that its pad sits on.
+  const loaded = new Map<string, { rail: string; typicalA: number; peakA: number }>();
+  for (const { own, pads } of options.flatMap(({ signals }) => signals)) {
+    const load = modelIn(build, splitRef(own).slot, catalogue)!.elements.find((one) => one.is === 'load' && one.plus === findTerminal(build, own, catalogue)!.node);
+    for (const pad of load?.is === 'load' ? pads : []) {
+      const regulator = regulatorOn(modelIn(build, splitRef(pad).slot, catalogue)!, findTerminal(build, pad, catalogue)!.node);
+      if (regulator && load?.is === 'load') loaded.set(joinName(own, pad), { rail: `${splitRef(pad).slot}/${regulator.id}`, typicalA: load.typicalA, peakA: load.peakA });
+    }
+  }
+  for (const [name, { rail, typicalA, peakA }] of loaded) {
+    for (const { rail: above, factor } of chain(build, catalogue, rail)) drawn.set(above, [...(drawn.get(above) ?? []), { name, typical: typicalA * factor, peak: peakA * factor, flight: false }]);
   }
   for (const [rail, users] of drawn) {
     const { element, own } = regulatorNamed(build, catalogue, rail);

@@ -32,7 +32,7 @@ function purposesOf(model: PartModel): Purpose[] {
     case 'receiver':
       return ['receiver'];
     case 'video unit':
-      return [...(has('video', 'gives') ? ['video' as const] : []), ...(speaks('video') ? ['on-screen data' as const] : []), ...(speaks('control') ? ['video control' as const] : [])];
+      return ['video', ...(speaks('video') ? ['on-screen data' as const] : []), ...(speaks('control') ? ['video control' as const] : [])];
     case 'positioning':
       return ['positioning', ...(has('i2c', 'none') ? ['compass' as const] : [])];
     case 'lights':

@@ -112,15 +112,19 @@ interface Pin {
   point: string;
 }
 
-function served({ build, catalogue }: Case, link: Link, power: Powered): boolean {
+function served({ build, catalogue, links }: Case, link: Link, power: Powered): boolean {
   const [own, other] = link.ends;
   if (!own || !other) return true;
   const pins = Object.entries(build.slots).flatMap(([slot, fitted]): Pin[] => {
     const model = catalogue.model(fitted);
-    return model.terminals.flatMap((one) => one.roles.flatMap((role) => {
-      const port = role.is === 'port' ? model.ports.find(({ id }) => id === role.port) : undefined;
-      return role.is === 'port' && port ? [{ slot, model, port, pin: role.pin, point: `${slot}:${one.node}` }] : [];
-    }));
+    // A pad with alternatives is what some link says it is, else the first of them.
+    const named = (port: string) => links.some(({ ends }) => ends.some((end) => end.slot === slot && end.port === port));
+    return model.terminals.flatMap((one): Pin[] => {
+      const roles = one.roles.flatMap((role) => (role.is === 'port' ? [role] : []));
+      const role = roles.find(({ port }) => named(port)) ?? roles[0];
+      const port = model.ports.find(({ id }) => id === role?.port);
+      return role && port ? [{ slot, model, port, pin: role.pin, point: `${slot}:${one.node}` }] : [];
+    });
   });
   const mine = pins.filter(({ slot, port }) => slot === own.slot && port.id === own.port);
   const theirs = pins.filter(({ slot, port }) => slot === other.slot && port.id === other.port);
@@ -149,6 +153,7 @@ function served({ build, catalogue }: Case, link: Link, power: Powered): boolean
       return minus !== undefined && theirs.some((b) => b.pin === 'minus' && meet(minus, b)) && plusV > 4 && plusV < 6 && !(plus && meet(plus, minus));
     }
     case 'serial':
+    case 'escData':
       return serialServed(mine, theirs, pins, meet);
     default:
       return mine.every((a) => {
@@ -163,7 +168,7 @@ function served({ build, catalogue }: Case, link: Link, power: Powered): boolean
 function serialServed(mine: readonly Pin[], theirs: readonly Pin[], pins: readonly Pin[], meet: (a: Pin, b: Pin) => boolean): boolean {
   const slot = theirs[0]!.slot;
   const needed = mine.filter((a) => theirs.some((b) => b.pin === cross(a.pin)));
-  const used = needed.map((a) => pins.find((b) => b.slot === slot && b.port.kind === 'serial' && b.pin === cross(a.pin) && meet(a, b)));
+  const used = needed.map((a) => pins.find((b) => b.slot === slot && b.port.kind === theirs[0]!.port.kind && b.pin === cross(a.pin) && meet(a, b)));
   if (used.some((one) => !one) || new Set(used.map((one) => one!.port.id)).size > 1) return false;
   return needed.every((a, index) => {
     const partner = used[index]!;

@@ -1,0 +1,76 @@
+/** The planner on the demo shop's parts; ./measure planner does it for hundreds of generated builds. */
+import type { PlanRequest, Solve } from '@junctor/core';
+import { emptyBuild, planWiring, waysOut, wishesFor } from '@junctor/core';
+import { loadSolver } from '@junctor/solver/node';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { shippedTemplate, shippedTemplates } from './catalogue';
+import { catalogue } from './testing/mutations';
+import { truth } from './testing/oracle/truth';
+import { bestByTrying, generate } from './testing/planned';
+
+let solve: Solve;
+beforeAll(async () => {
+  solve = await loadSolver();
+});
+
+function requestOf(template: string): PlanRequest {
+  const { target, cells } = shippedTemplate(template).plan;
+  return { slots: target.slots, catalogue, cells, wishes: wishesFor({ ...emptyBuild, slots: target.slots }, catalogue), pinned: [] };
+}
+
+function planned(request: PlanRequest) {
+  const result = planWiring(request, solve);
+  if (result.is !== 'planned') throw new Error(`${result.is}: ${result.why}`);
+  return result;
+}
+
+describe('the planner', () => {
+  it.each(shippedTemplates().map(({ id }) => id))('wires the parts of %s so that no rule and no powered solve objects', (id) => {
+    const request = requestOf(id);
+    const { target, links, findings, wishes } = planned(request);
+    expect(findings.filter(({ severity }) => severity !== 'warn')).toEqual([]);
+    expect(wishes.filter(({ way }) => way === null)).toEqual([]);
+    expect(truth({ build: target, catalogue, links, cells: request.cells }, target)).toEqual({ is: 'fine', because: '' });
+  });
+
+  it('finds what trying everything finds', () => {
+    const small = Array.from({ length: 30 }, (_, seed) => generate(seed + 1, catalogue, 'roomy', 4))
+      .filter(({ slots }) => !Object.keys(slots).some((slot) => /^ESC\d|^REG/.test(slot))).slice(0, 6);
+    expect(small).toHaveLength(6);
+    for (const { slots, cells, wishes } of small) {
+      const { cost } = planned({ slots, catalogue, cells, wishes, pinned: [] });
+      expect(cost).toEqual(bestByTrying(slots, catalogue, cells, wishes));
+    }
+  });
+
+  it('keeps what was chosen by hand: port, pad, colour, gauge', () => {
+    const request = requestOf('quad-serial-6s');
+    const pinned = [{ what: 'port', of: 'receiver RX', value: 'FC/UART3' }, { what: 'terminal', of: 'RX.GND', value: 'FC.G9' }, { what: 'colour', of: 'RX.TX', value: 'violet' }, { what: 'gauge', of: 'RX.5V', value: '26' }] as const;
+    const { target, links } = planned({ ...request, pinned });
+    const wire = (own: string) => Object.values(target.wires).find(({ ends }) => ends[0].at.on === 'terminal' && ends[0].at.ref === own)!;
+    expect(links.find(({ wish }) => wish === 'receiver RX')!.ends[1]).toEqual({ slot: 'FC', port: 'UART3' });
+    expect([wire('RX.GND').ends[1].at, wire('RX.TX').colour, wire('RX.5V').awg]).toEqual([{ on: 'terminal', ref: 'FC.G9' }, 'violet', 26]);
+  });
+
+  it('names the smallest set that cannot be met, and ways out that work', () => {
+    const request = requestOf('quad-serial-6s');
+    const more = ['RX2', 'RX3', 'RX4', 'RX5'].map((slot) => [slot, request.slots.RX!] as const);
+    const slots = { ...request.slots, ...Object.fromEntries(more) };
+    const crowded: PlanRequest = { ...request, slots, wishes: wishesFor({ ...emptyBuild, slots }, catalogue) };
+    const result = planWiring(crowded, solve);
+    expect(result).toMatchObject({ is: 'conflict', wishes: ['receiver RX', 'receiver RX2', 'receiver RX3', 'receiver RX4', 'receiver RX5'] });
+    if (result.is !== 'conflict') return;
+    const ways = waysOut(crowded, result, solve);
+    expect(ways.map((way) => way.do)).toContain('exchange');
+    expect(ways.filter((way) => way.do === 'drop').map(({ says }) => says)).toContain('Do without receiver RX3');
+    const other = ways.find((way) => way.do === 'exchange' && way.slot === 'FC')!;
+    if (other.do !== 'exchange') return;
+    planned({ ...crowded, slots: { ...slots, FC: { ...slots.FC!, model: other.model, revision: other.revision } } });
+  });
+
+  it('says which part nothing feeds', () => {
+    const { slots } = requestOf('quad-serial-6s');
+    const result = planWiring({ ...requestOf('quad-serial-6s'), slots: { ...slots, ESC2: { model: 'whimbrel-esc-30', revision: 1, part: null, pose: null } } }, solve);
+    expect(result).toMatchObject({ is: 'conflict', wishes: [], why: 'ESC2: nothing here gives the supply that ESC2.BP takes' });
+  });
+});
