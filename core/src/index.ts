@@ -93,4 +93,7 @@ export { planShare, supplyTree, usbLimitA } from './loads/supplyTree';
 export type { Remedy } from './rules/remedies';
 export { remediesFor } from './rules/remedies';
 export { whyRule } from './rules/rules';
+export type { Conversion, Work } from './conversion/conversion';
+export { conversion, portsUsed } from './conversion/conversion';
+export { keepDormant } from './conversion/keepDormant';
 export { coreVersion } from './version';

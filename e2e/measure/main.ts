@@ -1,5 +1,6 @@
 /** Benchmarks: prints `name value unit bar` a line; ends with an error when a bar is missed. ./measure [NAME] runs those whose name begins so. */
 import type { Measurement } from './measurement';
+import { conversions } from './conversion';
 import { firstLoad } from './firstLoad';
 import { labels } from './labels';
 import { models } from './models';
@@ -9,7 +10,7 @@ import { rules } from './rules';
 import { stores } from './stores';
 import { tones } from './tones';
 
-const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { rules, planner, labels, models, tones, pace, stores, 'first load': firstLoad };
+const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { rules, planner, conversion: conversions, labels, models, tones, pace, stores, 'first load': firstLoad };
 const asked = process.argv[2] ?? '';
 let missed = 0;
 for (const [name, run] of Object.entries(groups)) {

@@ -10,8 +10,8 @@ export const noSupply: Rule = {
   name,
   why: 'A part that gets no supply is dead, and its data lines can feed it backwards through its pins.',
   judge: (view) => {
-    // An aerial or a camera cable alone does not make a part wired.
-    const wired = new Set(view.joined.filter(({ wires }) => wires.length > 0).flatMap(({ terminals }) => terminals.map((ref) => splitRef(ref).slot)));
+    // An aerial or a camera cable alone does not make a part wired, nor do wires that end insulated.
+    const wired = new Set(view.joined.filter(({ wires, terminals }) => wires.length > 0 && new Set(terminals.map((ref) => splitRef(ref).slot)).size > 1).flatMap(({ terminals }) => terminals.map((ref) => splitRef(ref).slot)));
     return Object.keys(view.build.slots).flatMap((slot) => {
       const model = modelIn(view.build, slot, view.catalogue)!;
       const takes = model.terminals.filter(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'));

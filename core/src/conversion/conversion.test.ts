@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest';
+import type { Build } from '../build/build';
+import { applyAct } from '../build/applyAct';
+import { emptyBuild } from '../build/build';
+import { difference } from '../build/difference';
+import { benchParts, benchSlots, buildOf, goodWires, wire } from '../testing/fixtures';
+import { judge } from '../rules/judge';
+import { conversion } from './conversion';
+import { keepDormant } from './keepDormant';
+
+const catalogue = benchParts();
+const good = buildOf(benchSlots, goodWires());
+const made = (from: Build, to: Build) => difference(from, to).flatMap(({ effect }) => effect).reduce((build, act) => applyAct(build, act, catalogue), from);
+
+describe('a conversion', () => {
+  it('opens only what must be opened, and names ports, pads and work', () => {
+    const moved = buildOf(benchSlots, goodWires().map((one) => (one.id === 'T' ? wire('T', 'RX.T', 'FC.R2') : one.id === 'R' ? wire('R', 'RX.R', 'FC.T2') : one)));
+    expect(conversion(good, moved, catalogue)).toMatchObject({
+      opens: ['T.b', 'R.b'], cleans: ['FC.R1', 'FC.T1'], portsFreed: ['FC/U1'], portsTaken: ['FC/U2'], partsOff: [], partsOn: [], dormant: [],
+      work: { jointsOpened: 2, jointsMade: 2, contacts: 0, plugs: 0, parts: 0 },
+    });
+    expect(conversion(good, good, catalogue).changes).toEqual([]);
+  });
+
+  it('takes a part off and another on, and leads exactly there', () => {
+    const { RX: _gone, ...rest } = benchSlots;
+    const bare = buildOf(rest, goodWires().filter(({ id }) => id.startsWith('W')));
+    const off = conversion(good, bare, catalogue);
+    expect(off).toMatchObject({ partsOff: [{ slot: 'RX', model: 'radio' }], opens: expect.arrayContaining(['T.a', 'T.b', 'G.b']) });
+    expect(difference(made(good, bare), bare)).toEqual([]);
+    expect(difference(made(emptyBuild, good), good)).toEqual([]);
+  });
+
+  it('leaves a part in, dormant and insulated, and still judges it', () => {
+    const { RX: _gone, ...rest } = benchSlots;
+    const bare = buildOf(rest, goodWires().filter(({ id }) => id.startsWith('W')));
+    const idle = keepDormant(bare, good, 'RX');
+    expect(conversion(good, idle, catalogue)).toMatchObject({ dormant: ['RX'], partsOff: [], opens: ['V.b', 'G.b', 'T.b', 'R.b'] });
+    expect(judge(idle, catalogue, [], [4, 6]).filter(({ severity }) => severity !== 'warn').map(({ says }) => says)).toEqual([]);
+    const live = { ...idle, wires: { ...idle.wires, V: good.wires.V! } };
+    expect(judge(live, catalogue, [], [4, 6]).map(({ rule }) => rule)).toContain('ground missing');
+  });
+});
