@@ -28,7 +28,10 @@ export function placeOf(build: Build, slot: string, catalogue: Catalogue): Pose 
   const corner = number ? frame?.corners.find(({ index }) => index === Number(number)) : undefined;
   const share = kind === 'esc' ? 0.5 : 1;
   const atMm = corner ? ([corner.atMm[0] * share, corner.atMm[1] * share, 6] as const) : (usual[kind] ?? [0, 0, 0]);
-  return { place: 'assumed', atMm, yawDeg: 0, face: 'up' };
+  // Boards of the stack lie with their arrow forward.
+  const { arrowDeg } = modelIn(build, slot, catalogue)!.body;
+  const yawDeg = ['controller', 'single board', 'esc'].includes(kind) && !corner && arrowDeg !== null ? 90 - arrowDeg : 0;
+  return { place: 'assumed', atMm, yawDeg, face: 'up' };
 }
 
 /** Straight distance of two terminals with slack, in whole millimetres. @throws {RangeError} If one does not exist. */
@@ -37,7 +40,8 @@ export function wireLengthMm(build: Build, a: TerminalRef, b: TerminalRef, catal
   return Math.round(Math.hypot(from[0] - to[0], from[1] - to[1], from[2] - to[2])) + slackMm;
 }
 
-function pointOf(build: Build, ref: TerminalRef, catalogue: Catalogue): [number, number, number] {
+/** Where a terminal is in the aircraft. @throws {RangeError} If it does not exist. */
+export function pointOf(build: Build, ref: TerminalRef, catalogue: Catalogue): [number, number, number] {
   const { slot } = splitRef(ref);
   const terminal = findTerminal(build, ref, catalogue);
   if (!terminal) throw new RangeError(`no terminal ${ref}`);

@@ -1,6 +1,7 @@
 /**
  * What is not a choice: battery lead and capacitor on the main pads, each motor on its channel, each channel's signal
- * on its output, and the plug between ESC and controller. Motor n, channel n and output n belong together.
+ * on its output, and the plug between ESC and controller. Channel n and output n belong together; which motor goes to
+ * which channel of a board follows from how the board lies, for the straightest leads.
  */
 import type { Build } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
@@ -9,6 +10,8 @@ import type { PartModel, PortKind, Terminal } from '../catalogue/partModel';
 import { hasRole } from '../checks/reach';
 import type { PortId, Slot, TerminalRef } from '../names';
 import { terminalRef } from '../names';
+import { nearestChannels } from '../motors/nearestChannels';
+import { pointOf } from './place';
 
 /** Two terminals that are to be joined, with the link they serve. `own` is the side whose part brings the wire. */
 export interface Join {
@@ -57,9 +60,10 @@ export function powerPath(build: Build, catalogue: Catalogue): PowerPath {
     fed.add(main);
   }
   const channels = channelsOf(build, catalogue);
+  const straight = straightest(build, catalogue, channels);
   slots.filter((slot) => model(slot).kind === 'motor').forEach((slot) => {
     const number = Number(/\d+$/.exec(slot)?.[0] ?? 1);
-    const channel = channels[number - 1];
+    const channel = straight.get(slot);
     if (!channel) return;
     const port = model(slot).ports.find(({ kind }) => kind === 'motorPhase');
     links.push({ id: `motor ${number}`, purpose: `motor ${number}`, ends: port ? [{ slot, port: port.id }, { slot: channel.slot, port: channel.port }] : [] });
@@ -89,6 +93,23 @@ export function channelsOf(build: Build, catalogue: Catalogue): Channel[] {
   return Object.keys(build.slots).sort((a, b) => number(a) - number(b)).flatMap((slot) =>
     modelIn(build, slot, catalogue)!.ports.filter(({ kind, way }) => kind === 'motorPhase' && way === 'gives')
       .map((port) => ({ slot, port: port.id, index: port.index ?? 1 })).sort((a, b) => a.index - b.index));
+}
+
+/** The channel of each motor: its own ESC's, or on a board the one whose pads lie nearest its corner. */
+function straightest(build: Build, catalogue: Catalogue, channels: readonly Channel[]): Map<Slot, Channel> {
+  const number = (slot: Slot) => Number(/\d+$/.exec(slot)?.[0] ?? 1);
+  const motors = Object.keys(build.slots).filter((slot) => modelIn(build, slot, catalogue)!.kind === 'motor' && number(slot) <= channels.length).sort((a, b) => number(a) - number(b));
+  const own = new Set(channels.map(({ slot }) => slot)).size === channels.length;
+  const corners = Object.keys(build.slots).map((slot) => modelIn(build, slot, catalogue)!.frame).find((one) => one)?.corners;
+  if (own || !corners || motors.length > 12) return new Map(motors.map((slot) => [slot, channels[number(slot) - 1]!]));
+  const distance = motors.map((motor) => channels.map((channel) => {
+    const corner = corners.find(({ index }) => index === number(motor))?.atMm ?? [0, 0];
+    const pads = modelIn(build, channel.slot, catalogue)!.terminals.filter(({ roles }) => roles.some((role) => role.is === 'port' && role.port === channel.port));
+    const at = pads.map(({ id }) => pointOf(build, terminalRef(channel.slot, id), catalogue));
+    return at.reduce((sum, [x, y]) => sum + Math.hypot(x - corner[0], y - corner[1]) / at.length, 0);
+  }));
+  const chosen = nearestChannels(distance);
+  return new Map(motors.map((slot, index) => [slot, channels[chosen[index]!]!]));
 }
 
 function thickest(terminals: readonly Terminal[]): Terminal | undefined {
