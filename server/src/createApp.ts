@@ -24,8 +24,8 @@ export function createApp(deps: Deps): express.Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(helmet({
-    // Styles are made at run time; plain HTTP on loopback must not be upgraded.
-    contentSecurityPolicy: { directives: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], upgradeInsecureRequests: null } },
+    // Styles are made at run time; the solver is WebAssembly; plain HTTP on loopback must not be upgraded.
+    contentSecurityPolicy: { directives: { defaultSrc: ["'self'"], scriptSrc: ["'self'", "'wasm-unsafe-eval'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], upgradeInsecureRequests: null } },
     strictTransportSecurity: false,
   }));
   app.use(compression());

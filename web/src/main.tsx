@@ -21,6 +21,8 @@ const NewJobPage = lazy(() => import('./features/intake/NewJobPage').then(({ New
 const QuadBookPage = lazy(() => import('./features/book/QuadBookPage').then(({ QuadBookPage: page }) => ({ default: page })));
 const QuadsPage = lazy(() => import('./features/book/QuadsPage').then(({ QuadsPage: page }) => ({ default: page })));
 const IntakePage = lazy(() => import('./features/intake/IntakePage').then(({ IntakePage: page }) => ({ default: page })));
+const WiresPage = lazy(() => import('./features/wiring/WiresPage').then(({ WiresPage: page }) => ({ default: page })));
+const SetupPage = lazy(() => import('./features/wiring/SetupPage').then(({ SetupPage: page }) => ({ default: page })));
 const StoresPage = lazy(() => import('./features/stores/StoresPage').then(({ StoresPage: page }) => ({ default: page })));
 const ModelPage = lazy(() => import('./features/stores/ModelPage').then(({ ModelPage: page }) => ({ default: page })));
 const NewBoardPage = lazy(() => import('./features/newBoard/NewBoardPage').then(({ NewBoardPage: page }) => ({ default: page })));
@@ -55,6 +57,9 @@ function Pages() {
         <Route path="/new" element={<NewJobPage />} />
         <Route path="/quads" element={<QuadsPage />} />
         <Route path="/quads/:quadId" element={<QuadBookPage />} />
+        <Route path="/jobs/:jobId/wiring" element={<JobPage />} />
+        <Route path="/jobs/:jobId/wires" element={<WiresPage />} />
+        <Route path="/jobs/:jobId/setup" element={<SetupPage />} />
         <Route path="/jobs/:jobId/intake" element={<IntakePage />} />
         <Route path="/stores" element={<StoresPage />} />
         <Route path="/stores/models/:modelId" element={<ModelPage />} />

@@ -78,7 +78,7 @@ export interface Prepared {
 export function prepare(request: PlanRequest): Prepared {
   const { catalogue } = request;
   const build: Build = { ...emptyBuild, slots: request.slots };
-  const path = powerPath(build, catalogue);
+  const path = powerPath(build, catalogue, request.keep);
   const needs = needsOf(build, catalogue, packVolts(request.cells), path);
   const options = request.wishes.flatMap((wish) => optionsFor(wish, { build, catalogue }));
   const kept = request.keep ? jointsOf(request.keep, catalogue) : new Set<string>();

@@ -4,6 +4,7 @@
  * which channel of a board follows from how the board lies, for the straightest leads.
  */
 import type { Build } from '../build/build';
+import { emptyBuild, landedOn } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
 import { modelIn } from '../catalogue/catalogue';
 import type { PartModel, PortKind, Terminal } from '../catalogue/partModel';
@@ -37,7 +38,7 @@ export interface PowerPath {
 }
 
 /** The fixed joins of a build's parts; nothing for parts that are not there. */
-export function powerPath(build: Build, catalogue: Catalogue): PowerPath {
+export function powerPath(build: Build, catalogue: Catalogue, keep: Build = emptyBuild): PowerPath {
   const slots = Object.keys(build.slots);
   const model = (slot: Slot) => modelIn(build, slot, catalogue)!;
   const ofKind = (...kinds: PartModel['kind'][]) => slots.filter((slot) => kinds.includes(model(slot).kind));
@@ -60,7 +61,7 @@ export function powerPath(build: Build, catalogue: Catalogue): PowerPath {
     fed.add(main);
   }
   const channels = channelsOf(build, catalogue);
-  const straight = straightest(build, catalogue, channels);
+  const straight = straightest(build, catalogue, channels, keep);
   slots.filter((slot) => model(slot).kind === 'motor').forEach((slot) => {
     const number = Number(/\d+$/.exec(slot)?.[0] ?? 1);
     const channel = straight.get(slot);
@@ -96,7 +97,7 @@ export function channelsOf(build: Build, catalogue: Catalogue): Channel[] {
 }
 
 /** The channel of each motor: its own ESC's, or on a board the one whose pads lie nearest its corner. */
-function straightest(build: Build, catalogue: Catalogue, channels: readonly Channel[]): Map<Slot, Channel> {
+function straightest(build: Build, catalogue: Catalogue, channels: readonly Channel[], keep: Build): Map<Slot, Channel> {
   const number = (slot: Slot) => Number(/\d+$/.exec(slot)?.[0] ?? 1);
   const motors = Object.keys(build.slots).filter((slot) => modelIn(build, slot, catalogue)!.kind === 'motor' && number(slot) <= channels.length).sort((a, b) => number(a) - number(b));
   const own = new Set(channels.map(({ slot }) => slot)).size === channels.length;
@@ -105,6 +106,9 @@ function straightest(build: Build, catalogue: Catalogue, channels: readonly Chan
   const distance = motors.map((motor) => channels.map((channel) => {
     const corner = corners.find(({ index }) => index === number(motor))?.atMm ?? [0, 0];
     const pads = modelIn(build, channel.slot, catalogue)!.terminals.filter(({ roles }) => roles.some((role) => role.is === 'port' && role.port === channel.port));
+    // A motor that is soldered already stays where it is.
+    const soldered = pads.some(({ id }) => Object.values(keep.wires).some(({ tailOf, ends }) => tailOf?.startsWith(`${motor}.`) && landedOn(ends[1]) === terminalRef(channel.slot, id)));
+    if (soldered) return -1e6;
     const at = pads.map(({ id }) => pointOf(build, terminalRef(channel.slot, id), catalogue));
     return at.reduce((sum, [x, y]) => sum + Math.hypot(x - corner[0], y - corner[1]) / at.length, 0);
   }));

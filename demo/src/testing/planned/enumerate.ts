@@ -67,7 +67,10 @@ class World {
     const main = names.find((slot) => this.model(slot).kind === 'esc') ?? names.find((slot) => this.model(slot).kind === 'single board')!;
     this.fedBy.add(main);
     const thickest = (is: 'supply' | 'ground') => [...this.model(main).terminals].filter((one) => one.holds > 0 && one.roles.some((role) => role.is === is && (role.is !== 'supply' || role.dir === 'takes'))).sort((a, b) => a.thickestAwg - b.thickestAwg)[0]!;
-    for (const slot of names.filter((one) => ['battery lead', 'capacitor'].includes(this.model(one).kind))) for (const is of ['supply', 'ground'] as const) this.use(`${main}.${thickest(is).id}`), this.fedBy.add(slot);
+    for (const slot of names.filter((one) => ['battery lead', 'capacitor'].includes(this.model(one).kind))) {
+      for (const is of ['supply', 'ground'] as const) this.use(`${main}.${thickest(is).id}`);
+      this.fedBy.add(slot);
+    }
     const controller = names.find((slot) => this.model(slot).kind === 'controller');
     if (!controller) return;
     // The plug between a four-in-one ESC and the controller.

@@ -6,7 +6,7 @@ import { useParts, useStock } from '../../api/stores';
 import { saveFile } from '../../ui/saveFile';
 import { Lines, Small } from '../../ui/Sheet';
 import type { Bench } from '../job/useBench';
-import type { CsvFault } from '../stores/stockCsv';
+import type { CsvFault } from '../../ui/csvRows';
 import { readKit, writeKit } from '../stores/stockCsv';
 
 export function KitFile({ bench }: { bench: Bench }) {

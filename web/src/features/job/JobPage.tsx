@@ -1,6 +1,6 @@
 /** A job at the bench: opens where it was left. */
 import { useState } from 'react';
-import { useParams } from 'react-router';
+import { useLocation, useParams } from 'react-router';
 import { Notice } from '../../ui/Notice';
 import { FaultView } from './FaultView';
 import { LookingView } from './LookingView';
@@ -12,6 +12,9 @@ import { StepView } from './StepView';
 import { TakeBackView } from './TakeBackView';
 import type { Bench } from './useBench';
 import { useBench } from './useBench';
+import { MotorsView } from '../wiring/MotorsView';
+import { PlannerView } from '../wiring/PlannerView';
+import { SuppliesView } from '../wiring/SuppliesView';
 import { WhyView } from './WhyView';
 import { WiringView } from './WiringView';
 
@@ -24,7 +27,8 @@ export function JobPage() {
 }
 
 function JobBench({ bench }: { bench: Bench }) {
-  const [mode, setMode] = useState<Mode>(work);
+  const asked = useLocation().pathname.endsWith('/wiring');
+  const [mode, setMode] = useState<Mode>(asked ? { is: 'wiring', wire: null } : work);
   switch (mode.is) {
     case 'work':
       return <StepView bench={bench} setMode={setMode} />;
@@ -40,6 +44,12 @@ function JobBench({ bench }: { bench: Bench }) {
       return <FaultView bench={bench} symptom={mode.symptom} setMode={setMode} />;
     case 'wiring':
       return <WiringView bench={bench} first={mode.wire} setMode={setMode} />;
+    case 'planner':
+      return <PlannerView bench={bench} setMode={setMode} />;
+    case 'supplies':
+      return <SuppliesView bench={bench} setMode={setMode} />;
+    case 'motors':
+      return <MotorsView bench={bench} setMode={setMode} />;
     case 'why':
       return <WhyView bench={bench} setMode={setMode} />;
     case 'take back':

@@ -15,6 +15,7 @@ export function commonAnswers(bench: Bench, setMode: SetMode): Answer[] {
     { key: '*', also: ['p'], label: 'Problem', act: () => setMode({ is: 'problem' }) },
     { key: '+', also: ['ArrowRight'], label: 'Look ahead', hidden: true, act: () => look(here + 1) },
     { key: 'z', label: 'Take back the last record', hidden: true, act: () => setMode({ is: 'take back' }) },
+    { key: 'm', label: 'The wiring', hidden: true, act: () => setMode({ is: 'wiring', wire: null }) },
     { key: '[', label: 'Look at the stretch before', hidden: true, act: () => look(ferrule(bench, here, -1)) },
     { key: ']', label: 'Look at the stretch after', hidden: true, act: () => look(ferrule(bench, here, 1)) },
   ];

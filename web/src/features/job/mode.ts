@@ -9,6 +9,9 @@ export type Mode =
   | { is: 'what to do'; defect: string }
   | { is: 'fault'; symptom: string }
   | { is: 'wiring'; wire: string | null }
+  | { is: 'planner' }
+  | { is: 'supplies' }
+  | { is: 'motors' }
   | { is: 'why' }
   | { is: 'take back' };
 

@@ -10,7 +10,7 @@ import { useStock } from '../../api/stores';
 import { saveFile } from '../../ui/saveFile';
 import { ChoiceField, FileField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
-import type { CsvFault } from './stockCsv';
+import type { CsvFault } from '../../ui/csvRows';
 import { readStock, writeStock } from './stockCsv';
 
 const shownAtMost = 60;

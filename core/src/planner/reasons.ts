@@ -1,0 +1,47 @@
+/** Why a wish got its port, in words: which others would do, which are taken, and which cannot. */
+import { modelIn } from '../catalogue/catalogue';
+import type { Planned, PlanRequest } from './planWiring';
+import { planWiring, prepare } from './planWiring';
+import type { Solve } from './solver';
+
+/** One line for a wish of a plan. */
+export function reasonFor(planned: Planned, request: PlanRequest, wishId: string): string {
+  const own = planned.wishes.find(({ wish }) => wish.id === wishId);
+  if (!own) return '';
+  if (own.way === null) return `dropped: there was no room for it beside what matters more (it loses ${own.wish.lossIfDropped})`;
+  if (own.port === null) return own.way;
+  const { options, build } = prepare(request);
+  const [host, port] = own.port.split('/') as [string, string];
+  const ports = [...new Set(options.filter(({ wish, way }) => wish === wishId && way === own.way).flatMap(({ ends }) => ends.filter(({ slot }) => slot === host).map((end) => end.port)))];
+  const takenBy = (id: string) => planned.wishes.find((other) => other.wish.id !== wishId && other.port === `${host}/${id}`)?.wish.id;
+  const free = ports.filter((id) => id !== port && !takenBy(id));
+  const taken = ports.filter((id) => id !== port && takenBy(id)).map((id) => `${id} serves ${takenBy(id)}`);
+  const kind = modelIn(build, host, request.catalogue)!.ports.find(({ id }) => id === port)?.kind;
+  const unfit = modelIn(build, host, request.catalogue)!.ports.filter(({ id, kind: like }) => like === kind && id !== port && !ports.includes(id)).map(({ id, inversion, speaks }) => `${id} ${inversion === 'inverted' ? 'hears only inverted' : speaks.length < 2 ? 'speaks something else' : 'lacks a pin'}`);
+  const rest = [free.length > 0 ? `${free.join(', ')} would do too, with more wire` : '', ...taken, ...unfit].filter(Boolean);
+  return `${own.way} on ${host} ${port}${rest.length > 0 ? `; ${rest.join('; ')}` : ''}`;
+}
+
+export interface Alternative {
+  port: string;
+  /** Beside the plan as it is. */
+  more: { loss: number; crowding: number; lengthMm: number };
+  drops: readonly string[];
+}
+
+/** What each other port would cost, the cheapest first; ports that cannot be had are left out. */
+export function alternativesFor(planned: Planned, request: PlanRequest, wishId: string, solve: Solve): Alternative[] {
+  const own = planned.wishes.find(({ wish }) => wish.id === wishId);
+  const { options } = prepare(request);
+  const ports = new Set(options.filter(({ wish }) => wish === wishId).flatMap(({ ends }) => ends.filter(({ slot }) => slot !== own?.wish.of).map(({ slot, port }) => `${slot}/${port}`)));
+  return [...ports].filter((port) => port !== own?.port).flatMap((port): Alternative[] => {
+    const pinned = [...request.pinned.filter(({ what, of }) => what !== 'port' || of !== wishId), { what: 'port' as const, of: wishId, value: port }];
+    const result = planWiring({ ...request, pinned }, solve);
+    if (result.is !== 'planned') return [];
+    const { cost } = result;
+    return [{
+      port, more: { loss: cost.loss - planned.cost.loss, crowding: cost.crowding - planned.cost.crowding, lengthMm: cost.lengthMm - planned.cost.lengthMm },
+      drops: result.wishes.filter(({ way, wish }) => way === null && planned.wishes.find((one) => one.wish.id === wish.id)?.way !== null).map(({ wish }) => wish.id),
+    }];
+  }).sort((a, b) => a.more.loss - b.more.loss || a.more.crowding - b.more.crowding || a.more.lengthMm - b.more.lengthMm);
+}

@@ -1,0 +1,96 @@
+/** All wires as a table: filtered by part, rail or signal, sorted, planned against built; written and read as CSV. */
+import type { Net, PlanChange, WireRow } from '@junctor/core';
+import { changesFromRows, findTerminal, landedOn, netlist, slotsOfRow, wireRows } from '@junctor/core';
+import { useMemo, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import styled from 'styled-components';
+import { useChangePlan } from '../../api/queries';
+import type { CsvFault } from '../../ui/csvRows';
+import { ChoiceField, FileField, WordsField } from '../../ui/form';
+import { Notice } from '../../ui/Notice';
+import { saveFile } from '../../ui/saveFile';
+import { Lines, Sheet, Small } from '../../ui/Sheet';
+import type { Bench } from '../job/useBench';
+import { useBench } from '../job/useBench';
+import { readWires, writeWires } from './wireCsv';
+
+const Table = styled.table`
+  width: 100%; border-collapse: collapse; font-size: 18px;
+  th button { font: inherit; font-weight: 700; background: none; border: 0; padding: 6px 0; cursor: pointer; color: inherit; }
+  th, td { text-align: left; padding: 5px 12px 5px 0; border-bottom: 1px solid ${({ theme }) => theme.edge}; }
+`;
+const Tools = styled.div`display: grid; grid-template-columns: 300px 1fr auto 280px; gap: 20px; align-items: end; padding: 0 24px 10px;`;
+const columns = [['wire', 'Wire'], ['from', 'From'], ['to', 'To'], ['awg', 'AWG'], ['colour', 'Colour'], ['lengthMm', 'Length'], ['link', 'For'], ['state', 'State']] as const;
+type Column = (typeof columns)[number][0];
+type Kind = 'all' | 'supply' | 'ground' | 'signal';
+type Shown = WireRow & { state: string; kind: Kind };
+
+export function WiresPage() {
+  const { jobId } = useParams();
+  const load = useBench(jobId!);
+  if (load.is === 'failed') return <Notice title="This job cannot be shown">{load.why}</Notice>;
+  if (load.is === 'loading') return <Notice title="Fetching the job">One moment.</Notice>;
+  return <WiresSheet bench={load.bench} />;
+}
+
+function WiresSheet({ bench }: { bench: Bench }) {
+  const navigate = useNavigate();
+  const { job, catalogue } = bench;
+  const change = useChangePlan(job.id);
+  const [typed, setTyped] = useState('');
+  const [kind, setKind] = useState<Kind>('all');
+  const [order, setOrder] = useState<Column>('wire');
+  const [faults, setFaults] = useState<readonly CsvFault[]>([]);
+  const [offered, setOffered] = useState<readonly PlanChange[] | null>(null);
+  const all = useMemo(() => {
+    const nets = netlist(job.plan.target, catalogue);
+    return wireRows(job.plan.target, job.plan.links).map((row): Shown => ({ ...row, state: stateOf(row, bench), kind: kindOf(nets.netOfWire(row.wire), bench) }));
+  }, [job.plan, catalogue, bench]);
+  const wanted = typed.trim().toLowerCase();
+  const found = all.filter((row) => (kind === 'all' || row.kind === kind) && (wanted === '' || [row.wire, row.from, row.to, row.colour, row.link, row.state, ...slotsOfRow(row)].some((text) => text.toLowerCase().includes(wanted))));
+  const rows = [...found].sort((a, b) => String(a[order] ?? '').localeCompare(String(b[order] ?? ''), 'en', { numeric: true }));
+  const read = async (file: File) => {
+    setOffered(null);
+    const list = readWires(await file.text());
+    const made = list.ok ? changesFromRows(list.rows, job.plan.target, catalogue) : { ok: false as const, faults: list.faults };
+    setFaults(made.ok ? [] : made.faults);
+    if (made.ok) setOffered(made.changes);
+  };
+  const take = () => change.mutate({ version: job.plan.version, changes: offered! }, { onSuccess: () => setOffered(null) });
+  return (
+    <Sheet place={`${job.quad}, wires`} title={`${rows.length} of ${all.length} wires`} note="As planned; the state says what is built. Type a part, a pad, a colour or a purpose." go={(to) => void navigate(to)} doors={[{ key: 'm', label: 'Wiring', to: `/jobs/${job.id}/wiring` }, { key: 'c', label: 'Write as CSV', act: () => saveFile('wires.csv', writeWires(all), 'text/csv') }]}>
+      <Tools>
+        <div onChange={({ target }) => setTyped((target as HTMLInputElement).value)}><WordsField name="find" label="Find" /></div>
+        <ChoiceField name="kind" label="Show" options={[{ value: 'all', label: 'all' }, { value: 'supply', label: 'supplies' }, { value: 'ground', label: 'grounds' }, { value: 'signal', label: 'signals' }]} onChange={(value) => setKind(value as Kind)} />
+        <span />
+        <FileField label="Wire list as CSV" accept=".csv,text/csv" onFile={(file) => void read(file)} />
+      </Tools>
+      <section>
+        {offered && <p role="status" style={{ fontSize: 19, padding: '0 0 10px' }}>{offered.length === 0 ? 'The list says what is planned already.' : <><strong>{offered.length} wires would change.</strong> <Small type="button" onClick={take}>Plan them so</Small></>}</p>}
+        {change.error && <p role="alert" style={{ fontWeight: 700 }}>▲ The plan was not changed: {change.error.message}</p>}
+        {faults.length > 0 && <p role="alert" style={{ fontWeight: 700, fontSize: 18 }}>▲ Nothing of the list was taken</p>}
+        <Lines aria-label="Faults">{faults.slice(0, 12).map(({ line, says }, index) => <li key={index}><span>{line > 0 ? `line ${line}: ` : ''}{says}</span></li>)}</Lines>
+        <Table aria-label="Wires">
+          <thead><tr>{columns.map(([name, label]) => <th key={name} aria-sort={order === name ? 'ascending' : undefined}><button type="button" onClick={() => setOrder(name)}>{label}{order === name ? ' ▾' : ''}</button></th>)}</tr></thead>
+          <tbody>{rows.map((row) => <tr key={row.wire}><td>{row.wire}</td><td>{row.from}</td><td>{row.to}</td><td>{row.awg}</td><td>{row.colour}</td><td>{row.lengthMm === null ? '' : `${row.lengthMm} mm`}</td><td>{row.link}</td><td>{row.state}</td></tr>)}</tbody>
+        </Table>
+      </section>
+    </Sheet>
+  );
+}
+
+function kindOf(net: Net | null, bench: Bench): Kind {
+  const is = (role: 'ground' | 'supply') => net?.terminals.some((ref) => findTerminal(bench.job.plan.target, ref, bench.catalogue)?.roles.some((one) => one.is === role));
+  return is('ground') ? 'ground' : is('supply') ? 'supply' : 'signal';
+}
+
+function stateOf({ wire }: WireRow, { state, job }: Bench): string {
+  const built = state.asBuilt.wires[wire];
+  const planned = job.plan.target.wires[wire]!;
+  if (!built) return '○ planned';
+  const ends = ([0, 1] as const).map((end) => ({ at: built.ends[end].at, wanted: planned.ends[end].at }));
+  const away = ends.some(({ at, wanted }) => at.on === 'terminal' && (wanted.on !== 'terminal' || at.ref !== wanted.ref));
+  if (away) return '▲ differs from plan';
+  const landed = ends.filter(({ at, wanted }) => at.on !== 'air' || wanted.on === 'air').length;
+  return landed === 2 ? '● landed' : landedOn(built.ends[0]) || landedOn(built.ends[1]) ? '◐ one end landed' : '○ planned';
+}
