@@ -11,7 +11,7 @@ const dump = sheet.filter((line) => line.value !== null).map(({ key, value }) =>
 describe('the set-up sheet', () => {
   it('mirrors the wiring: ports, receiver, video control, motors, board, battery', () => {
     const port = (purpose: string) => plan.links.find((link) => link.set.protocol === purpose)!.ends[1]!.port.toLowerCase();
-    expect(value(`port ${port('serialReceiver')}`)).toBe('serialReceiver (RX)');
+    expect(value(`port ${port('serialReceiver')}`)).toBe('receiver (RX)');
     expect(value('receiver signal')).toBe('inverted');
     expect(value('video control')).toBe(port('control'));
     expect(sheet.filter(({ key }) => /^motor \d output$/.test(key)).map((line) => line.value).sort()).toEqual(['1', '2', '3', '4']);

@@ -14,7 +14,7 @@ export function reasonFor(planned: Planned, request: PlanRequest, wishId: string
   const [host, port] = own.port.split('/') as [string, string];
   const ports = [...new Set(options.filter(({ wish, way }) => wish === wishId && way === own.way).flatMap(({ ends }) => ends.filter(({ slot }) => slot === host).map((end) => end.port)))];
   const takenBy = (id: string) => planned.wishes.find((other) => other.wish.id !== wishId && other.port === `${host}/${id}`)?.wish.id;
-  const free = ports.filter((id) => id !== port && !takenBy(id));
+  const free = ports.filter((id) => id !== port && !takenBy(id)).sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
   const taken = ports.filter((id) => id !== port && takenBy(id)).map((id) => `${id} serves ${takenBy(id)}`);
   const kind = modelIn(build, host, request.catalogue)!.ports.find(({ id }) => id === port)?.kind;
   const unfit = modelIn(build, host, request.catalogue)!.ports.filter(({ id, kind: like }) => like === kind && id !== port && !ports.includes(id)).map(({ id, inversion, speaks }) => `${id} ${inversion === 'inverted' ? 'hears only inverted' : speaks.length < 2 ? 'speaks something else' : 'lacks a pin'}`);

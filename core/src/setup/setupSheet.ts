@@ -18,6 +18,8 @@ export interface SheetLine {
 
 const warnVoltsPerCell = 3.5;
 const landVoltsPerCell = 3.3;
+/** What a port is for, as the sheet calls it. */
+const uses: Readonly<Record<string, string>> = { serialReceiver: 'receiver', positioning: 'positioning', control: 'video control', video: 'on-screen data', escTelemetry: 'ESC telemetry' };
 
 export function setupSheet(plan: PlanDraft, catalogue: Catalogue): SheetLine[] {
   return [...ports(plan, catalogue), ...receiver(plan, catalogue), ...video(plan, catalogue), ...motors(plan, catalogue), ...board(plan, catalogue), ...battery(plan), ...safety(plan)];
@@ -30,7 +32,7 @@ function ports({ target, links }: PlanDraft, catalogue: Catalogue): SheetLine[] 
     return model.ports.filter(({ kind }) => kind === 'serial').map(({ id }): SheetLine => {
       const link = links.find(({ ends }) => ends.some((end) => end.slot === slot && end.port === id));
       const user = link?.ends.find((end) => end.slot !== slot)?.slot;
-      const use = link ? `${String(link.set.protocol ?? link.purpose)} (${user})` : 'off';
+      const use = link ? `${uses[String(link.set.protocol)] ?? link.purpose} (${user})` : 'off';
       return { key: `port ${id.toLowerCase()}`, value: use, group: 'ports', because: link ? `${link.purpose}: ${link.wires.join(', ')}` : 'nothing is wired to it' };
     });
   });

@@ -152,7 +152,7 @@ function Outcome({ planned, bench, why, more }: { planned: Planned; bench: Bench
   const { work, stays, portsFreed, portsTaken, partsOff, partsOn, cleans, contactsOut, dormant } = made;
   const lines = [
     `${stays.wires.length} wires stay as they are`,
-    `${work.jointsOpened} joints to open, ${work.jointsMade} to make, ${work.contacts} contacts to move, ${work.plugs} plugs`,
+    `joints to open ${work.jointsOpened}, to make ${work.jointsMade}; contacts ${work.contacts}, plugs ${work.plugs}`,
     cleans.length > 0 ? `old solder off: ${cleans.slice(0, 8).join(', ')}${cleans.length > 8 ? ` and ${cleans.length - 8} more` : ''}` : '',
     contactsOut.length > 0 ? `contacts out and insulated: ${contactsOut.map(({ wire }) => wire).join(', ')}` : '',
     partsOff.length > 0 ? `comes off, the customer’s: ${partsOff.map(({ slot }) => slot).join(', ')}` : '',
