@@ -110,4 +110,6 @@ export type { Alternative } from './planner/reasons';
 export { alternativesFor, reasonFor } from './planner/reasons';
 export type { RowFault, WireRow } from './wiring/wireRows';
 export { changesFromRows, slotsOfRow, wireRows } from './wiring/wireRows';
+export { spiceDeck } from './formats/spiceDeck';
+export { wiringSvg } from './formats/wiringSvg';
 export { coreVersion } from './version';

@@ -159,8 +159,10 @@ function alongInPlug(build: Build, catalogue: Catalogue, slot: Slot, controller:
     const [role] = terminal.roles;
     if (role?.is !== 'port' || joins.some((join) => join.own === terminalRef(slot, pin))) continue;
     const port = esc.ports.find(({ id }) => id === role.port)!;
-    const partner = fc.ports.find(({ kind, way }) => kind === port.kind && way === 'takes' && kind !== ('motorSignal' satisfies PortKind));
-    const to = partner && terminals.find(({ roles }) => roles.some((one) => one.is === 'port' && one.port === partner.id));
+    const pads = fc.ports.filter(({ kind, way }) => kind === port.kind && way === 'takes' && kind !== ('motorSignal' satisfies PortKind))
+      .flatMap((partner) => terminals.filter(({ roles }) => roles.some((one) => one.is === 'port' && one.port === partner.id)).map((to) => ({ partner, to })));
+    // Of several inputs of the kind the one that is printed alike.
+    const { partner, to } = pads.find((one) => one.to.printed === terminal.printed) ?? pads[0] ?? {};
     if (partner && to) {
       const id = port.kind === 'escData' ? `ESC telemetry ${slot}` : `current sense ${slot}`;
       links.push({ id, purpose: port.kind === 'escData' ? 'ESC telemetry' : 'current sense', ends: [{ slot, port: port.id }, { slot: controller, port: partner.id }] });

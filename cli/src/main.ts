@@ -1,0 +1,62 @@
+/** `junctor check|plan|convert|netlist|sheet FILE`: readable text, or data with --json. Ends with 0 clean, 1 something found, 2 bad input. */
+import { parseArgs } from 'node:util';
+import type { PartModel } from '@junctor/core';
+import { checkModel, makeCatalogue } from '@junctor/core';
+import { shippedModels } from '@junctor/demo';
+import type { NetlistAs, Said } from './commands';
+import { checkFile, convertFiles, netlistOf, planFile, sheetOf } from './commands';
+import { BadInput, readBuildFile, readText } from './readFile';
+
+const usage = `junctor check FILE                judges a build by every rule
+junctor plan FILE [--keep BUILT]  plans its wiring from its parts and wishes, beside what is built; --json gives the build file
+junctor convert FROM TO           what must be done to make the one the other
+junctor netlist FILE [--as nets|spice|csv|svg]
+junctor sheet FILE [--dump DUMP]  the set-up sheet, or a dump of settings held against it
+  --json  data instead of text    --catalogue FILE  part models beside the shipped ones`;
+
+async function run(): Promise<Said> {
+  const { positionals: [command, file, second], values } = parseArgs({ allowPositionals: true, options: { json: { type: 'boolean' }, catalogue: { type: 'string' }, as: { type: 'string' }, dump: { type: 'string' }, keep: { type: 'string' } } });
+  const as = values.as ?? 'nets';
+  const known = ['check', 'plan', 'convert', 'netlist', 'sheet'].includes(command ?? '') && ['nets', 'spice', 'csv', 'svg'].includes(as);
+  if (!known || !file || (command === 'convert' && !second)) throw new BadInput([{ file: 'junctor', line: 1, path: '', reason: `\n${usage}` }]);
+  const catalogue = makeCatalogue([...(values.catalogue ? modelsIn(values.catalogue) : []), ...shippedModels()]);
+  const build = readBuildFile(file, catalogue);
+  switch (command) {
+    case 'check':
+      return checkFile(build, catalogue);
+    case 'plan':
+      return planFile(build, catalogue, values.keep ? readBuildFile(values.keep, catalogue).plan.target : undefined);
+    case 'convert':
+      return convertFiles(build, readBuildFile(second!, catalogue), catalogue);
+    case 'netlist':
+      return netlistOf(build, catalogue, as as NetlistAs);
+    default:
+      return sheetOf(build, catalogue, values.dump ?? null);
+  }
+}
+
+/** @throws {BadInput} If the file is no catalogue. */
+function modelsIn(file: string): PartModel[] {
+  let read: { models?: PartModel[] };
+  try {
+    read = JSON.parse(readText(file)) as { models?: PartModel[] };
+  } catch (error) {
+    if (error instanceof BadInput) throw error;
+    throw new BadInput([{ file, line: 1, path: '', reason: 'is no JSON' }]);
+  }
+  const models = read.models ?? [];
+  const wrong = models.flatMap((model) => checkModel(model).map(({ path, message }) => ({ file, line: 1, path: `${model.id}.${path}`, reason: message })));
+  if (wrong.length > 0) throw new BadInput(wrong);
+  return models;
+}
+
+try {
+  const said = await run();
+  process.stdout.write(`${process.argv.includes('--json') ? JSON.stringify(said.data, null, 2) : said.text}\n`);
+  process.exitCode = said.found ? 1 : 0;
+} catch (error) {
+  // Unknown options are the caller's too.
+  if (!(error instanceof BadInput) && !(error instanceof TypeError && 'code' in error)) throw error;
+  process.stderr.write(`${(error as Error).message}\n`);
+  process.exitCode = 2;
+}

@@ -1,0 +1,67 @@
+/** A build file from disk: whole and checked, or every mistake with line, path and reason. */
+import { readFileSync, statSync } from 'node:fs';
+import type { Catalogue, PlanDraft, StoredDraft } from '@junctor/core';
+import { wholeDraft } from '@junctor/core';
+import { buildFile, check } from '@junctor/core/schemas';
+import type { ParseError } from 'jsonc-parser';
+import { findNodeAtLocation, parseTree, printParseErrorCode } from 'jsonc-parser';
+
+/** What cannot be taken; the program ends with 2. */
+export class BadInput extends Error {
+  constructor(readonly mistakes: readonly { file: string; line: number; path: string; reason: string }[]) {
+    super(mistakes.map(({ file, line, path, reason }) => `${file}:${line}: ${path ? `${path}: ` : ''}${reason}`).join('\n'));
+  }
+}
+
+const largest = 5_000_000;
+
+export interface BuildFile {
+  name: string;
+  plan: PlanDraft;
+}
+
+/** @throws {BadInput} If the file is missing, too large, no JSON, no build file, or names what does not exist. */
+export function readBuildFile(file: string, catalogue: Catalogue): BuildFile {
+  const text = readText(file);
+  const errors: ParseError[] = [];
+  const tree = parseTree(text, errors, { disallowComments: true });
+  const lineAt = (offset: number) => text.slice(0, offset).split('\n').length;
+  if (errors.length > 0 || !tree) throw new BadInput(errors.map(({ error, offset }) => ({ file, line: lineAt(offset), path: '', reason: `is no JSON: ${printParseErrorCode(error)}` })));
+  const lineOf = (path: string) => {
+    for (let parts = path.split('.').map((part) => (/^\d+$/.test(part) ? Number(part) : part)); parts.length > 0; parts = parts.slice(0, -1)) {
+      const node = findNodeAtLocation(tree, parts);
+      if (node) return lineAt(node.offset);
+    }
+    return 1;
+  };
+  const checked = check<{ name: string; plan: StoredDraft }>(buildFile, JSON.parse(text));
+  if (!checked.ok) throw new BadInput(checked.mistakes.map(({ path, message }) => ({ file, line: lineOf(path), path, reason: message })));
+  const { name, plan } = checked.value;
+  const mistakes = wrongNames(wholeDraft(plan), catalogue).map(({ path, reason }) => ({ file, line: lineOf(path), path, reason }));
+  if (mistakes.length > 0) throw new BadInput(mistakes);
+  return { name, plan: wholeDraft(plan) };
+}
+
+/** @throws {BadInput} If the file is missing or too large. */
+export function readText(file: string): string {
+  try {
+    if (statSync(file).size > largest) throw new BadInput([{ file, line: 1, path: '', reason: `is larger than ${largest / 1e6} MB` }]);
+    return readFileSync(file, 'utf8');
+  } catch (error) {
+    if (error instanceof BadInput) throw error;
+    throw new BadInput([{ file, line: 1, path: '', reason: 'cannot be read' }]);
+  }
+}
+
+/** Parts that the catalogue lacks, wires to nowhere, keys that do not match what they name. */
+function wrongNames({ target }: PlanDraft, catalogue: Catalogue): { path: string; reason: string }[] {
+  const unknown = Object.entries(target.slots).filter(([, fitted]) => !catalogue.has(fitted)).map(([slot, { model, revision }]) => ({ path: `plan.target.slots.${slot}`, reason: `the catalogue has no part model ${model} revision ${revision}` }));
+  if (unknown.length > 0) return unknown;
+  const named = Object.entries(target.wires).filter(([key, { id }]) => key !== id).map(([key, { id }]) => ({ path: `plan.target.wires.${key}`, reason: `is called ${id} inside` }));
+  const nowhere = Object.values(target.wires).flatMap(({ id, ends }) => ends.flatMap(({ at }, end) => {
+    if (at.on === 'air') return [];
+    const exists = at.on === 'cavity' ? target.housings[at.housing] : target.slots[at.ref.split('.')[0]!] && catalogue.model(target.slots[at.ref.split('.')[0]!]!).terminals.some((one) => `${at.ref.split('.')[0]}.${one.id}` === at.ref);
+    return exists ? [] : [{ path: `plan.target.wires.${id}.ends.${end}`, reason: `there is no ${at.on === 'cavity' ? `housing ${at.housing}` : at.ref}` }];
+  }));
+  return [...named, ...nowhere];
+}
