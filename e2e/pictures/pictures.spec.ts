@@ -29,10 +29,6 @@ test('the story, view by view', async ({ page, shop }) => {
   await shoot(page, 'look');
   await enterUntil(page, /yellow wire to the flight controller/);
   await shoot(page, 'bench');
-  for (const key of ['*', '1', '3']) await press(page, key);
-  await expect(sentence(page)).toContainText('Which pad takes');
-  await shoot(page, 'wiring');
-  await press(page, 'Escape');
   await toMainLeads(page);
   await touchUntil(page, /Black on ESC B4, red on ESC C4/);
   await expect(page.getByTestId('expected')).toHaveText('does not stop');
@@ -114,4 +110,25 @@ test('a short', async ({ page, shop }) => {
   await press(page, '4');
   await expect(page.getByRole('alert')).toContainText('Short between');
   await shoot(page, 'short');
+});
+
+test('the planner and the supplies', async ({ page, shop }) => {
+  await signIn(page, shop.url);
+  await expect(page.getByRole('heading', { name: 'Glasshouse scout' })).toBeVisible();
+  await press(page, '4');
+  await expect(sentence(page)).toBeVisible();
+  await press(page, 'm');
+  await expect(page.getByRole('region', { name: 'Finding' })).toContainText('light strip may not see');
+  await shoot(page, 'wiring');
+  await press(page, '4');
+  await press(page, 'Enter');
+  await expect(sentence(page)).toContainText('Take this plan', { timeout: 20_000 });
+  await press(page, 'ArrowDown');
+  await press(page, 'ArrowDown');
+  await shoot(page, 'planner');
+  await press(page, 'Escape');
+  await press(page, '6');
+  await press(page, 'ArrowDown');
+  await press(page, 'ArrowDown');
+  await shoot(page, 'supplies');
 });
