@@ -47,7 +47,8 @@ describe('the supply tree', () => {
   it('lets a step-down pass what is left below its lowest input, and a step-up nothing', () => {
     const regulator = catalogue.model({ model: 'board', revision: 1 }).elements.find(({ id }) => id === 'REG')!;
     if (regulator.is !== 'regulator') throw new Error('no regulator');
-    expect(giving(regulator, [6, 25.2])).toEqual([4, 5]);
+    expect(giving(regulator, [5.2, 25.2])).toEqual([4.7, 5]);
+    expect(giving({ ...regulator, kindOf: 'linear' }, [6, 25.2])).toEqual([4, 5]);
     expect(giving({ ...regulator, kindOf: 'step-up' }, [6, 25.2])).toEqual([0, 5]);
   });
 });

@@ -124,11 +124,19 @@ function isOn(stage: PowerStage, kind: PartKind, load: Load): boolean {
   return stage !== 'limited, dear units unplugged' || !dear.includes(kind);
 }
 
-/** Output at the lowest and highest input: below its lowest input a step-down or linear regulator only passes what is left. */
+/** What a step-down loses when it can only pass its input on. */
+const passingDropV = 0.5;
+
+/**
+ * Output at the lowest and highest input. Below its lowest input a step-down passes on what it gets, less half a volt, a
+ * linear keeps its own drop, and a step-up gives nothing.
+ */
 export function giving(regulator: Regulator, inV: Range): Range {
   const at = (volts: number) => {
     if (volts >= regulator.minInV) return regulator.outV;
-    return regulator.kindOf === 'step-up' ? 0 : Math.max(0, volts - Math.max(0.1, regulator.minInV - regulator.outV));
+    if (regulator.kindOf === 'step-up') return 0;
+    const dropV = regulator.kindOf === 'linear' ? Math.max(0.1, regulator.minInV - regulator.outV) : passingDropV;
+    return Math.max(0, Math.min(regulator.outV, volts - dropV));
   };
   return [at(inV[0]), at(inV[1])];
 }

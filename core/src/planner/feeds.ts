@@ -7,7 +7,7 @@ import { hasRole } from '../checks/reach';
 import { giving } from '../loads/supplyTree';
 import type { Range, Slot, TerminalRef } from '../names';
 import { terminalRef } from '../names';
-import { regulatorSpread } from '../rules/sources';
+import { spreadOf } from '../rules/sources';
 
 export interface Feed {
   ref: TerminalRef;
@@ -15,6 +15,8 @@ export interface Feed {
   terminal: Terminal;
   /** Lowest at the empty pack to highest at the full pack, with the regulator's spread. */
   volts: Range;
+  /** Lowest volts without the spread. */
+  nominalV: number;
   /** `battery`, or slot and regulator. */
   rail: string;
 }
@@ -32,9 +34,9 @@ export function feedsOf(build: Build, catalogue: Catalogue, packV: Range): Feed[
       const regulator = regulatorOn(model, terminal.node);
       if (role.dir === 'takes' && !carriesBattery(model)) return [];
       const feed = { ref: terminalRef(slot, terminal.id), slot, terminal };
-      if (!regulator) return [{ ...feed, volts: packV, rail: 'battery' }];
+      if (!regulator) return [{ ...feed, volts: packV, nominalV: packV[0], rail: 'battery' }];
       const volts = outputOf(model, regulator, packV);
-      return [{ ...feed, volts: [volts[0] * (1 - regulatorSpread), volts[1] * (1 + regulatorSpread)], rail: `${slot}/${regulator.id}` }];
+      return [{ ...feed, volts: spreadOf(volts, regulator.outV), nominalV: volts[0], rail: `${slot}/${regulator.id}` }];
     });
   });
 }

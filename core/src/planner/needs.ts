@@ -6,7 +6,6 @@ import type { PartKind, PartModel, Terminal } from '../catalogue/partModel';
 import { hasRole } from '../checks/reach';
 import type { Range, Slot, TerminalRef } from '../names';
 import { terminalRef } from '../names';
-import { regulatorSpread } from '../rules/sources';
 import { ampsFor } from '../wiring/wireAmps';
 import type { Feed } from './feeds';
 import { drawOf, feedsOf, groundsOf } from './feeds';
@@ -81,10 +80,9 @@ export function needsOf(build: Build, catalogue: Catalogue, packV: Range, path: 
 }
 
 /** A pad whose volts the part takes; only a regulator's own spread may be against it. */
-function suits({ volts, terminal, rail }: Feed, takes: Range, own: Terminal, thick: boolean): boolean {
+function suits({ volts, nominalV, terminal, rail }: Feed, takes: Range, own: Terminal, thick: boolean): boolean {
   if (thick) return rail === 'battery' && terminal.thickestAwg <= thickPadAwg && terminal.roles.some((role) => role.is === 'supply' && role.dir === 'gives') && volts[0] >= takes[0] && volts[1] <= takes[1];
-  const lowest = rail === 'battery' ? volts[0] : volts[0] / (1 - regulatorSpread);
-  return lowest >= takes[0] && volts[1] <= takes[1] && volts[1] <= own.withstandV[1];
+  return nominalV >= takes[0] && volts[1] <= takes[1] && volts[1] <= own.withstandV[1];
 }
 
 function gaugeFor(amps: number): number {

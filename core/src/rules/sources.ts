@@ -12,6 +12,8 @@ export interface NetSource {
   /** "battery", "USB", or the regulator's id. */
   from: string;
   volts: Range;
+  /** Lowest volts without the spread of the regulator. */
+  nominalV: number;
 }
 
 /** A pin or phase that can push this many volts. */
@@ -22,6 +24,11 @@ export interface Drive {
 
 /** Regulator outputs are taken within this of their print. */
 export const regulatorSpread = 0.05;
+
+/** A regulator's volts with its spread; where it only passes its input on there is none. */
+export function spreadOf(volts: Range, outV: number): Range {
+  return [Math.min(volts[0], outV * (1 - regulatorSpread)), volts[1] * (1 + regulatorSpread)];
+}
 
 /** Sources by net; a net that nothing feeds is not in the map. */
 export function sourcesOf(build: Build, catalogue: Catalogue, nets: Netlist, tree: SupplyTree): ReadonlyMap<Net, readonly NetSource[]> {
@@ -34,11 +41,11 @@ export function sourcesOf(build: Build, catalogue: Catalogue, nets: Netlist, tre
     const given = gives?.roles.find((role) => role.is === 'supply');
     if (model.kind === 'battery lead') {
       const plus = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'supply'));
-      if (plus) add(terminalRef(slot, plus.id), { slot, from: 'battery', volts: tree.packV });
+      if (plus) add(terminalRef(slot, plus.id), { slot, from: 'battery', volts: tree.packV, nominalV: tree.packV[0] });
     }
     // An adapter that passes USB on through a diode gives way to any other supply.
     const diode = model.elements.some((element) => element.is === 'diode' && element.cathode === gives?.node);
-    if (model.kind === 'adapter' && !diode && gives && given?.is === 'supply') add(terminalRef(slot, gives.id), { slot, from: 'USB', volts: given.volts });
+    if (model.kind === 'adapter' && !diode && gives && given?.is === 'supply') add(terminalRef(slot, gives.id), { slot, from: 'USB', volts: given.volts, nominalV: given.volts[0] });
     for (const element of model.elements) {
       if (element.is !== 'regulator') continue;
       const terminal = model.terminals.find((one) => one.node === element.output);
@@ -46,7 +53,7 @@ export function sourcesOf(build: Build, catalogue: Catalogue, nets: Netlist, tre
       // A second regulator on a net is not in the tree, and joined supplies are what a rule looks for.
       const volts: Range = rail?.volts ?? [element.outV, element.outV];
       if (!terminal || (rail && !fed.has(rail.id))) continue;
-      add(terminalRef(slot, terminal.id), { slot, from: element.id, volts: [volts[0] * (1 - regulatorSpread), volts[1] * (1 + regulatorSpread)] });
+      add(terminalRef(slot, terminal.id), { slot, from: element.id, volts: spreadOf(volts, element.outV), nominalV: volts[0] });
     }
   }
   return sources;

@@ -1,7 +1,6 @@
 /** A supply below or above what a part takes, at both ends of the pack. */
 import type { Rule } from './finding';
 import { finding, spoken } from './finding';
-import { regulatorSpread } from './sources';
 
 const name = 'supply out of range';
 
@@ -19,7 +18,7 @@ export const supplyOutOfRange: Rule = {
         if (low) {
           const says = `${spoken(view, ref)} wants at least ${takes.volts[0]} V; ${low.slot} (${low.from}) gives ${low.volts[0].toFixed(1)} V at its lowest.`;
           // Nominal it would do: only the regulator's own spread is against it.
-          return [finding(view, name, low.volts[0] / (1 - regulatorSpread) >= takes.volts[0] && low.from !== 'battery' ? 'warn' : 'stop', net, [ref], says)];
+          return [finding(view, name, low.nominalV >= takes.volts[0] ? 'warn' : 'stop', net, [ref], says)];
         }
         const high = sources.find((source) => source.volts[1] > takes.volts[1] && source.volts[1] <= withstandV[1]);
         if (!high) return [];

@@ -145,7 +145,7 @@ function active({ parts, point, reference, shared, phases }: Stage, volts: Reado
     for (const element of model.elements) {
       if (element.is !== 'regulator') continue;
       const inV = v(element.input) - v(element.ground);
-      const outV = inV >= element.minInV ? element.outV : element.kindOf === 'step-up' ? 0 : inV - Math.max(0.1, element.minInV - element.outV);
+      const outV = inV >= element.minInV ? element.outV : element.kindOf === 'step-up' ? 0 : Math.min(element.outV, inV - (element.kindOf === 'linear' ? Math.max(0.1, element.minInV - element.outV) : 0.5));
       if (outV > 0.5) branches.push({ a: point(slot, element.output), b: point(slot, element.ground), siemens: 1 / regulatorOhms, push: outV });
     }
     const feed = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'));

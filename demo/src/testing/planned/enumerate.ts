@@ -229,7 +229,7 @@ class World {
         if (role?.is !== 'supply' || terminal.holds === 0 || (role.dir === 'takes' && !['distribution', 'single board', 'esc'].includes(this.model(host).kind))) return [];
         const regulator = this.regulator(host, terminal.node);
         const nominal = regulator ? this.output(host, regulator) : this.packV;
-        const volts = regulator ? [nominal[0] * 0.95, nominal[1] * 1.05] : nominal;
+        const volts = regulator ? [Math.min(nominal[0], regulator.outV * 0.95), nominal[1] * 1.05] : nominal;
         if (nominal[0] < takes[0] - 1e-9 || volts[1]! > takes[1] || volts[1]! > most) return [];
         const { typical, peak } = this.draw(slot, Math.max(1, volts[0]!));
         const carries = ((Math.PI / 4) * (0.127 * 92 ** ((36 - terminal.thickestAwg) / 39)) ** 2) * 10;
@@ -247,7 +247,7 @@ class World {
     const takes = this.model(slot).terminals.find(({ node, roles }) => node === regulator.input && roles.some((role) => role.is === 'supply' && role.dir === 'takes'))?.roles.find(({ is }) => is === 'supply');
     const range = takes?.is === 'supply' ? takes.volts : null;
     const input = above ? this.output(slot, above) : !range || (range[0] <= this.packV[0] && range[1] >= this.packV[1]) ? this.packV : range;
-    const at = (volts: number) => (volts >= regulator.minInV ? regulator.outV : regulator.kindOf === 'step-up' ? 0 : Math.max(0, volts - Math.max(0.1, regulator.minInV - regulator.outV)));
+    const at = (volts: number) => (volts >= regulator.minInV ? regulator.outV : regulator.kindOf === 'step-up' ? 0 : Math.max(0, Math.min(regulator.outV, volts - (regulator.kindOf === 'linear' ? Math.max(0.1, regulator.minInV - regulator.outV) : 0.5))));
     return [at(input[0]), at(input[1])];
   }
 
