@@ -1,8 +1,13 @@
 /** The worst finding on what is built so far, or something quieter when there is none. */
+import { judge } from '@junctor/core';
+import { useMemo } from 'react';
 import type { Bench } from './useBench';
 
 export function FindingsLine({ bench, otherwise }: { bench: Bench; otherwise: string }) {
-  const [worst] = bench.state.findings;
+  const { plan } = bench.job;
+  // What only works badly by the plan itself was known before the iron was on: the wiring screen says it.
+  const known = useMemo(() => new Set(judge(plan.target, bench.catalogue, plan.links, plan.cells).filter(({ severity }) => severity === 'warn').map(({ key }) => key)), [plan, bench.catalogue]);
+  const worst = bench.state.findings.find(({ key }) => !known.has(key));
   const short = shortAt(bench);
   if (!worst) return short ? <strong role="alert">{short}. {otherwise}</strong> : <>{otherwise}</>;
   return <strong role="alert">{severityWord[worst.severity]}: {worst.says}</strong>;
