@@ -35,3 +35,8 @@ function readJsonFolder<T>(folder: string): { file: string; doc: T }[] {
   const files = readdirSync(join(root, folder)).filter((file) => file.endsWith('.json')).sort();
   return files.map((file) => ({ file, doc: JSON.parse(readFileSync(join(root, folder, file), 'utf8')) as T }));
 }
+
+/** A build of one demo job: as it came in, or where it shall end. */
+export function demoPlan(id: string): PlanDraft {
+  return wholeDraft((JSON.parse(readFileSync(join(root, 'jobs', `${id}.json`), 'utf8')) as { plan: StoredDraft }).plan);
+}

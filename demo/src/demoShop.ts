@@ -1,12 +1,14 @@
 /**
  * The demo shop: Saltpan Rotorworks, three benches, invented from end to end. Five quads at different stages: the
  * vineyard frost-patrol half built, with one joint on the wrong pad and moved; the salt-marsh bird counter finished,
- * with a fault in its book; the culvert inspector on the kit table, one thing short; the rope-line carrier with its
- * power path begun; the glasshouse scout come in for a conversion, as it was found.
+ * with a fault in its book; the culvert inspector come in for another video system, another receiver and positioning, its
+ * kit half counted and one thing short; the rope-line carrier with its power path begun; the glasshouse scout come in for
+ * lights and positioning, as it was found.
  */
 import type { Act, Build, Catalogue, Intake, Meter, Note, Plan, PlanDraft, QuadRecord } from '@junctor/core';
 import { difference, emptyBuild, landedOn, splitJoint } from '@junctor/core';
 import type { Template } from './catalogue';
+import { demoPlan } from './catalogue';
 import { seededIds } from './seededIds';
 import type { DemoStores } from './stores';
 import { demoStores } from './stores';
@@ -80,7 +82,7 @@ export function demoShop({ catalogue, templates, meter, limiterId, now }: DemoIn
   };
   const counter = bench(quads[0]!.id, people[2].id, serial);
   const frost = bench(quads[1]!.id, people[1].id, serial);
-  const culvert = bench(quads[2]!.id, people[2].id, planOf('quad-culvert-4s'));
+  const culvert = bench(quads[2]!.id, people[2].id, demoPlan('culvert-conversion'));
   const carrier = bench(quads[3]!.id, people[1].id, planOf('carrier-coax-6s'));
   const glasshouse = bench(quads[4]!.id, people[0].id, planOf('quad-glasshouse-6s'));
   const hours = (count: number) => now.getTime() - count * 3600 * 1000;
@@ -104,15 +106,15 @@ export function demoShop({ catalogue, templates, meter, limiterId, now }: DemoIn
         intake: { wants: 'Flies the rows at four in the morning; must start in the cold.', valueMinor: 310000, pack: 'moss-pack-6s-4000', propeller: 'sycamore-prop-8', extras: [] },
       },
       {
-        ...opened(culvert, hours(1), 4, 3), kind: 'new', title: 'new build, 4-inch', records: onTheTable(culvert, hours(1)),
-        intake: { wants: 'Looks into drains no man can walk. It will hit walls.', valueMinor: 140000, pack: 'moss-pack-4s-850', propeller: 'sycamore-prop-4', extras: [] },
+        ...opened(culvert, hours(1), 4, 3), kind: 'conversion', title: 'analogue to digital video', records: onTheTable(culvert, hours(1)),
+        intake: { wants: 'The old picture drowns in noise under concrete. A clear one, and where it is.', valueMinor: 140000, pack: 'moss-pack-4s-850', propeller: 'sycamore-prop-4', extras: ['positioning'] },
       },
       {
         ...opened(carrier, hours(20), 6, 1), kind: 'new', title: 'new build, coaxial', records: powerBegun(carrier, hours(20)),
         intake: { wants: 'Carries a pilot line across the gorge, 3 kg, in wind.', valueMinor: 1250000, pack: 'moss-pack-6s-10000', propeller: 'sycamore-prop-13', extras: ['positioning'] },
       },
       {
-        ...opened(glasshouse, hours(0.4), 9, 2), kind: 'conversion', title: 'add positioning and lights', records: cameIn(glasshouse, hours(0.4)),
+        ...opened(glasshouse, hours(0.4), 9, 2), kind: 'conversion', title: 'add positioning and lights', records: cameIn(glasshouse, hours(0.4), without(glasshouse.plan.target, ['GPS', 'LED'])),
         intake: { wants: 'It drifts under the glass. Add positioning, and lights so that the pickers see it.', valueMinor: 260000, pack: 'moss-pack-6s-4000', propeller: 'sycamore-prop-9', extras: ['positioning'] },
       },
     ],
@@ -124,11 +126,12 @@ function day(ms: number): string {
   return new Date(ms).toISOString().slice(0, 10);
 }
 
-/** Counted in as far as the fixings; the tape runs out. */
+/** Found with its old video system; the new parts counted in as far as the ties; the sleeve runs out. */
 function onTheTable(bench: Bench, startMs: number): QuadRecord[] {
-  const tape: Mishap = (step) => (step.verb === 'count' && step.subject === 'tape:19'
-    ? [{ saw: 'kit', line: step.subject, wanted: step.line.needed, have: 110, takes: [], parts: [] }] : null);
-  return walk(bench, startWalk(bench, startMs), ({ id }) => id === 'count:screw:M2:14', [tape]).records;
+  const found = cameIn(bench, startMs - 1800 * 1000, demoPlan('culvert-as-found').target);
+  const sleeve: Mishap = (step) => (step.verb === 'count' && step.subject === 'sleeve:2'
+    ? [{ saw: 'kit', line: step.subject, wanted: step.line.needed, have: 8, takes: [], parts: [] }] : null);
+  return walk(bench, startWalk(bench, startMs, found), ({ id }) => id === 'count:tie:100', [sleeve]).records;
 }
 
 /** As far as the second ESC's supply. */
@@ -136,9 +139,9 @@ function powerBegun(bench: Bench, startMs: number): QuadRecord[] {
   return walk(bench, startWalk(bench, startMs), ({ id }) => id === 'land:W3.b').records;
 }
 
-/** What the lead found when it came in: everything but what is to be added, and its weights. */
-function cameIn(bench: Bench, startMs: number): QuadRecord[] {
-  const found = difference(emptyBuild, without(bench.plan.target, ['GPS', 'LED'])).flatMap(({ effect }) => [...effect]);
+/** What the lead found when it came in, and its weights. */
+function cameIn(bench: Bench, startMs: number, asFound: Build): QuadRecord[] {
+  const found = difference(emptyBuild, asFound).flatMap(({ effect }) => [...effect]);
   const weights: Note[] = [{ saw: 'weight', what: 'dry', grams: 752 }, { saw: 'weight', what: 'with pack', grams: 1319 }, { saw: 'weight', what: 'with propellers', grams: 1369 }];
   const begun = record(bench, startWalk(bench, startMs), null, [...found, ...weights]);
   return begun.records.map((one) => ({ ...one, how: 'found' }));

@@ -63,7 +63,7 @@ export function deriveJob({ jobId, plan, records, catalogue }: JobInput): JobSta
     context: { records, log, jobId, cells: plan.cells, planVersion: plan.version, inPlace: (joint) => !open.has(`land:${joint}`) },
   });
   const words: WordContext = { build: plan.target, catalogue };
-  const findings = [...judgeAll(asBuilt, plan, catalogue), ...powerFindings(records, log, all)];
+  const findings = [...judgeAll(asBuilt, plan, catalogue, start), ...powerFindings(records, log, all)];
   const gateList = gates(all);
   return {
     start, asBuilt, log, steps: all, gates: gateList, findings, touches, words,
@@ -84,11 +84,11 @@ function touchesOf(target: Build, catalogue: Catalogue): ContinuityList {
 }
 
 /** While something is left to build, the target as landed so far is judged; a finished build is judged as it is. */
-function judgeAll(asBuilt: Build, plan: Plan, catalogue: Catalogue): Finding[] {
+function judgeAll(asBuilt: Build, plan: Plan, catalogue: Catalogue, start: Build): Finding[] {
   const finished = difference(asBuilt, plan.target).length === 0;
   return finished
     ? judge(asBuilt, catalogue, plan.links, plan.cells)
-    : judgeSoFar(asBuilt, plan.target, catalogue, plan.links, plan.cells);
+    : judgeSoFar(asBuilt, plan.target, catalogue, plan.links, plan.cells, start);
 }
 
 /** Power without a permit stays a stop until the main leads have been read again. */

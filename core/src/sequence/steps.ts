@@ -71,13 +71,21 @@ function workDrafts(input: StepsInput): Draft[] {
   const builds = [target, asBuilt, start];
   const all = new Map<string, Change>();
   for (const change of [...difference(start, target), ...difference(asBuilt, target)]) all.set(changeId(change), change);
+  // What came in with the quad and shall go is taken off before anything new goes on.
+  const old = new Set(difference(start, target).filter(({ verb }) => takesAway.has(verb)).map(changeId));
   const placed = [...all.values()].map((change): Draft => {
+    if (old.has(changeId(change))) return { ...change, group: oldGroup, stretch: 'power path' };
     const group = groupOfChange(change, builds, catalogue);
     return { ...change, group, stretch: stretchOfGroup(builds, group, catalogue) };
   });
   const caution: Draft = { verb: 'say', subject: 'hot iron', stretch: 'power path', group: 'bench' };
   return [caution, ...placed, ...looks(input, placed), ...redos(input)].sort((a, b) => compare(a, b, builds, catalogue));
 }
+
+const oldGroup = 'what comes off';
+/** Plugs first, then the iron, then the part that nothing holds any more. */
+const offOrder: readonly string[] = ['unmate', 'free', 'drop', 'take', 'unhouse'];
+const takesAway: ReadonlySet<string> = new Set(offOrder);
 
 function groupOfChange({ verb, subject }: Change, builds: readonly Build[], catalogue: Catalogue): string {
   if (verb === 'fit' || verb === 'take' || verb === 'lead') return subject;
@@ -131,6 +139,7 @@ function compare(a: Draft, b: Draft, builds: readonly Build[], catalogue: Catalo
   const stretch = stretches.indexOf(a.stretch) - stretches.indexOf(b.stretch);
   if (stretch !== 0) return stretch;
   if (a.group !== b.group) return rankOf(a, builds, catalogue) < rankOf(b, builds, catalogue) ? -1 : 1;
+  if (a.group === oldGroup) return offOrder.indexOf(a.verb) - offOrder.indexOf(b.verb);
   const [jointA, jointB] = [jointOf(a), jointOf(b)];
   if (jointA && jointB && jointA.key !== jointB.key) return jointA.key < jointB.key ? -1 : 1;
   return verbOrder.indexOf(a.verb) - verbOrder.indexOf(b.verb);
@@ -139,6 +148,7 @@ function compare(a: Draft, b: Draft, builds: readonly Build[], catalogue: Catalo
 /** The look at the whole power path comes after its last group, plugs after every other group. */
 function rankOf(draft: Draft, builds: readonly Build[], catalogue: Catalogue): string {
   if (draft.group === 'bench') return '';
+  if (draft.group === oldGroup) return ' ';
   if (draft.group === 'power path') return '98';
   if (draft.group.startsWith('plug ')) return `99 ${plugOrder(draft, builds, catalogue)}`;
   return groupRank(builds, draft.group, catalogue);
