@@ -62,7 +62,7 @@ export function deriveJob({ jobId, plan, records, catalogue }: JobInput): JobSta
     start, asBuilt, target: plan.target, catalogue, touches, alloy: alloyOf(plan.schools),
     context: { records, log, jobId, cells: plan.cells, planVersion: plan.version, inPlace: (joint) => !open.has(`land:${joint}`) },
   });
-  const words: WordContext = { build: plan.target, catalogue };
+  const words: WordContext = { build: plan.target, before: start, catalogue };
   const findings = [...judgeAll(asBuilt, plan, catalogue, start), ...powerFindings(records, log, all)];
   const gateList = gates(all);
   return {

@@ -12,6 +12,8 @@ import type { Step } from './step';
 
 export interface WordContext {
   build: Build;
+  /** The quad as it came in, for what goes. */
+  before?: Build;
   catalogue: Catalogue;
 }
 
@@ -85,31 +87,41 @@ const cautionWords: Readonly<Record<string, string>> = {
   'eye protection': 'Put eye protection on',
 };
 
+/** What goes is called what it was when the quad came in. */
+function asItWas(context: WordContext, known: boolean): WordContext {
+  return known && context.before ? { ...context, build: context.before } : context;
+}
+
 /** The sentence of a step. */
 export function stepWords(step: Step, context: WordContext): string {
   switch (step.verb) {
     case 'fit':
       return `Put ${slotWords(step.subject, context)} in its place`;
     case 'take':
-      return `Take ${slotWords(step.subject, context)} off`;
+      return `Take ${slotWords(step.subject, asItWas(context, step.subject in (context.before?.slots ?? {})))} off`;
     case 'lead':
       return `Take supplied lead ${step.subject} and check its order`;
     case 'land':
       return landWords(step.subject, context);
     case 'free': {
       const { wire, end } = splitJoint(step.subject)!;
-      const found = context.build.wires[wire];
+      const was = asItWas(context, wire in (context.before?.wires ?? {}));
+      const found = was.build.wires[wire];
       const at = found && landedOn(found.ends[end]);
-      return at ? `Take ${wireWords(found, context)} off ${terminalWords(at, context)}` : `Take ${step.subject} off`;
+      return at ? `Take ${wireWords(found, was)} off ${terminalWords(at, was)}` : `Take ${step.subject} off`;
     }
     case 'redo':
       return `Rework the joint: ${jointWords(step.subject, context)}`;
-    case 'drop':
-      return `Take wire ${step.subject} out`;
+    case 'drop': {
+      const was = asItWas(context, step.subject in (context.before?.wires ?? {}));
+      const wire = was.build.wires[step.subject];
+      const at = wire?.ends.flatMap((end) => landedOn(end) ?? []) ?? [];
+      return wire && at.length > 0 ? `Take ${wireWords(wire, was)} out, off ${at.map((ref) => terminalWords(ref, was)).join(' and ')}` : `Take wire ${step.subject} out`;
+    }
     case 'mate':
       return `Push plug ${plugWords(step.subject, context)} home until it clicks`;
     case 'unmate':
-      return `Unplug ${plugWords(step.subject, context)}`;
+      return `Unplug ${plugWords(step.subject, asItWas(context, step.subject in (context.before?.mates ?? {})))}`;
     case 'look':
       if (step.plug) return `Look into plug ${step.plug.replace('.', ' ')} and its lead: no bent pin`;
       return `Look at the ${step.joints.length} joints of ${step.subject === 'power path' ? 'the power path' : slotWords(step.subject, context)}`;

@@ -1,5 +1,5 @@
 /** Work that is simply done or not: put a part in place, mate a plug, rework a joint, say a caution. */
-import type { Step } from '@junctor/core';
+import type { Act, Step } from '@junctor/core';
 import { landedOn, modelIn, splitJoint, stepWords } from '@junctor/core';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
@@ -18,7 +18,8 @@ export function WorkView({ bench, step, setMode }: { bench: Bench; step: Step; s
     ...commonAnswers(bench, setMode).filter(({ key }) => !loose || key !== '+'),
     whyAnswer(setMode),
     ...(loose ? [notNow(bench, step)] : []),
-    { key: 'Enter', label: mainLabel(step), main: true, act: () => bench.record(step.verb === 'say' ? [{ saw: 'caution', id: step.subject }] : 'effect' in step ? withParts(bench, step.effect) : [], step.id) },
+    ...(step.verb === 'take' ? [takenTo(bench, step, '1', 'On its card', 'bench'), takenTo(bench, step, '2', 'Bought in', 'stock'), takenTo(bench, step, '3', 'Scrap', 'scrap')] : []),
+    { key: 'Enter', label: mainLabel(step), main: true, act: () => bench.record(step.verb === 'take' ? step.effect.map((act) => (act.do === 'take off' ? { ...act, to: 'customer' } : act)) : step.verb === 'say' ? [{ saw: 'caution', id: step.subject }] : 'effect' in step ? withParts(bench, step.effect) : [], step.id) },
   ];
   return (
     <JobFrame
@@ -28,6 +29,11 @@ export function WorkView({ bench, step, setMode }: { bench: Bench; step: Step; s
       crossing={<Crossing bench={bench} step={step} />}
     />
   );
+}
+
+/** What becomes of a part that came off: the customer's unless said otherwise. */
+function takenTo(bench: Bench, step: Step & { effect: readonly Act[] }, key: string, label: string, to: 'bench' | 'stock' | 'scrap'): Answer {
+  return { key, label, act: () => bench.record(step.effect.map((act) => (act.do === 'take off' ? { ...act, to } : act)), step.id) };
 }
 
 function Crossing({ bench, step }: { bench: Bench; step: Step }) {
@@ -57,7 +63,7 @@ function mainLabel(step: Step): string {
     case 'say':
       return step.subject === 'hot iron' ? 'Understood' : step.subject.startsWith('set up ') ? 'Set up' : 'Done';
     case 'take':
-      return `${step.subject} is off`;
+      return `${step.subject} is off: the customer’s`;
     default:
       return 'Done';
   }
@@ -73,6 +79,12 @@ function hint(step: Step): string {
       return 'Both housings: each colour in the position drawn.';
     case 'redo':
       return 'Fresh flux, tip clean, short and hot. Let it set without moving.';
+    case 'take':
+      return 'It belongs to the customer. On its card: it stays with the quad. Bought in: it goes into our stores.';
+    case 'drop':
+      return 'Fresh solder, light touch, gentle pull: a pad that is tugged cold lifts. Then wick the pads clean.';
+    case 'unmate':
+      return 'By the housing, never by the wires.';
     case 'say':
       return step.subject === 'hot iron' ? 'Iron at 400 °C. Lithium packs stay away from the iron; fire plan known.' : step.stretch === 'kit' ? 'On a header, before any solder: once it is in the quad this costs an hour.' : 'Limited power comes next. One line at a time.';
     default:

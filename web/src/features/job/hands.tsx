@@ -37,6 +37,10 @@ export function handsFor(bench: Bench, step: Step, options: HandOptions = {}): {
       const side = mate && 'slot' in mate.a ? `${mate.a.slot}.${mate.a.connector}` : '';
       return plugHands(bench, side);
     }
+    case 'unmate':
+    case 'drop':
+    case 'take':
+      return oldHands(asBuiltBench(bench), step.verb, step.subject) ?? checklistHands(bench);
     case 'lead':
       return { left: bundleHand(bench, step.subject, 0), right: bundleHand(bench, step.subject, 1) };
     case 'fit':
@@ -53,6 +57,23 @@ export function handsFor(bench: Bench, step: Step, options: HandOptions = {}): {
     default:
       return checklistHands(bench);
   }
+}
+
+/** The same bench, seen as it is built: for what comes off. */
+function asBuiltBench(bench: Bench): Bench {
+  return { ...bench, state: { ...bench.state, words: { ...bench.state.words, build: bench.state.asBuilt } } };
+}
+
+/** What comes off, where it sits now; null once it is off. */
+function oldHands(bench: Bench, verb: 'unmate' | 'drop' | 'take', subject: string): { left: Hand; right: Hand } | null {
+  const { build } = bench.state.words;
+  if (verb === 'take') return build.slots[subject] ? { left: partHand(bench, subject, []), right: leadsHand(bench, subject, null) } : null;
+  if (verb === 'drop') {
+    const end = build.wires[subject]?.ends.findLastIndex((one) => landedOn(one) !== null) ?? -1;
+    return end < 0 ? null : jointHands(bench, jointName(subject, end as 0 | 1), {});
+  }
+  const mate = build.mates[subject];
+  return mate && 'slot' in mate.a ? plugHands(bench, `${mate.a.slot}.${mate.a.connector}`) : null;
 }
 
 function checklistHands(bench: Bench): { left: Hand; right: Hand } {
