@@ -1,7 +1,7 @@
 /** A build file from disk: whole and checked, or every mistake with line, path and reason. */
 import { readFileSync, statSync } from 'node:fs';
 import type { Catalogue, PlanDraft, StoredDraft } from '@junctor/core';
-import { wholeDraft } from '@junctor/core';
+import { wholeDraft, wrongNames } from '@junctor/core';
 import { buildFile, check } from '@junctor/core/schemas';
 import type { ParseError } from 'jsonc-parser';
 import { findNodeAtLocation, parseTree, printParseErrorCode } from 'jsonc-parser';
@@ -37,7 +37,7 @@ export function readBuildFile(file: string, catalogue: Catalogue): BuildFile {
   const checked = check<{ name: string; plan: StoredDraft }>(buildFile, JSON.parse(text));
   if (!checked.ok) throw new BadInput(checked.mistakes.map(({ path, message }) => ({ file, line: lineOf(path), path, reason: message })));
   const { name, plan } = checked.value;
-  const mistakes = wrongNames(wholeDraft(plan), catalogue).map(({ path, reason }) => ({ file, line: lineOf(path), path, reason }));
+  const mistakes = wrongNames(wholeDraft(plan), catalogue).map(({ path, reason }) => ({ file, line: lineOf(`plan.${path}`), path: `plan.${path}`, reason }));
   if (mistakes.length > 0) throw new BadInput(mistakes);
   return { name, plan: wholeDraft(plan) };
 }
@@ -51,17 +51,4 @@ export function readText(file: string): string {
     if (error instanceof BadInput) throw error;
     throw new BadInput([{ file, line: 1, path: '', reason: 'cannot be read' }]);
   }
-}
-
-/** Parts that the catalogue lacks, wires to nowhere, keys that do not match what they name. */
-function wrongNames({ target }: PlanDraft, catalogue: Catalogue): { path: string; reason: string }[] {
-  const unknown = Object.entries(target.slots).filter(([, fitted]) => !catalogue.has(fitted)).map(([slot, { model, revision }]) => ({ path: `plan.target.slots.${slot}`, reason: `the catalogue has no part model ${model} revision ${revision}` }));
-  if (unknown.length > 0) return unknown;
-  const named = Object.entries(target.wires).filter(([key, { id }]) => key !== id).map(([key, { id }]) => ({ path: `plan.target.wires.${key}`, reason: `is called ${id} inside` }));
-  const nowhere = Object.values(target.wires).flatMap(({ id, ends }) => ends.flatMap(({ at }, end) => {
-    if (at.on === 'air') return [];
-    const exists = at.on === 'cavity' ? target.housings[at.housing] : target.slots[at.ref.split('.')[0]!] && catalogue.model(target.slots[at.ref.split('.')[0]!]!).terminals.some((one) => `${at.ref.split('.')[0]}.${one.id}` === at.ref);
-    return exists ? [] : [{ path: `plan.target.wires.${id}.ends.${end}`, reason: `there is no ${at.on === 'cavity' ? `housing ${at.housing}` : at.ref}` }];
-  }));
-  return [...named, ...nowhere];
 }

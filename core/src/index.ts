@@ -104,6 +104,8 @@ export type { SheetLine } from './setup/setupSheet';
 export { setupSheet } from './setup/setupSheet';
 export type { DumpLine, DumpResult } from './setup/compareDump';
 export { compareDump } from './setup/compareDump';
+export type { WrongName } from './plan/wrongNames';
+export { wrongNames } from './plan/wrongNames';
 export { planChangesTo } from './plan/planChangesTo';
 export { pinName, reversePlanChanges } from './plan/planChange';
 export type { Alternative } from './planner/reasons';

@@ -1,6 +1,6 @@
 /** Jobs: opened from a template or a build file, read, re-planned, closed. */
-import type { Intake, Plan, PlanChange, PlanDraft } from '@junctor/core';
-import { applyPlanChanges, deriveJob, openFaults, wholeDraft } from '@junctor/core';
+import type { Intake, Plan, PlanChange, PlanDraft, WrongName } from '@junctor/core';
+import { applyPlanChanges, deriveJob, openFaults, wholeDraft, wrongNames } from '@junctor/core';
 import { newJob, sentPlanChanges } from '@junctor/core/schemas';
 import { Router } from 'express';
 import { toSqlTime } from '../database/Database';
@@ -61,11 +61,8 @@ export function jobRoutes(deps: Deps): Router {
 function draftOf({ templates, catalogue }: Deps, plan: NewJob['plan']): PlanDraft {
   const draft = 'template' in plan ? templates.find(({ id }) => id === plan.template)?.plan : wholeDraft(plan.file.plan);
   if (!draft) throw new ApiError(422, 'template.unknown', 'No such template plan', { path: 'plan.template' });
-  const missing = Object.entries(draft.target.slots).find(([, fitted]) => !catalogue.has(fitted));
-  if (missing) {
-    const [slot, { model, revision }] = missing;
-    throw new ApiError(422, 'model.unknown', `The catalogue has no part model ${model} revision ${revision}`, { path: `plan.file.plan.target.slots.${slot}` });
-  }
+  const [wrong] = wrongNames(draft, catalogue);
+  if (wrong) throw new ApiError(422, wrong.path.startsWith('target.slots') ? 'model.unknown' : 'plan.nowhere', sentenceOf(wrong), { path: `plan.file.plan.${wrong.path}` });
   return draft;
 }
 
@@ -79,8 +76,12 @@ async function closeJob({ database, catalogue, now }: Deps, id: string): Promise
   await database.write('jobs/closeJob', { id, closedAt: toSqlTime(now().toISOString()) });
 }
 
+function sentenceOf({ path, reason }: WrongName): string {
+  return path.startsWith('target.slots') ? reason.replace(/^t/, 'T') : `${path.split('.')[2]}: ${reason}`;
+}
+
 /** Changes merge path by path: a conflict only where what stood there is no longer what the writer saw. */
-function changePlan({ database, now }: Deps, jobId: string, changes: readonly PlanChange[], personId: string): Promise<Plan> {
+function changePlan({ database, catalogue, now }: Deps, jobId: string, changes: readonly PlanChange[], personId: string): Promise<Plan> {
   return database.transaction(async (queries) => {
     const job = await queries.row<{ plan: string; planVersion: number }>('jobs/lockJob', { id: jobId });
     if (!job) throw new ApiError(404, 'job.missing', 'No such job in this shop');
@@ -88,6 +89,10 @@ function changePlan({ database, now }: Deps, jobId: string, changes: readonly Pl
     if (!changed.ok) {
       throw new ApiError(409, 'plan.conflict', `Somebody changed ${changed.conflict.path} meanwhile`, { path: changed.conflict.path, context: { version: job.planVersion } });
     }
+    // What was wrong before may stay until it is mended; nothing new may lead nowhere.
+    const before = new Set(wrongNames(planOf(jobId, job.plan, job.planVersion), catalogue).map(({ path }) => path));
+    const wrong = wrongNames(changed.plan, catalogue).find(({ path }) => !before.has(path));
+    if (wrong) throw new ApiError(422, 'plan.nowhere', sentenceOf(wrong), { path: wrong.path });
     const at = toSqlTime(now().toISOString());
     await queries.write('jobs/insertPlanChange', { jobId, version: changed.plan.version, personId, at, changes: JSON.stringify(changes) });
     await savePlan(queries, changed.plan);

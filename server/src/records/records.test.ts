@@ -143,6 +143,23 @@ describe('plans', () => {
     expect([late.status, late.body.code, late.body.path]).toEqual([409, 'plan.conflict', 'wires/W1']);
   });
 
+  it('lead nowhere in no plan: a change or a file that names a pad which is not there is refused whole', async () => {
+    const own = await openJob(lead);
+    const path = `/jobs/${own.jobId}`;
+    const plan = async () => ((await lead.get(path)).body as unknown as { plan: { version: number; target: { wires: Record<string, { ends: { at: object }[] }> } } }).plan;
+    const before = await plan();
+    const wire = before.target.wires.W1!;
+    const after = { ...wire, ends: [wire.ends[0], { ...wire.ends[1], at: { on: 'terminal', ref: 'FC.NOWHERE' } }] };
+    const good = { path: 'schools/coating', before: null, after: 'none' };
+    const reply = await lead.post(`${path}/plan-changes`, { version: before.version, changes: [good, { path: 'wires/W1', before: wire, after }] });
+    expect([reply.status, reply.body.code, reply.body.message]).toEqual([422, 'plan.nowhere', 'W1: there is no FC.NOWHERE']);
+    expect(await plan()).toEqual(before);
+    const { jobId: _job, version: _version, ...draft } = before as unknown as { jobId: string; version: number; target: typeof before.target };
+    const file = { format: 'junctor-build', version: 1, name: 'x', plan: { ...draft, target: { ...draft.target, wires: { ...draft.target.wires, W1: after } } } };
+    const opened = await lead.post('/jobs', { id: v7(), quadId: own.quadId, kind: 'new', title: 'x', dueOn: null, bench: 1, intake: { wants: '', valueMinor: 0, pack: null, propeller: null, extras: [] }, plan: { file } });
+    expect([opened.status, opened.body.path]).toEqual([422, 'plan.file.plan.target.wires.W1.ends.1']);
+  });
+
   it('refuse a build file with a mistake, with its place, and open no job', async () => {
     const own = await openJob(lead);
     const quadId = own.quadId;
