@@ -6,11 +6,12 @@ import { labels } from './labels';
 import { models } from './models';
 import { pace } from './pace';
 import { planner } from './planner';
+import { planning } from './planning';
 import { rules } from './rules';
 import { stores } from './stores';
 import { tones } from './tones';
 
-const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { rules, planner, conversion: conversions, labels, models, tones, pace, stores, 'first load': firstLoad };
+const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { rules, planner, conversion: conversions, 'page while planning': planning, labels, models, tones, pace, stores, 'first load': firstLoad };
 const asked = process.argv[2] ?? '';
 let missed = 0;
 for (const [name, run] of Object.entries(groups)) {

@@ -1,6 +1,6 @@
 /** The planner and its kin, off the page. One worker a question: cancelling is ending it. */
-import type { Alternative, Finding, PartModel, Plan, Planned, PlanRequest, PlanResult, Remedy, WayOut } from '@junctor/core';
-import { alternativesFor, makeCatalogue, planWiring, remediesFor, waysOut } from '@junctor/core';
+import type { Alternative, Conversion, Finding, PartModel, Plan, Planned, PlanRequest, PlanResult, Remedy, WayOut } from '@junctor/core';
+import { alternativesFor, conversion, emptyBuild, makeCatalogue, planWiring, reasonFor, remediesFor, waysOut } from '@junctor/core';
 import { solverFrom } from '@junctor/solver';
 import { expose } from 'comlink';
 import highs from 'highs';
@@ -15,10 +15,23 @@ function requestOf({ models, ...rest }: PlanQuestion): PlanRequest {
   return { ...rest, catalogue: makeCatalogue(models) };
 }
 
+/** A result with what the page says of it, made here as well. */
+export interface PlanAnswer {
+  result: PlanResult;
+  /** Why each wish got its port. */
+  reasons: Readonly<Record<string, string>>;
+  /** From what is built to the plan; null when there is none. */
+  made: Conversion | null;
+}
+
 const planWork = {
-  async plan(question: PlanQuestion, onProgress: (share: number, words: string) => void): Promise<PlanResult> {
+  async plan(question: PlanQuestion, onProgress: (share: number, words: string) => void): Promise<PlanAnswer> {
     onProgress(0.05, 'loading the solver');
-    return planWiring(requestOf(question), await loading, onProgress);
+    const request = requestOf(question);
+    const result = planWiring(request, await loading, onProgress);
+    if (result.is !== 'planned') return { result, reasons: {}, made: null };
+    const reasons = Object.fromEntries(request.wishes.map(({ id }) => [id, reasonFor(result, request, id)]));
+    return { result, reasons, made: conversion(request.keep ?? emptyBuild, result.target, request.catalogue) };
   },
   async waysOut(question: PlanQuestion, conflict: Extract<PlanResult, { is: 'conflict' }>): Promise<WayOut[]> {
     return waysOut(requestOf(question), conflict, await loading);

@@ -91,11 +91,11 @@ export function generate(seed: number, catalogue: Catalogue, kind: Generated['ki
   if (!brushed) for (const [slot, models, count] of extras) for (let one = 0; one < count; one++) if (next() < 0.45) put(slot, pick(models));
   const slots = Object.fromEntries(Object.entries(parts).map(([slot, model]) => [slot, { model, revision: 1, part: null, pose: pose(slot, next, family.motors) }]));
   const wishes = wishesFor({ ...emptyBuild, slots }, catalogue);
-  return { name: `${seed} ${family.name}, ${kind}`, slots, cells: family.cells, kind, wishes: kind === 'roomy' ? wishes : filled(slots, wishes, catalogue, kind, put, parts, next, family.motors) };
+  return { name: `${seed} ${family.name}, ${kind}`, slots, cells: family.cells, kind, wishes: kind === 'roomy' ? wishes : filled(slots, wishes, catalogue, kind, next, family.motors) };
 }
 
 /** Receivers until the serial ports are used up, and one beyond for what shall be impossible. All of them musts. */
-function filled(slots: Record<string, Build['slots'][string]>, wishes: readonly Wish[], catalogue: Catalogue, kind: 'full' | 'impossible', _put: unknown, _parts: unknown, next: () => number, motors: number): Wish[] {
+function filled(slots: Record<string, Build['slots'][string]>, wishes: readonly Wish[], catalogue: Catalogue, kind: 'full' | 'impossible', next: () => number, motors: number): Wish[] {
   const board = catalogue.model(slots.FC!);
   const hears = board.ports.filter(({ kind: is, speaks, inversion, way }) => is === 'serial' && speaks.includes('serialReceiver') && inversion !== 'inverted' && way === 'both');
   // Ports that exclude each other count as one.

@@ -1,7 +1,7 @@
 /** The planner: wishes in the left hand, the wiring that serves them in the right, and what it costs between them. */
-import type { Planned, PlannedWish, Wish } from '@junctor/core';
-import { conversion, planChangesTo, reasonFor, wishesFor } from '@junctor/core';
-import { useMemo, useState } from 'react';
+import type { Conversion, Planned, PlannedWish, Wish } from '@junctor/core';
+import { planChangesTo, wishesFor } from '@junctor/core';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { useChangePlan } from '../../api/queries';
 import { useRivals } from './useRivals';
@@ -75,7 +75,7 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
       crossing={<Cost planned={planned} running={state.is === 'running' ? state : null} />}
       right={{
         title: planned ? 'the wiring that serves it' : result?.is === 'conflict' ? 'ways out' : 'the wiring', note: planned ? 'beside what is built now' : result?.is === 'conflict' ? 'each was tried; cheapest first' : 'nothing planned yet',
-        body: planned ? <Outcome planned={planned} bench={bench} why={wish ? `${wish.id}: ${reasonFor(planned, { ...question, catalogue: bench.catalogue }, wish.id)}` : ''} more={state.is === 'answered' ? state.alternatives : null} /> : result?.is === 'conflict' ? <Ways says={ways.map(({ says, loss }) => `${says}${loss > 0 ? `, loses ${loss}` : ''}`)} waiting={state.is === 'answered' && state.ways === null} /> : null,
+        body: planned && state.is === 'answered' && state.made ? <Outcome planned={planned} made={state.made} why={wish ? `${wish.id}: ${state.reasons[wish.id] ?? ''}` : ''} more={state.alternatives} /> : result?.is === 'conflict' ? <Ways says={ways.map(({ says, loss }) => `${says}${loss > 0 ? `, loses ${loss}` : ''}`)} waiting={state.is === 'answered' && state.ways === null} /> : null,
       }}
     />
   );
@@ -138,8 +138,7 @@ function Cost({ planned, running }: { planned: Planned | null; running: { share:
   );
 }
 
-function Outcome({ planned, bench, why, more }: { planned: Planned; bench: Bench; why: string; more: { wish: string; list: readonly { port: string; more: { loss: number; crowding: number; lengthMm: number }; drops: readonly string[] }[] } | null }) {
-  const made = useMemo(() => conversion(bench.state.asBuilt, planned.target, bench.catalogue), [planned, bench.state.asBuilt, bench.catalogue]);
+function Outcome({ planned, made, why, more }: { planned: Planned; made: Conversion; why: string; more: { wish: string; list: readonly { port: string; more: { loss: number; crowding: number; lengthMm: number }; drops: readonly string[] }[] } | null }) {
   if (more) {
     return (
       <List aria-label="Other ports">

@@ -1,15 +1,15 @@
 /** The planner as a screen sees it: asked, running with progress, answered, cancelled. */
-import type { Alternative, Planned, PlanResult, WayOut, Wish } from '@junctor/core';
+import type { Alternative, Planned, WayOut, Wish } from '@junctor/core';
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { PlanQuestion } from '../../compute/planWorker';
+import type { PlanAnswer, PlanQuestion } from '../../compute/planWorker';
 import type { PlanWorker } from '../../compute/planner';
 import { openPlanWorker } from '../../compute/planner';
 
 export type Planning =
   | { is: 'idle' }
   | { is: 'running'; share: number; words: string }
-  | { is: 'answered'; question: PlanQuestion; result: PlanResult; ways: readonly WayOut[] | null; alternatives: { wish: string; list: readonly Alternative[] } | null }
+  | ({ is: 'answered'; question: PlanQuestion; ways: readonly WayOut[] | null; alternatives: { wish: string; list: readonly Alternative[] } | null } & PlanAnswer)
   | { is: 'failed'; why: string };
 
 export interface Planner {
@@ -44,12 +44,12 @@ export function usePlanner(): Planner {
     state,
     ask: (question) => void run(async (own) => {
       setState({ is: 'running', share: 0, words: 'beginning' });
-      const result = await own.ask.plan(question, proxy((share: number, words: string) => worker.current === own && setState({ is: 'running', share, words })));
+      const answer = await own.ask.plan(question, proxy((share: number, words: string) => worker.current === own && setState({ is: 'running', share, words })));
       if (worker.current !== own) return;
-      setState({ is: 'answered', question, result, ways: null, alternatives: null });
-      if (result.is !== 'conflict') return;
-      const ways = await own.ask.waysOut(question, result);
-      if (worker.current === own) setState({ is: 'answered', question, result, ways, alternatives: null });
+      setState({ is: 'answered', question, ...answer, ways: null, alternatives: null });
+      if (answer.result.is !== 'conflict') return;
+      const ways = await own.ask.waysOut(question, answer.result);
+      if (worker.current === own) setState({ is: 'answered', question, ...answer, ways, alternatives: null });
     }),
     alternatives: (wish) => {
       if (state.is !== 'answered' || state.result.is !== 'planned') return;
