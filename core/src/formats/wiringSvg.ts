@@ -3,11 +3,11 @@
  * between them. Text only, no interface code; lengths in mm. Colours are plain CSS names or hex.
  */
 import type { Build } from '../build/build';
-import { landedOn } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
 import { modelIn } from '../catalogue/catalogue';
 import type { TerminalRef } from '../names';
 import { terminalRef } from '../names';
+import { terminalUnder } from '../wiring/terminalUnder';
 
 const gapMm = 24;
 const perRow = 4;
@@ -41,22 +41,13 @@ export function wiringSvg(build: Build, catalogue: Catalogue, title: string): st
     return `<g><rect x="${n(left)}" y="${n(top)}" width="${n(w)}" height="${n(h)}" rx="1.5" fill="#e2dccb" stroke="#20262b" stroke-width="0.4"/><text x="${n(left)}" y="${n(top - 2)}" font-size="5" font-family="sans-serif">${escape(slot)}</text>${pads.join('')}</g>`;
   });
   const wires = Object.values(build.wires).flatMap((wire) => {
-    const [a, b] = wire.ends.map((end) => at.get(landedOn(end) ?? throughPlug(build, catalogue, end) ?? ('.' as TerminalRef)));
+    const [a, b] = wire.ends.map((end) => at.get(terminalUnder(build, end, catalogue) ?? ('.' as TerminalRef)));
     if (!a || !b) return [];
     const bow = Math.max(8, Math.abs(b.x - a.x) / 3);
     const path = `M${n(a.x)} ${n(a.y)}C${n(a.x + bow)} ${n(a.y - bow)} ${n(b.x - bow)} ${n(b.y - bow)} ${n(b.x)} ${n(b.y)}`;
     return [`<path d="${path}" fill="none" stroke="#20262b" stroke-width="1.1"/><path d="${path}" fill="none" stroke="${colours[wire.colour] ?? '#8b8f93'}" stroke-width="0.8"><title>${escape(`${wire.id}, ${wire.awg} AWG ${wire.colour}`)}</title></path>`];
   });
   return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${n(width)} ${n(height)}" width="${n(width)}mm" height="${n(height)}mm"><title>${escape(title)}</title>\n${[...parts, ...wires].join('\n')}\n</svg>\n`;
-}
-
-function throughPlug(build: Build, catalogue: Catalogue, { at }: Build['wires'][string]['ends'][number]): TerminalRef | null {
-  if (at.on !== 'cavity') return null;
-  const mate = Object.values(build.mates).find(({ b }) => 'housing' in b && b.housing === at.housing);
-  if (!mate || !('slot' in mate.a)) return null;
-  const { slot, connector } = mate.a;
-  const pin = modelIn(build, slot, catalogue)?.connectors.find(({ id }) => id === connector)?.pins[at.position - 1];
-  return pin ? terminalRef(slot, pin) : null;
 }
 
 function n(value: number): string {

@@ -1,6 +1,5 @@
 /** A solved model as a Build and its links: wires with gauge and colour, leads with their housings, plugs. */
 import type { Build, Housing, Mate, Wire, WireEnd } from '../build/build';
-import { landedOn } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
 import { findTerminal, modelIn } from '../catalogue/catalogue';
 import type { Connector, PartModel } from '../catalogue/partModel';
@@ -9,6 +8,7 @@ import { splitRef, tailWireId } from '../names';
 import type { Link, Pinned } from '../plan/plan';
 import type { Need } from './needs';
 import type { Option } from './options';
+import { terminalUnder } from '../wiring/terminalUnder';
 import { wireLengthMm } from './place';
 import type { Join, PowerPath } from './powerPath';
 
@@ -211,17 +211,8 @@ class Drawing {
 
 /** Joints of a build as `own>pad` in both directions, through plugs as well. */
 export function jointsOf(build: Build, catalogue: Catalogue): Set<string> {
-  const under = (end: WireEnd): TerminalRef | null => {
-    const { at } = end;
-    if (at.on !== 'cavity') return landedOn(end);
-    const mate = Object.values(build.mates).find(({ b }) => 'housing' in b && b.housing === at.housing);
-    if (!mate || !('slot' in mate.a)) return null;
-    const { slot, connector } = mate.a;
-    const pin = modelIn(build, slot, catalogue)?.connectors.find(({ id }) => id === connector)?.pins[at.position - 1 - mate.shift];
-    return pin ? `${slot}.${pin}` : null;
-  };
   return new Set(Object.values(build.wires).flatMap(({ ends }) => {
-    const [a, b] = ends.map(under);
+    const [a, b] = ends.map((end) => terminalUnder(build, end, catalogue));
     return a && b ? [`${a}>${b}`] : [];
   }));
 }

@@ -1,11 +1,11 @@
 /** A supply wire too thin for what goes through it. */
 import type { TerminalRef } from '../names';
 import { splitRef } from '../names';
-import { landedOn } from '../build/build';
 import type { SupplyTree } from '../loads/supplyTree';
 import { hasRole } from '../checks/reach';
 import type { Rule, RuleView } from './finding';
 import { finding } from './finding';
+import { terminalUnder } from '../wiring/terminalUnder';
 import { ampsFor } from '../wiring/wireAmps';
 
 const name = 'gauge';
@@ -37,25 +37,11 @@ function fedBy(view: RuleView, id: string): { ref: TerminalRef; shared: number }
   if (!net || !view.sources.has(net)) return null;
   const takes = (ref: TerminalRef) => view.terminal(ref).roles.some((role) => role.is === 'supply' && role.dir === 'takes');
   const wire = view.build.wires[id]!;
-  const own = wire.ends.map((end) => terminalUnder(view, end)).find((ref) => ref !== null && hasRole(view.terminal(ref), 'supply') && takes(ref));
+  const own = wire.ends.map((end) => terminalUnder(view.build, end, view.catalogue)).find((ref) => ref !== null && view.nets.netOf(ref) && hasRole(view.terminal(ref), 'supply') && takes(ref));
   if (!own) return null;
   const { slot } = splitRef(own);
-  const shared = net.wires.filter((other) => view.build.wires[other]!.ends.some((end) => terminalUnder(view, end)?.startsWith(`${slot}.`))).length;
+  const shared = net.wires.filter((other) => view.build.wires[other]!.ends.some((end) => terminalUnder(view.build, end, view.catalogue)?.startsWith(`${slot}.`))).length;
   return { ref: own, shared: Math.max(1, shared) };
-}
-
-/** Terminal that an end is on, also through the plug its contact sits in. */
-function terminalUnder(view: RuleView, end: Parameters<typeof landedOn>[0]): TerminalRef | null {
-  const direct = landedOn(end);
-  const { at } = end;
-  if (direct || at.on !== 'cavity') return direct && view.nets.netOf(direct) ? direct : null;
-  for (const mate of Object.values(view.build.mates)) {
-    if (!('slot' in mate.a) || !('housing' in mate.b) || mate.b.housing !== at.housing) continue;
-    const { slot, connector } = mate.a;
-    const pin = view.catalogue.model(view.build.slots[slot]!).connectors.find(({ id }) => id === connector)?.pins[at.position - 1];
-    if (pin) return `${slot}.${pin}`;
-  }
-  return null;
 }
 
 /** What a part draws from a rail at the empty pack, typically, itself and through its regulators. */
