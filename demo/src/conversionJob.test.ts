@@ -1,5 +1,5 @@
 /** The culvert inspector: found with analogue video, converted to digital, another receiver, positioning added. */
-import { conversion, difference, emptyBuild, judge, makeCatalogue } from '@junctor/core';
+import { boardsOf, boardWires, conversion, difference, emptyBuild, judge, landedOn, makeCatalogue } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { demoPlan, shippedModels } from './catalogue';
 import { seededIds } from './seededIds';
@@ -15,6 +15,7 @@ const bench: Bench = { quadId: 'quad', jobId: 'job', plan, catalogue, meter: { i
 const found = difference(emptyBuild, asFound.target).flatMap(({ effect }) => [...effect]);
 const begun = record(bench, startWalk(bench, Date.UTC(2026, 0, 5, 8)), null, found).records.map((one) => ({ ...one, how: 'found' as const }));
 const start = startWalk(bench, Date.UTC(2026, 0, 5, 9), begun);
+const end = walk(bench, start, () => false);
 
 describe('the conversion of the culvert inspector', () => {
   it('was wired right before and is after, by rules and powered solve', () => {
@@ -41,8 +42,40 @@ describe('the conversion of the culvert inspector', () => {
   });
 
   it('can be walked to its end', () => {
-    const end = walk(bench, start, () => false);
     expect(difference(end.state.asBuilt, plan.target)).toEqual([]);
     expect(end.state.steps.filter(({ done }) => !done)).toEqual([]);
+  });
+});
+
+describe('old and new on one board', () => {
+  const words = ({ state }: { state: typeof start.state }, slot: string, from: 'start' | 'target' = 'target') => boardWires({ slot, from }, { start: state.start, asBuilt: state.asBuilt, target: plan.target }, catalogue)
+    .map(({ joint, terminal, becomes, done }) => `${joint} ${terminal} ${becomes}${done ? '' : ', to do'}`);
+
+  it('names what stays, what comes off and what goes on, and agrees with the conversion', () => {
+    const list = words(start, 'FC');
+    const made = conversion(asFound.target, converted.target, catalogue);
+    const off = list.filter((line) => line.includes('comes off'));
+    expect(off.length).toBeGreaterThan(4);
+    expect(off.every((line) => line.endsWith('to do'))).toBe(true);
+    expect(made.opens.filter((joint) => list.some((line) => line.startsWith(`${joint} `) && line.includes('comes off'))).length).toBe(made.opens.filter((joint) => list.some((line) => line.startsWith(`${joint} `))).length);
+    expect(list.filter((line) => line.includes('goes on')).every((line) => line.endsWith('to do'))).toBe(true);
+    for (const id of made.stays.wires) for (const line of list.filter((one) => one.startsWith(`${id}.`))) expect(line).toMatch(/stays$/);
+  });
+
+  it('has the old receiver and the new one as two boards, and nothing left to do at the end', () => {
+    const stages = { start: start.state.start, asBuilt: start.state.asBuilt, target: plan.target };
+    expect(boardsOf(stages, catalogue).filter(({ slot }) => slot === 'RX')).toEqual([{ slot: 'RX', from: 'target' }, { slot: 'RX', from: 'start' }]);
+    expect(words(start, 'RX', 'start').every((line) => line.includes('comes off, to do'))).toBe(true);
+    expect([...words(end, 'FC'), ...words(end, 'RX'), ...words(end, 'RX', 'start')].filter((line) => line.endsWith('to do'))).toEqual([]);
+  });
+
+  it('shows a wire found where nobody has it', () => {
+    const [wire] = Object.values(start.state.asBuilt.wires).filter(({ id }) => words(start, 'FC').some((line) => line.startsWith(`${id}.b `) && line.includes('comes off')));
+    const from = landedOn(wire!.ends[1])!;
+    const act = { do: 'land' as const, wire: wire!.id, end: 1 as const, as: { at: { on: 'terminal' as const, ref: 'FC.LEDS' as const }, by: 'solder' as const }, body: wire! };
+    const log = record(bench, start, null, [act]).records.map((one, index, all) => (index === all.length - 1 ? { ...one, how: 'found' as const } : one));
+    const moved = startWalk(bench, Date.UTC(2026, 0, 5, 10), log);
+    expect(from).not.toBe('FC.LEDS');
+    expect(words(moved, 'FC').filter((line) => line.startsWith(`${wire!.id}.b`))).toEqual([`${wire!.id}.b LEDS comes off, to do`]);
   });
 });

@@ -96,6 +96,11 @@ describe('the permit', () => {
     expect(without.state.findings.map(({ rule, severity }) => `${severity} ${rule}`)).toEqual(['stop power without a permit']);
     const mains = (step: Step) => step.verb === 'touch' && step.listed.reason === 'ground';
     expect(walk(bench, without, mains).state.findings).toEqual([]);
+    const { key } = without.state.findings[0]!;
+    const waived = doing(without, { saw: 'waiver', finding: key, severity: 'stop', reason: 'limiter at 0.1 A, nothing warm' });
+    expect([waived.state.findings, waived.state.waived.map(({ finding }) => finding.key)]).toEqual([[], [key]]);
+    expect(without.state.objections).toContain(without.state.findings[0]!.says);
+    expect(waived.state.objections).not.toContain(without.state.findings[0]!.says);
   });
 
   it('is not to be had while anything is open, and says what', () => {

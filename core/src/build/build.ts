@@ -100,6 +100,11 @@ export function sameLanding(a: Landing, b: Landing): boolean {
   return a.on === 'air' && b.on === 'air';
 }
 
+/** True when both are the same model in the same revision; which physical part does not count. */
+export function sameFitted(a: Fitted | undefined, b: Fitted | undefined): boolean {
+  return Boolean(a && b && a.model === b.model && a.revision === b.revision);
+}
+
 /** The terminal an end is on, or null. */
 export function landedOn(end: WireEnd): TerminalRef | null {
   return end.at.on === 'terminal' ? end.at.ref : null;

@@ -8,7 +8,7 @@ import type { WireId } from '../names';
 import { jointName } from '../names';
 import { sameJson } from '../plan/planChange';
 import type { Build, Mate, Wire, WireBody } from './build';
-import { sameLanding } from './build';
+import { sameFitted, sameLanding } from './build';
 
 export type ChangeVerb = 'unmate' | 'free' | 'drop' | 'take' | 'unhouse' | 'fit' | 'lead' | 'house' | 'land' | 'mate';
 
@@ -45,9 +45,7 @@ function gone(from: Readonly<Record<string, unknown>>, to: Readonly<Record<strin
 }
 
 function sameFit(from: Build, to: Build, slot: string): boolean {
-  const a = from.slots[slot];
-  const b = to.slots[slot];
-  return Boolean(a && b && a.model === b.model && a.revision === b.revision);
+  return sameFitted(from.slots[slot], to.slots[slot]);
 }
 
 function unmates(from: Build, to: Build): Change[] {

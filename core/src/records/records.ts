@@ -66,6 +66,7 @@ export type Note =
   | { saw: 'pack'; volts: number; polarity: 'right' | 'reversed'; limiterId: Id }
   | { saw: 'fault'; fault: FaultEntry }
   | { saw: 'caution'; id: string }
+  | { saw: 'waiver'; finding: string; severity: 'stop' | 'warn'; reason: string }
   | { saw: 'kit'; line: string; wanted: number; have: number; takes: readonly { stock: Id; quantity: number }[]; parts: readonly Id[] }
   | { saw: 'weight'; what: string; grams: number }
   | { saw: 'signature'; slot: Slot; part: Id | null; readings: readonly SignatureReading[] }

@@ -1,7 +1,7 @@
 /** Schemas of records as a client sends them: acts and notes. */
 import Joi from 'joi';
 import { contactWhy, fitted, hiddenBy, housing, mate, wireBody, wireEnd } from './build';
-import { id, key, range, seconds, tagged, terminalRef, text, time, wireEndIndex } from './common';
+import { id, key, printable, range, seconds, tagged, terminalRef, text, time, wireEndIndex } from './common';
 
 const length = Joi.string().valid('none', 'chirp', 'about a second', 'many seconds', 'does not stop');
 const powerStage = Joi.string().valid('off', 'usb', 'limited, dear units unplugged', 'limited, all', 'pack');
@@ -76,6 +76,7 @@ const note = {
   pack: { volts: Joi.number().min(0).max(100), polarity: Joi.string().valid('right', 'reversed'), limiterId: id },
   fault: { fault },
   caution: { id: key },
+  waiver: { finding: Joi.string().max(600), severity: Joi.string().valid('stop', 'warn'), reason: printable(300).trim().min(3) },
   kit: {
     line: key, wanted: amount, have: amount, takes: Joi.array().items(Joi.object({ stock: id, quantity: amount })).max(20), parts: Joi.array().items(id).max(40),
   },

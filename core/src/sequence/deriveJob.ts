@@ -13,6 +13,8 @@ import type { QuadRecord } from '../records/records';
 import { isAct } from '../records/records';
 import type { Finding } from '../rules/finding';
 import { judge, judgeSoFar } from '../rules/judge';
+import type { Waived } from '../rules/waivers';
+import { splitWaived } from '../rules/waivers';
 import { unpermittedPowers } from './firstPower';
 import { gates, powerObjections } from './gates';
 import type { Gate, Step } from './step';
@@ -36,7 +38,9 @@ export interface JobState {
   log: FoldedLog;
   steps: readonly Step[];
   gates: readonly Gate[];
+  /** What the rules say of it and nobody has waived, worst first. */
   findings: readonly Finding[];
+  waived: readonly Waived[];
   touches: ContinuityList;
   /** The first open step; null when the job has none. */
   current: Step | null;
@@ -57,16 +61,16 @@ export function deriveJob({ jobId, plan, records, catalogue }: JobInput): JobSta
   const log = foldLog(records, catalogue);
   const asBuilt = log.build;
   const touches = touchesOf(plan.target, catalogue);
-  const open = new Set(difference(asBuilt, plan.target).map(({ verb, subject }) => `${verb}:${subject}`));
+  const left = new Set(difference(asBuilt, plan.target).map(({ verb, subject }) => `${verb}:${subject}`));
   const all = steps({
     start, asBuilt, target: plan.target, catalogue, touches, alloy: alloyOf(plan.schools),
-    context: { records, log, jobId, cells: plan.cells, planVersion: plan.version, inPlace: (joint) => !open.has(`land:${joint}`) },
+    context: { records, log, jobId, cells: plan.cells, planVersion: plan.version, inPlace: (joint) => !left.has(`land:${joint}`) },
   });
   const words: WordContext = { build: plan.target, before: start, catalogue };
-  const findings = [...judgeAll(asBuilt, plan, catalogue, start), ...powerFindings(records, log, all)];
+  const { open: findings, waived } = splitWaived([...judgeAll(asBuilt, plan, catalogue, start), ...powerFindings(records, log, all)], log, jobId);
   const gateList = gates(all);
   return {
-    start, asBuilt, log, steps: all, gates: gateList, findings, touches, words,
+    start, asBuilt, log, steps: all, gates: gateList, findings, waived, touches, words,
     current: all.find(({ done }) => !done) ?? null,
     objections: powerObjections(all, findings, log, (step) => stepWords(step, words)),
     lastSeq: ordered.at(-1)?.seq ?? 0,

@@ -34,7 +34,7 @@ export function givePermit({ database, catalogue, now }: Deps, quadId: string, p
     const arrivedAt = now().toISOString();
     const record: SentRecord = {
       id: request.id, jobId: job.id, step: 'permit:first power', personId, deviceId: request.deviceId, shownAt: null, doneAt: inTime(request.doneAt),
-      basisSeq: logSeq, planVersion: job.plan.version, how: 'did', body: { saw: 'permit', gate: request.gate, checks, waivers: [] },
+      basisSeq: logSeq, planVersion: job.plan.version, how: 'did', body: { saw: 'permit', gate: request.gate, checks, waivers: state.waived.map(({ waiver }) => waiver.record.id) },
     };
     await insertRecord(queries, quadId, logSeq + 1, record, arrivedAt);
     await queries.write('quads/updateLogSeq', { id: quadId, logSeq: logSeq + 1 });

@@ -20,7 +20,7 @@ export function recordRoutes(deps: Deps): Router {
   });
   router.post('/quads/:id/records', async (request, response) => {
     const { records } = validated<{ records: SentRecord[] }>(sentRecords, request.body);
-    response.json({ records: await storeRecords(deps, idFrom(request.params.id), personIn(response).personId, records) });
+    response.json({ records: await storeRecords(deps, idFrom(request.params.id), personIn(response), records) });
   });
   router.post('/quads/:id/permits', async (request, response) => {
     const asked = validated<PermitRequest>(permitRequest, request.body);

@@ -6,6 +6,8 @@ import { errnoOf, fromSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import { followParts } from '../parts/followParts';
 import type { Deps } from '../http/Deps';
+import type { Person } from '../session/session';
+import { refuseWaiver } from './waiver';
 import type { SentRecord } from './repository';
 import { contentHash, insertRecord } from './repository';
 
@@ -17,10 +19,11 @@ export interface Stored {
 
 /**
  * @throws {ApiError} 404 no such quad; 403 in another person's name; 409 an id that stands for something else, or a
- * record corrected already; 422 a job of another quad, an unknown part model, a verdict that does not follow.
+ * record corrected already; 422 a job of another quad, an unknown part model, a verdict that does not follow, a waiver
+ * of what no rule says or that this person cannot give.
  */
-export function storeRecords({ database, catalogue, now }: Deps, quadId: string, personId: string, records: readonly SentRecord[]): Promise<Stored[]> {
-  records.forEach((record, index) => refuseForged(record, index, personId, catalogue));
+export function storeRecords({ database, catalogue, now }: Deps, quadId: string, person: Pick<Person, 'personId' | 'role'>, records: readonly SentRecord[]): Promise<Stored[]> {
+  records.forEach((record, index) => refuseForged(record, index, person.personId, catalogue));
   return database.transaction(async (queries) => {
     let seq = await lockedSeq(queries, quadId);
     const arrivedAt = now().toISOString();
@@ -32,6 +35,7 @@ export function storeRecords({ database, catalogue, now }: Deps, quadId: string,
         continue;
       }
       await refuseStray(queries, quadId, record, index);
+      await refuseWaiver({ queries, catalogue }, quadId, person.role, record, index);
       seq += 1;
       await followParts(queries, quadId, record);
       await insertOnce(queries, quadId, seq, record, arrivedAt, index);

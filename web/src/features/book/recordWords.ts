@@ -63,6 +63,8 @@ function noteWords(body: Exclude<QuadRecord['body'], { do: string }>, words: Wor
       return `fault: ${body.fault.symptom}; ${siteWords(body.fault.site, words)}; ${body.fault.state}`;
     case 'caution':
       return `said: ${body.id}`;
+    case 'waiver':
+      return `waived: ${body.finding.slice(0, body.finding.indexOf(':'))}, ${body.reason}`;
     case 'kit':
       return `counted in: ${body.have} of ${body.wanted}, ${body.line.replaceAll(':', ' ')}${body.have < body.wanted ? ', short' : ''}`;
     case 'weight':
