@@ -1,5 +1,5 @@
 /** The culvert inspector: found with analogue video, converted to digital, another receiver, positioning added. */
-import { boardsOf, boardWires, conversion, difference, emptyBuild, judge, landedOn, makeCatalogue } from '@junctor/core';
+import { boardsOf, boardWires, conversion, difference, emptyBuild, foundElsewhere, jointName, judge, judgeAsItCame, landedOn, makeCatalogue } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { demoPlan, shippedModels } from './catalogue';
 import { seededIds } from './seededIds';
@@ -69,13 +69,20 @@ describe('old and new on one board', () => {
     expect([...words(end, 'FC'), ...words(end, 'RX'), ...words(end, 'RX', 'start')].filter((line) => line.endsWith('to do'))).toEqual([]);
   });
 
-  it('shows a wire found where nobody has it', () => {
-    const [wire] = Object.values(start.state.asBuilt.wires).filter(({ id }) => words(start, 'FC').some((line) => line.startsWith(`${id}.b `) && line.includes('comes off')));
-    const from = landedOn(wire!.ends[1])!;
-    const act = { do: 'land' as const, wire: wire!.id, end: 1 as const, as: { at: { on: 'terminal' as const, ref: 'FC.LEDS' as const }, by: 'solder' as const }, body: wire! };
+  it('shows a wire found on another pad, and what that means until it is moved', () => {
+    const red = Object.values(start.state.asBuilt.wires).find(({ ends }) => landedOn(ends[0]) === 'RX.5V')!;
+    const { act, findings } = foundElsewhere(start.state.asBuilt, red.id, 1, 'FC.BP', catalogue, plan.cells);
+    expect(findings[0]).toMatchObject({ severity: 'kill', wires: [red.id] });
+    expect(foundElsewhere(start.state.asBuilt, red.id, 1, 'FC.BZP', catalogue, plan.cells).findings.filter(({ severity }) => severity === 'kill')).toEqual([]);
     const log = record(bench, start, null, [act]).records.map((one, index, all) => (index === all.length - 1 ? { ...one, how: 'found' as const } : one));
     const moved = startWalk(bench, Date.UTC(2026, 0, 5, 10), log);
-    expect(from).not.toBe('FC.LEDS');
-    expect(words(moved, 'FC').filter((line) => line.startsWith(`${wire!.id}.b`))).toEqual([`${wire!.id}.b LEDS comes off, to do`]);
+    const joint = jointName(red.id, 1);
+    expect(words(start, 'FC').find((line) => line.startsWith(joint))).not.toContain('BP');
+    expect(words(moved, 'FC').find((line) => line.startsWith(joint))).toBe(`${joint} BP comes off, to do`);
+    const came = ({ state }: typeof start) => judgeAsItCame(state.start, state.asBuilt, catalogue, plan.cells).map(({ severity, wires }) => [severity, ...wires]);
+    expect(came(start)).toEqual([]);
+    expect(came(moved)[0]).toEqual(['kill', red.id]);
+    const off = record(bench, moved, null, [{ do: 'free', wire: red.id, end: 1, left: 'clean', now: 'bare' }]);
+    expect(came(off)).toEqual([]);
   });
 });

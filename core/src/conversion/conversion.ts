@@ -65,7 +65,7 @@ export function conversion(from: Build, to: Build, catalogue: Catalogue): Conver
     portsTaken: [...after].filter((port) => !before.has(port)),
     partsOff: Object.entries(from.slots).filter(([slot]) => swapped(slot)).map(([slot, { model }]) => ({ slot, model })),
     partsOn: Object.entries(to.slots).filter(([slot]) => swapped(slot)).map(([slot, { model }]) => ({ slot, model })),
-    dormant: dormant(to, catalogue),
+    dormant: dormantParts(to, catalogue),
     work: workOf(from, changes),
   };
 }
@@ -115,7 +115,7 @@ export function portsUsed(build: Build, catalogue: Catalogue): Set<string> {
 }
 
 /** Parts that want a supply and have no wire and no plug on them, or none that leads anywhere. */
-function dormant(build: Build, catalogue: Catalogue): Slot[] {
+export function dormantParts(build: Build, catalogue: Catalogue): Slot[] {
   const nets = netlist(build, catalogue);
   return Object.keys(build.slots).filter((slot) => {
     const model = modelIn(build, slot, catalogue)!;

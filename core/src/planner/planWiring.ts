@@ -5,6 +5,7 @@
 import type { Build } from '../build/build';
 import { emptyBuild } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
+import { keepDormant } from '../conversion/keepDormant';
 import type { Range, Slot, TerminalRef } from '../names';
 import { packVolts } from '../names';
 import type { Link, Pinned } from '../plan/plan';
@@ -31,6 +32,8 @@ export interface PlanRequest {
   pinned: readonly Pinned[];
   /** What is wired already: its joints are kept where they serve. */
   keep?: Build;
+  /** Parts of `keep` that stay in, out of use, and are not among the slots. */
+  dormant?: readonly Slot[];
 }
 
 export interface PlannedWish {
@@ -143,7 +146,8 @@ function toPlan(request: PlanRequest, { build, path, needs, options, input }: Pr
     if (pad) pads.set(own, pad);
   }
   const purposes = Object.fromEntries(request.wishes.map(({ id }) => [id, id]));
-  const { target, links } = decode({ build, catalogue: input.catalogue, path, needs, options: chosen, pads, pinned: request.pinned, keep: request.keep ?? emptyBuild, purposes });
+  const { target: wired, links } = decode({ build, catalogue: input.catalogue, path, needs, options: chosen, pads, pinned: request.pinned, keep: request.keep ?? emptyBuild, purposes });
+  const target = (request.dormant ?? []).reduce((made, slot) => keepDormant(made, request.keep ?? emptyBuild, slot), wired);
   const wishes = request.wishes.map((wish): PlannedWish => {
     const option = on(values, dropName(wish.id)) ? undefined : chosen.find((one) => one.wish === wish.id);
     const end = option?.ends.find(({ slot }) => slot !== wish.of);

@@ -3,8 +3,9 @@ import type { Build } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
 import { modelIn } from '../catalogue/catalogue';
 import type { PartModel } from '../catalogue/partModel';
+import type { Slot } from '../names';
 import type { Purpose, Wish } from '../plan/wish';
-import { waysOf } from './options';
+import { optionsFor, waysOf } from './options';
 
 /** What is lost without it, from 1 hardly missed to 10 the point of the aircraft. */
 const losses: Readonly<Record<Purpose, number>> = {
@@ -17,12 +18,22 @@ const onRequest: readonly string[] = ['over the receiver', 'straight to the tran
 
 /** One wish for each thing a part can do, in order of slots. */
 export function wishesFor(build: Build, catalogue: Catalogue): Wish[] {
+  return Object.keys(build.slots).flatMap((slot) => purposesOf(modelIn(build, slot, catalogue)!).map((purpose) => wishOf(purpose, slot)));
+}
+
+/** What a part can do besides, and nobody asks for unless told. */
+const besides: Readonly<Partial<Record<PartModel['kind'], readonly Purpose[]>>> = { esc: ['ESC telemetry'], receiver: ['telemetry'] };
+
+/** Everything that could be wished of these parts and can be served in some way. */
+export function possibleWishes(build: Build, catalogue: Catalogue): Wish[] {
   return Object.keys(build.slots).flatMap((slot) => {
     const model = modelIn(build, slot, catalogue)!;
-    return purposesOf(model).map((purpose): Wish => ({
-      id: `${purpose} ${slot}`, purpose, of: slot, must: musts.includes(purpose), lossIfDropped: losses[purpose], ways: waysOf[purpose].filter((way) => !onRequest.includes(way)),
-    }));
+    return [...purposesOf(model), ...(besides[model.kind] ?? [])].map((purpose) => wishOf(purpose, slot)).filter((wish) => optionsFor(wish, { build, catalogue }).length > 0);
   });
+}
+
+function wishOf(purpose: Purpose, slot: Slot): Wish {
+  return { id: `${purpose} ${slot}`, purpose, of: slot, must: musts.includes(purpose), lossIfDropped: losses[purpose], ways: waysOf[purpose].filter((way) => !onRequest.includes(way)) };
 }
 
 function purposesOf(model: PartModel): Purpose[] {

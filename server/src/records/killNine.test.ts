@@ -60,4 +60,4 @@ it(`survives ${kills} kill -9`, async () => {
     await shop.stop();
     rmSync(folder, { recursive: true, force: true });
   }
-}, 180_000);
+}, 360_000);

@@ -55,7 +55,7 @@ export function Board({ slot, model, side, marks, rings, ghost, onPick, wire, ev
   );
 }
 
-function Outline({ model, view, rings, plain }: { model: PartModel; view: BoardView; rings: readonly string[]; plain: boolean }) {
+export function Outline({ model, view, rings, plain }: { model: PartModel; view: BoardView; rings: readonly string[]; plain: boolean }) {
   const theme = useTheme();
   const points = model.body.outlineMm.map((at) => view.toPx(at).join(',')).join(' ');
   return (

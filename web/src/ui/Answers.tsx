@@ -17,9 +17,9 @@ export interface Answer {
 }
 
 const Button = styled.button<{ $main: boolean; $tight: boolean }>`
-  flex: ${({ $main, $tight }) => ($main ? '2 1 250px' : $tight ? '1 1 60px' : '1 1 90px')}; min-width: 0; height: 76px; padding: 0 12px; cursor: pointer;
-  display: flex; align-items: center; justify-content: ${({ $main }) => ($main ? 'flex-start' : 'center')}; gap: 9px;
-  border: 2px solid ${({ theme }) => theme.ink}; border-radius: 8px; font-size: ${({ $tight }) => ($tight ? 19 : 20)}px; font-weight: 700; text-align: left; line-height: 1.1;
+  flex: ${({ $main, $tight }) => ($main ? ($tight ? '1 1 190px' : '2 1 250px') : $tight ? '1 1 88px' : '1 1 90px')}; min-width: 0; height: 76px; padding: 0 ${({ $tight }) => ($tight ? 6 : 12)}px; cursor: pointer;
+  display: flex; align-items: center; justify-content: ${({ $main }) => ($main ? 'flex-start' : 'center')}; gap: ${({ $tight }) => ($tight ? 6 : 9)}px;
+  border: 2px solid ${({ theme }) => theme.ink}; border-radius: 8px; font-size: ${({ $tight }) => ($tight ? 18 : 20)}px; font-weight: 700; text-align: left; line-height: 1.1;
   background: ${({ theme, $main }) => ($main ? theme.ink : theme.paper)}; color: ${({ theme, $main }) => ($main ? theme.paper : theme.ink)};
   &[aria-disabled='true'] { background: ${({ theme }) => theme.ground}; color: ${({ theme }) => theme.quiet}; border-style: dashed; cursor: not-allowed; }
 `;

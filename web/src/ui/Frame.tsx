@@ -2,16 +2,16 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 
-export interface FrameProps {
+/** What the two hands hold and what is between them; or one thing held in both. */
+export type Held = { left: Hand; crossing: ReactNode; right: Hand } | { both: Hand };
+
+export type FrameProps = Held & {
   head: ReactNode;
   sentence: ReactNode;
   under: ReactNode;
-  left: Hand;
-  crossing: ReactNode;
-  right: Hand;
   answers: ReactNode;
   cord: ReactNode;
-}
+};
 
 export interface Hand {
   title: string;
@@ -31,8 +31,8 @@ const Under = styled.p`
   padding: 0 24px; font-size: 20px; line-height: 32px; color: ${({ theme }) => theme.quiet}; white-space: nowrap; overflow: hidden; text-overflow: ellipsis;
   strong { color: ${({ theme }) => theme.ink}; }
 `;
-const Hands = styled.div`
-  display: grid; grid-template-columns: minmax(0, 1fr) 192px minmax(0, 1fr); padding: 0 24px; min-height: 0;
+const Hands = styled.div<{ $one?: boolean }>`
+  display: grid; grid-template-columns: ${({ $one }) => ($one ? 'minmax(0, 1fr)' : 'minmax(0, 1fr) 192px minmax(0, 1fr)')}; padding: 0 24px; min-height: 0;
 `;
 const Panel = styled.section`
   border: 1.5px solid ${({ theme }) => theme.edge}; border-radius: 6px; background: ${({ theme }) => theme.paper};
@@ -44,17 +44,23 @@ const Body = styled.div`flex: 1; min-height: 0; position: relative;`;
 const Crossing = styled.div`padding: 4px 10px; text-align: center; overflow: hidden; display: flex; flex-direction: column; justify-content: center; gap: 8px;`;
 const Answers = styled.div`padding: 10px 24px 6px; display: flex; gap: 10px;`;
 
-export function Frame({ head, sentence, under, left, crossing, right, answers, cord }: FrameProps) {
+export function Frame({ head, sentence, under, answers, cord, ...held }: FrameProps) {
   return (
     <Page>
       {head}
       <Sentence aria-live="polite" data-testid="sentence">{sentence}</Sentence>
       <Under data-testid="under">{under}</Under>
-      <Hands>
-        <HandPanel side="Left hand" {...left} />
-        <Crossing>{crossing}</Crossing>
-        <HandPanel side="Right hand" {...right} />
-      </Hands>
+      {'both' in held ? (
+        <Hands $one>
+          <HandPanel side="In both hands" {...held.both} />
+        </Hands>
+      ) : (
+        <Hands>
+          <HandPanel side="Left hand" {...held.left} />
+          <Crossing>{held.crossing}</Crossing>
+          <HandPanel side="Right hand" {...held.right} />
+        </Hands>
+      )}
       <Answers>{answers}</Answers>
       {cord}
     </Page>

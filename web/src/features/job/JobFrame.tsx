@@ -7,22 +7,19 @@ import { dismissRefusal, useOutbox } from '../../api/outbox';
 import type { Answer } from '../../ui/Answers';
 import { AnswerRow } from '../../ui/Answers';
 import { Cord } from '../../ui/Cord';
-import type { Hand } from '../../ui/Frame';
+import type { Held } from '../../ui/Frame';
 import { Frame } from '../../ui/Frame';
 import { Head } from '../../ui/Head';
 import { KeysHelp } from './KeysHelp';
 import type { Bench } from './useBench';
 
-interface JobFrameProps {
+type JobFrameProps = Held & {
   bench: Bench;
   shown: Step | null;
   sentence: ReactNode;
   under: ReactNode;
-  left: Hand;
-  right: Hand;
-  crossing: ReactNode;
   answers: readonly Answer[];
-}
+};
 
 export function JobFrame({ bench, shown, answers, under, ...rest }: JobFrameProps) {
   const navigate = useNavigate();

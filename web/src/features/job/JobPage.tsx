@@ -15,8 +15,10 @@ import { useBench } from './useBench';
 import { MotorsView } from '../wiring/MotorsView';
 import { PlannerView } from '../wiring/PlannerView';
 import { SuppliesView } from '../wiring/SuppliesView';
+import { WaiveView } from '../wiring/WaiveView';
+import { WholeBoardView } from '../wiring/WholeBoardView';
+import { WiringView } from '../wiring/WiringView';
 import { WhyView } from './WhyView';
-import { WiringView } from './WiringView';
 
 export function JobPage() {
   const { jobId } = useParams();
@@ -44,6 +46,10 @@ function JobBench({ bench }: { bench: Bench }) {
       return <FaultView bench={bench} symptom={mode.symptom} setMode={setMode} />;
     case 'wiring':
       return <WiringView bench={bench} first={mode.wire} setMode={setMode} />;
+    case 'whole board':
+      return <WholeBoardView bench={bench} slot={mode.slot} setMode={setMode} />;
+    case 'waive':
+      return <WaiveView bench={bench} finding={mode.finding} waiver={mode.waiver} setMode={setMode} />;
     case 'planner':
       return <PlannerView bench={bench} setMode={setMode} />;
     case 'supplies':

@@ -111,6 +111,11 @@ function reallyOn(bench: Bench, joint: string): TerminalRef | null {
   return built ? landedOn(built.ends[end]) : null;
 }
 
+/** The two ends of a wire: the pad in question on the left, where it leads on the right. What the plan does not have is shown as it is built. */
+export function wireHands(bench: Bench, joint: string, options: HandOptions = {}): { left: Hand; right: Hand } {
+  return jointHands(splitJoint(joint)!.wire in bench.state.words.build.wires ? bench : asBuiltBench(bench), joint, options);
+}
+
 function jointHands(bench: Bench, joint: string, options: HandOptions): { left: Hand; right: Hand } {
   const { build } = bench.state.words;
   const { wire: id, end } = splitJoint(joint)!;
@@ -182,6 +187,13 @@ function bundleHand(bench: Bench, bundle: string, end: 0 | 1): Hand {
     return { id: wire.id, says: `position ${at.on === 'cavity' ? at.position : '?'}, ${wire.colour}`, colour: wire.colour, awg: wire.awg, contact: true, state: wire.id in bench.state.asBuilt.wires ? 'landed' : 'planned' };
   });
   return { title: `housing ${housing?.on === 'cavity' ? housing.housing : ''}`, note: 'looking into the mating face, latch up', body: <Leads rows={rows} /> };
+}
+
+/** The board or part under a terminal; what came off is drawn as it came in. */
+export function placeHand(bench: Bench, ref: TerminalRef, rings: readonly string[]): Hand {
+  const { slot } = splitRef(ref);
+  const here = bench.state.words.build.slots[slot] ? bench : asBuiltBench(bench);
+  return isBoard(modelIn(here.state.words.build, slot, bench.catalogue)) ? boardHand(here, slot, rings, {}) : leadsHand(here, slot, null);
 }
 
 function probeHand(bench: Bench, title: string, ref: TerminalRef): Hand {

@@ -1,5 +1,5 @@
 /** What the bench screen shows instead of the current step, if anything. */
-import type { TerminalRef } from '@junctor/core';
+import type { Finding, TerminalRef } from '@junctor/core';
 
 export type Mode =
   | { is: 'work' }
@@ -9,6 +9,8 @@ export type Mode =
   | { is: 'what to do'; defect: string }
   | { is: 'fault'; symptom: string }
   | { is: 'wiring'; wire: string | null }
+  | { is: 'whole board'; slot: string | null }
+  | { is: 'waive'; finding: Finding; waiver: string | null }
   | { is: 'planner' }
   | { is: 'supplies' }
   | { is: 'motors' }

@@ -17,10 +17,10 @@ export interface Bench {
   state: JobState;
   meter: Meter;
   limiters: readonly Tool[];
-  /** Keeps one or more things at once, as done at this step. */
-  record: (bodies: readonly (Act | Note)[], step: StepId | null, replaces?: string) => void;
+  /** Keeps one or more things at once, as done at this step, or as found. */
+  record: (bodies: readonly (Act | Note)[], step: StepId | null, replaces?: string, how?: QuadRecord['how']) => void;
   /** The same for several steps at once. */
-  recordEach: (list: readonly { body: Act | Note; step: StepId | null }[], replaces?: string) => void;
+  recordEach: (list: readonly { body: Act | Note; step: StepId | null }[], replaces?: string, how?: QuadRecord['how']) => void;
 }
 
 export type BenchLoad = { is: 'loading' } | { is: 'failed'; why: string } | { is: 'ready'; bench: Bench };
@@ -44,16 +44,16 @@ export function useBench(jobId: string): BenchLoad {
   if (!job.data || !person || !records || !catalogue.data || !tools.data || !state || !meter) return { is: 'loading' };
   const { data } = job;
 
-  const recordEach: Bench['recordEach'] = (list, replaces) => {
+  const recordEach: Bench['recordEach'] = (list, replaces, how = 'did') => {
     const doneAt = new Date().toISOString();
     const made = list.map(({ body, step }): QuadRecord => ({
       id: newId(), quadId: data.quadId, seq: null, jobId, step, personId: person.personId, deviceId: deviceId(),
       shownAt: step && step === state.current?.id ? shownAt.current : null, doneAt, arrivedAt: null, basisSeq: state.lastSeq,
-      planVersion: data.plan.version, how: 'did', body, ...(replaces ? { replaces } : {}),
+      planVersion: data.plan.version, how, body, ...(replaces ? { replaces } : {}),
     }));
     enqueue(data.quadId, person.personId, made);
   };
-  const record: Bench['record'] = (bodies, step, replaces) => recordEach(bodies.map((body) => ({ body, step })), replaces);
+  const record: Bench['record'] = (bodies, step, replaces, how) => recordEach(bodies.map((body) => ({ body, step })), replaces, how);
   return {
     is: 'ready',
     bench: {

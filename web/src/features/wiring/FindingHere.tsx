@@ -1,6 +1,6 @@
-/** What the rules say of the plan, at the place, with remedies that one key applies. */
-import type { Finding, Remedy } from '@junctor/core';
-import { judge, whyRule } from '@junctor/core';
+/** What the rules say of plan and quad, at the place, with remedies that one key applies, and what was waived by whom. */
+import type { Finding, Remedy, Waived } from '@junctor/core';
+import { judge, judgeAsItCame, splitWaived, whyRule } from '@junctor/core';
 import { useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { remediesOf } from '../../compute/planner';
@@ -8,30 +8,60 @@ import { KeyCap } from '../../ui/Plate';
 import { severityWord } from '../job/FindingsLine';
 import type { Bench } from '../job/useBench';
 
+export interface Said {
+  finding: Finding;
+  /** Who says it: the plan, the quad as it is built so far, or the quad as it came in. */
+  of: 'the plan' | 'what is built' | 'the quad as it came in';
+  waiver: Waived['waiver'] | null;
+}
+
 export interface Findings {
-  all: readonly Finding[];
-  shown: Finding | null;
+  /** Worst first, waived ones last. */
+  all: readonly Said[];
+  shown: Said | null;
   remedies: readonly Remedy[];
   searching: boolean;
   /** Goes on to the next and returns it. */
-  next: () => Finding | null;
+  next: () => Said | null;
 }
 
-export function useFindings({ job: { plan }, catalogue }: Bench): Findings {
-  const all = useMemo(() => judge(plan.target, catalogue, plan.links, plan.cells), [plan, catalogue]);
+/** Each finding once: what the plan says counts before what follows from it at the bench. */
+function saidOf({ job: { id, plan }, catalogue, state }: Bench): Said[] {
+  const lists = [
+    ['the plan', judge(plan.target, catalogue, plan.links, plan.cells)],
+    ['what is built', [...state.findings, ...state.waived.map(({ finding }) => finding)]],
+    ['the quad as it came in', judgeAsItCame(state.start, state.asBuilt, catalogue, plan.cells)],
+  ] as const;
+  const byKey = new Map<string, { finding: Finding; of: Said['of'] }>();
+  for (const [of, list] of lists) for (const finding of list) if (!byKey.has(finding.key)) byKey.set(finding.key, { finding, of });
+  const { open, waived } = splitWaived([...byKey.values()].map(({ finding }) => finding), state.log, id);
+  const rank = ({ severity }: Finding) => ['kill', 'stop', 'warn'].indexOf(severity);
+  return [
+    ...open.sort((a, b) => rank(a) - rank(b)).map((finding) => ({ finding, of: byKey.get(finding.key)!.of, waiver: null })),
+    ...waived.map(({ finding, waiver }) => ({ finding, of: byKey.get(finding.key)!.of, waiver })),
+  ];
+}
+
+export function useFindings(bench: Bench): Findings {
+  const { job: { plan }, catalogue } = bench;
+  const all = useMemo(() => saidOf(bench), [bench]);
   const [at, setAt] = useState(0);
   const shown = all[at % Math.max(1, all.length)] ?? null;
-  const [found, setFound] = useState<{ of: Finding; list: readonly Remedy[] } | null>(null);
+  const [found, setFound] = useState<{ of: string; list: readonly Remedy[] } | null>(null);
+  const asked = shown?.of === 'the plan' ? shown.finding : null;
+  const key = asked && `${plan.version} ${asked.key}`;
   useEffect(() => {
     let gone = false;
-    if (shown) void remediesOf(plan, catalogue.models, shown).then((list) => !gone && setFound({ of: shown, list }));
+    if (asked && key) void remediesOf(plan, catalogue.models, asked).then((list) => !gone && setFound({ of: key, list }));
     return () => {
       gone = true;
     };
-  }, [plan, catalogue, shown]);
-  const here = found && found.of === shown ? found : null;
+    // The key stands for the plan and the finding: both are made anew with every record.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+  const here = found && found.of === key ? found : null;
   return {
-    all, shown, remedies: here?.list ?? [], searching: shown !== null && here === null,
+    all, shown, remedies: here?.list ?? [], searching: key !== null && here === null,
     next: () => {
       const to = (at + 1) % Math.max(1, all.length);
       setAt(to);
@@ -42,19 +72,29 @@ export function useFindings({ job: { plan }, catalogue }: Bench): Findings {
 
 const Box = styled.section`
   text-align: left; font-size: 16px; line-height: 20px; display: grid; gap: 8px; align-content: center;
-  h3 { font-size: 17px; } ol { display: grid; gap: 6px; } li { display: grid; grid-template-columns: 30px 1fr; gap: 6px; align-items: center; font-weight: 700; line-height: 18px; }
+  h3 { font-size: 17px; } ol, ul { display: grid; gap: 6px; } ul.why li { font-weight: 400; } li { display: grid; grid-template-columns: 30px 1fr; gap: 6px; align-items: center; font-weight: 700; line-height: 18px; }
   .why { color: ${({ theme }) => theme.quiet}; }
 `;
 
-export function FindingHere({ findings: { all, shown, remedies, searching } }: { findings: Findings }) {
+export function FindingHere({ findings: { all, shown, remedies, searching }, bench }: { findings: Findings; bench: Bench }) {
   if (!shown) return null;
+  const { finding, of, waiver } = shown;
   return (
     <Box aria-label="Finding">
-      <h3>▲ {severityWord[shown.severity]}</h3>
-      <p>{shown.says}</p>
-      {remedies.length === 0 && <p className="why" role="status">{searching ? 'looking for a remedy' : whyRule(shown.rule)}</p>}
-      {remedies.length > 0 && <ol aria-label="Remedies">{remedies.slice(0, 3).map(({ says }, index) => <li key={says}><KeyCap>{index + 1}</KeyCap><span>{says}</span></li>)}</ol>}
-      {all.length > 1 && <p className="why">N: next of {all.length} findings</p>}
+      <h3>▲ {severityWord[finding.severity]}</h3>
+      <p>{finding.says}</p>
+      {of !== 'the plan' && <p className="why">Said of {of}{of === 'the quad as it came in' ? ', until it is moved' : ''}.</p>}
+      {waiver && <p role="note"><strong>Waived by {nameOf(bench, waiver.record.id)}:</strong> {waiver.record.body.reason}</p>}
+      {!waiver && remedies.length === 0 && <p className="why" role="status">{searching ? 'looking for a remedy' : whyRule(finding.rule)}</p>}
+      {!waiver && remedies.length > 0 && <ol aria-label="Remedies">{remedies.slice(0, 3).map(({ says }, index) => <li key={says}><KeyCap>{index + 1}</KeyCap><span>{says}</span></li>)}</ol>}
+      <ul className="why">
+        {of !== 'the quad as it came in' && <li><KeyCap>*</KeyCap><span>{waiver ? 'does that still hold?' : 'may it stay as it is?'}</span></li>}
+        {all.length > 1 && <li><KeyCap>N</KeyCap><span>next of {all.length}</span></li>}
+      </ul>
     </Box>
   );
+}
+
+export function nameOf(bench: Bench, recordId: string): string {
+  return bench.records.find(({ id }) => id === recordId)?.person ?? 'somebody';
 }

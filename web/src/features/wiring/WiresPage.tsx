@@ -1,6 +1,6 @@
 /** All wires as a table: filtered by part, rail or signal, sorted, planned against built; written and read as CSV. */
-import type { Net, PlanChange, WireRow } from '@junctor/core';
-import { changesFromRows, findTerminal, landedOn, netlist, slotsOfRow, wireRows } from '@junctor/core';
+import type { PlanChange, WireRow } from '@junctor/core';
+import { changesFromRows, landedOn, netlist, slotsOfRow, wireRows } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -13,6 +13,8 @@ import { Lines, Sheet, Small } from '../../ui/Sheet';
 import type { Bench } from '../job/useBench';
 import { useBench } from '../job/useBench';
 import { readWires, writeWires } from './wireCsv';
+import type { WireKind } from './wireKind';
+import { kindOf } from './wireKind';
 
 const Table = styled.table`
   width: 100%; border-collapse: collapse; font-size: 18px;
@@ -22,7 +24,7 @@ const Table = styled.table`
 const Tools = styled.div`display: grid; grid-template-columns: 300px 1fr auto 280px; gap: 20px; align-items: end; padding: 0 24px 10px;`;
 const columns = [['wire', 'Wire'], ['from', 'From'], ['to', 'To'], ['awg', 'AWG'], ['colour', 'Colour'], ['lengthMm', 'Length'], ['link', 'For'], ['state', 'State']] as const;
 type Column = (typeof columns)[number][0];
-type Kind = 'all' | 'supply' | 'ground' | 'signal';
+type Kind = 'all' | WireKind;
 type Shown = WireRow & { state: string; kind: Kind };
 
 export function WiresPage() {
@@ -44,7 +46,7 @@ function WiresSheet({ bench }: { bench: Bench }) {
   const [offered, setOffered] = useState<readonly PlanChange[] | null>(null);
   const all = useMemo(() => {
     const nets = netlist(job.plan.target, catalogue);
-    return wireRows(job.plan.target, job.plan.links).map((row): Shown => ({ ...row, state: stateOf(row, bench), kind: kindOf(nets.netOfWire(row.wire), bench) }));
+    return wireRows(job.plan.target, job.plan.links).map((row): Shown => ({ ...row, state: stateOf(row, bench), kind: kindOf(nets.netOfWire(row.wire), job.plan.target, catalogue) }));
   }, [job.plan, catalogue, bench]);
   const wanted = typed.trim().toLowerCase();
   const found = all.filter((row) => (kind === 'all' || row.kind === kind) && (wanted === '' || [row.wire, row.from, row.to, row.colour, row.link, row.state, ...slotsOfRow(row)].some((text) => text.toLowerCase().includes(wanted))));
@@ -77,11 +79,6 @@ function WiresSheet({ bench }: { bench: Bench }) {
       </section>
     </Sheet>
   );
-}
-
-function kindOf(net: Net | null, bench: Bench): Kind {
-  const is = (role: 'ground' | 'supply') => net?.terminals.some((ref) => findTerminal(bench.job.plan.target, ref, bench.catalogue)?.roles.some((one) => one.is === role));
-  return is('ground') ? 'ground' : is('supply') ? 'supply' : 'signal';
 }
 
 function stateOf({ wire }: WireRow, { state, job }: Bench): string {

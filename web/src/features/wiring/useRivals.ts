@@ -1,5 +1,6 @@
 /** The models that could take the place of a part when wishes clash: controllers, boards and receivers of the shop's catalogue. */
 import type { Build, Catalogue } from '@junctor/core';
+import { makeCatalogue } from '@junctor/core';
 import { useMemo } from 'react';
 import { useModels } from '../../api/queries';
 import { useModelIndex } from '../../api/stores';
@@ -13,5 +14,5 @@ export function useRivals(target: Build, own: Catalogue) {
     return index && [...used, ...index.filter(({ kind, retired }) => kinds.includes(kind) && !retired).map(({ id, revision }) => `${id}@${revision}`)];
   }, [index, target]);
   const all = useModels(named).data;
-  return { models: all ? [...own.models, ...all.models.filter((model) => !own.models.some(({ id, revision }) => id === model.id && revision === model.revision))] : null };
+  return { all: useMemo(() => all && makeCatalogue([...own.models, ...all.models]), [all, own]) };
 }

@@ -1,0 +1,98 @@
+/** See all: one board with every wire of it, old and new on one drawing, filtered by rail, signal or what changes. */
+import type { BoardWire, Side } from '@junctor/core';
+import { boardsOf, boardWires, modelIn, netlist, padWords, slotWords, terminalOf, terminalWords } from '@junctor/core';
+import { useMemo, useState } from 'react';
+import { terminalMarks } from '../../drawing/marks';
+import { WholeBoard } from '../../drawing/WholeBoard';
+import type { Answer } from '../../ui/Answers';
+import { JobFrame } from '../job/JobFrame';
+import type { SetMode } from '../job/mode';
+import type { Bench } from '../job/useBench';
+import { kindOf } from './wireKind';
+
+const filters = [['all', 'All'], ['rails', 'Rails'], ['signals', 'Signals'], ['changes', 'Changes']] as const;
+type Filter = (typeof filters)[number][0];
+
+export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: string | null; setMode: SetMode }) {
+  const { state, catalogue, job } = bench;
+  const stages = useMemo(() => ({ start: state.start, asBuilt: state.asBuilt, target: job.plan.target }), [state.start, state.asBuilt, job.plan.target]);
+  const boards = useMemo(() => boardsOf(stages, catalogue), [stages, catalogue]);
+  const marks = useMemo(() => terminalMarks(state, catalogue), [state, catalogue]);
+  const [at, setAt] = useState(Math.max(0, boards.findIndex((one) => one.slot === slot)));
+  const [filter, setFilter] = useState<Filter>('all');
+  const [side, setSide] = useState<Side>('top');
+  const [chosen, setChosen] = useState(0);
+  const board = boards[at];
+  const all = useMemo(() => (board ? boardWires(board, stages, catalogue) : []), [board, stages, catalogue]);
+  if (!board) return <JobFrame bench={bench} shown={state.current} answers={[{ key: 'Escape', label: 'To the wiring', act: () => setMode({ is: 'wiring', wire: null }) }]} sentence="Nothing is wired to a board" under="" both={{ title: 'no board', note: '', body: null }} />;
+  const build = stages[board.from];
+  const model = modelIn(build, board.slot, catalogue)!;
+  const onSide = all.filter(({ terminal }) => terminalOf(model, terminal)!.sides.includes(side));
+  const nets = netlist(build, catalogue);
+  const wires = onSide.filter((one) => matches(filter, one, () => kindOf(nets.netOf(`${board.slot}.${one.terminal}`), build, catalogue)));
+  const now = wires[Math.min(chosen, wires.length - 1)] ?? null;
+  const go = (to: number) => {
+    setAt((to + boards.length) % boards.length);
+    setSide('top');
+    setChosen(0);
+  };
+  const context = { build, before: stages.start, catalogue };
+  const otherBuild = (one: BoardWire) => (one.becomes === 'comes off' ? stages.start : one.becomes === 'differs' ? stages.asBuilt : stages.target);
+  const say = (one: BoardWire) => `${padWords(`${board.slot}.${one.terminal}`, context)} ${one.other ? `to ${terminalWords(one.other, { ...context, build: otherBuild(one) })}` : 'in the air'}: ${becomesWords(one)}`;
+  const answers: Answer[] = [
+    { key: 'Escape', label: 'Wiring', act: () => setMode({ is: 'wiring', wire: null }) },
+    { key: '-', label: 'Before', act: () => go(at - 1) },
+    { key: '+', label: 'Next', act: () => go(at + 1) },
+    { key: '9', also: ['f'], label: 'Flip', act: () => setSide(side === 'top' ? 'bottom' : 'top') },
+    { key: 'ArrowUp', label: 'Wire before', hidden: true, act: () => setChosen(Math.max(0, Math.min(chosen, wires.length - 1) - 1)) },
+    { key: 'ArrowDown', label: 'Wire after', hidden: true, act: () => setChosen(Math.min(wires.length - 1, chosen + 1)) },
+    ...filters.map(([name, label], index): Answer => ({ key: String(index + 1), label: filter === name ? `● ${label}` : label, act: () => setFilter(name) })),
+    { key: 'Enter', label: now ? `Walk from ${now.wire.id}` : 'No wire', main: true, blocked: now ? null : 'No wire here', act: () => now && setMode({ is: 'wiring', wire: now.wire.id }) },
+  ];
+  const under = all.length - onSide.length;
+  return (
+    <JobFrame
+      bench={bench} shown={state.current} answers={answers}
+      sentence={<><strong>{board.slot}</strong>: {count(all)}</>}
+      under={now ? `${now.wire.colour} ${now.wire.awg} AWG, ${now.wire.id}: ${say(now)}` : filter === 'all' ? 'Nothing on this side.' : 'Nothing of that kind on this side.'}
+      both={{
+        title: `${slotWords(board.slot, context).replace(/^the /, '')}${board.from === 'start' ? ', which comes off' : ''}`,
+        note: `${model.name}, ${side === 'top' ? 'top side' : 'underside'}${under > 0 ? `; ${under} more on the other side` : ''}; board ${at + 1} of ${boards.length}, ↑ ↓ choose a wire`,
+        body: <WholeBoard slot={board.slot} model={model} side={side} marks={board.from === 'target' ? marks : new Map()} wires={wires} current={now?.joint ?? null} say={say} onPick={(one) => setChosen(wires.indexOf(one))} />,
+      }}
+    />
+  );
+}
+
+function matches(filter: Filter, { becomes }: BoardWire, kind: () => string): boolean {
+  if (filter === 'all') return true;
+  if (filter === 'changes') return becomes !== 'stays';
+  return (kind() === 'signal') === (filter === 'signals');
+}
+
+function becomesWords({ becomes, done }: BoardWire): string {
+  switch (becomes) {
+    case 'stays':
+      return done ? 'stays' : 'stays, but is off now';
+    case 'comes off':
+      return done ? 'is off' : 'comes off';
+    case 'goes on':
+      return done ? 'landed' : 'goes on';
+    case 'differs':
+      return '▲ found, not planned';
+  }
+}
+
+/** "12 stay, 4 of 6 to take off, 9 of 9 to land". */
+function count(wires: readonly BoardWire[]): string {
+  const of = (becomes: BoardWire['becomes']) => wires.filter((one) => one.becomes === becomes);
+  const left = (list: readonly BoardWire[]) => list.filter(({ done }) => !done).length;
+  const [stay, off, on, odd] = [of('stays'), of('comes off'), of('goes on'), of('differs')];
+  const parts = [
+    stay.length > 0 ? `${stay.length} stay` : '',
+    off.length > 0 ? `${left(off)} of ${off.length} to take off` : '',
+    on.length > 0 ? `${left(on)} of ${on.length} to land` : '',
+    odd.length > 0 ? `${odd.length} not as planned` : '',
+  ].filter(Boolean);
+  return parts.join(', ') || 'no wires';
+}

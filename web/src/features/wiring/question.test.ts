@@ -1,0 +1,63 @@
+/** What the planner is asked: lines, what the keys do with them, and ways out taken. */
+import { readdirSync, readFileSync } from 'node:fs';
+import type { PartModel, Plan } from '@junctor/core';
+import { makeCatalogue, wholeDraft } from '@junctor/core';
+import { describe, expect, it } from 'vitest';
+import { askedOrNot, changedWish, firstQuestion, keptOrNot, nextLoss, pinnedPort, rowsOf, withWay } from './question';
+
+const read = (path: string) => JSON.parse(readFileSync(new URL(`../../../../demo/${path}`, import.meta.url), 'utf8')) as unknown;
+const demoPlan = (id: string) => wholeDraft((read(`jobs/${id}.json`) as { plan: Plan }).plan);
+const catalogue = makeCatalogue(readdirSync(new URL('../../../../demo/catalogue', import.meta.url)).filter((name) => name.endsWith('.json')).map((name) => read(`catalogue/${name}`) as PartModel));
+const asFound = demoPlan('culvert-as-found').target;
+const plan: Plan = { ...demoPlan('culvert-conversion'), jobId: 'job', version: 1 };
+const first = firstQuestion(plan, asFound, catalogue);
+const ids = (question: typeof first) => rowsOf(question, asFound, catalogue).map(({ id }) => id);
+const wish = (question: typeof first, id: string) => question.wishes.find((one) => one.id === id)!;
+
+describe('lines of the planner', () => {
+  it('are the wishes of the parts, then the parts that come off', () => {
+    expect(ids(first)).toEqual(['receiver RX', 'video VTX', 'on-screen data VTX', 'buzzer BZ', 'positioning GPS', 'old RX', 'old VTX', 'old CAM', 'old ANT1']);
+    expect(first.dormant).toEqual([]);
+  });
+
+  it('name what could be wished besides, once it is not', () => {
+    const without = askedOrNot(first, wish(first, 'positioning GPS'));
+    expect(ids(without)).toContain('not positioning GPS');
+    const again = askedOrNot(without, rowsOf(without, asFound, catalogue).find((row) => row.is === 'unasked')!.wish);
+    expect(wish(again, 'positioning GPS')).toMatchObject({ must: false, lossIfDropped: 6 });
+  });
+});
+
+describe('a part that stays in', () => {
+  const kept = keptOrNot(first, 'VTX');
+
+  it('moves what was planned for its place beside it, and back', () => {
+    expect([Object.keys(kept.slots).includes('VTX'), kept.slots.VTX2, kept.dormant]).toEqual([false, first.slots.VTX, [{ slot: 'VTX', moved: 'VTX2' }]]);
+    expect(kept.wishes.map(({ id }) => id)).toEqual(['receiver RX', 'video VTX2', 'on-screen data VTX2', 'buzzer BZ', 'positioning GPS']);
+    const back = keptOrNot(kept, 'VTX');
+    expect([back.slots, back.wishes, back.dormant]).toEqual([expect.objectContaining(first.slots), first.wishes, []]);
+  });
+
+  it('is known again from a plan that keeps one', () => {
+    const idle = { ...plan, target: { ...asFound, wires: Object.fromEntries(Object.entries(asFound.wires).filter(([, { ends }]) => !JSON.stringify(ends).includes('"VTX.'))), mates: {} } };
+    expect(firstQuestion(idle, asFound, catalogue).dormant).toContainEqual({ slot: 'VTX', moved: null });
+  });
+});
+
+describe('choices', () => {
+  it('let a port go with the wish, and step through how much it matters', () => {
+    const held = { ...first, pinned: [{ what: 'port' as const, of: 'receiver RX', value: 'FC/UART3' }] };
+    expect(pinnedPort(held.pinned, wish(held, 'receiver RX'))).toBe('FC UART3');
+    expect(askedOrNot(held, wish(held, 'receiver RX')).pinned).toEqual([]);
+    expect([1, 3, 6, 10].map(nextLoss)).toEqual([2, 5, 8, 1]);
+    expect(wish(changedWish(first, wish(first, 'buzzer BZ'), { must: true }), 'buzzer BZ').must).toBe(true);
+  });
+
+  it('follow a way out', () => {
+    const says = '';
+    expect(wish(withWay({ do: 'drop', wish: 'receiver RX', loss: 10, says }, first), 'receiver RX').must).toBe(false);
+    expect(wish(withWay({ do: 'allow', wish: 'video VTX', way: 'straight to the transmitter', loss: 3, says }, first), 'video VTX').ways).toContain('straight to the transmitter');
+    expect(withWay({ do: 'exchange', slot: 'FC', model: 'another', revision: 2, loss: 4, says }, first).slots.FC).toMatchObject({ model: 'another', revision: 2, part: null });
+    expect(withWay({ do: 'unpin', of: 'x', loss: 0, says }, { ...first, pinned: [{ what: 'port', of: 'x', value: 'FC/UART1' }] }).pinned).toEqual([]);
+  });
+});

@@ -1,0 +1,75 @@
+/** What the planner is asked: wishes, what could be wished besides, and old parts that may stay in. One row each. */
+import type { Asked, Build, Catalogue, Pinned, Plan, Slot, WayOut, Wish } from '@junctor/core';
+import { dormantParts, emptyBuild, modelIn, movePlace, placeBeside, possibleWishes, sameFitted, wishesFor } from '@junctor/core';
+
+export interface Question extends Asked {
+  /** Old parts that stay in, unused, and where what comes in their stead has gone. */
+  dormant: readonly { slot: Slot; moved: Slot | null }[];
+}
+
+export type Row = { is: 'wish'; id: string; wish: Wish } | { is: 'unasked'; id: string; wish: Wish } | { is: 'old'; id: string; slot: Slot; name: string; kept: boolean };
+
+/** As the plan has it; a plan without wishes wants what its parts bring with them. */
+export function firstQuestion({ target, wishes, pinned }: Plan, asBuilt: Build, catalogue: Catalogue): Question {
+  const dormant = dormantParts(target, catalogue).filter((slot) => sameFitted(asBuilt.slots[slot], target.slots[slot]));
+  const slots = Object.fromEntries(Object.entries(target.slots).filter(([slot]) => !dormant.includes(slot)));
+  return { slots, pinned, wishes: wishes.length > 0 ? wishes : wishesFor({ ...emptyBuild, slots }, catalogue), dormant: dormant.map((slot) => ({ slot, moved: null })) };
+}
+
+export function rowsOf({ slots, wishes, dormant }: Question, asBuilt: Build, catalogue: Catalogue): Row[] {
+  const asked = new Set(wishes.map(({ id }) => id));
+  const unasked = possibleWishes({ ...emptyBuild, slots }, catalogue).filter(({ id }) => !asked.has(id));
+  const old = Object.keys(asBuilt.slots).filter((slot) => !sameFitted(asBuilt.slots[slot], slots[slot]));
+  return [
+    ...wishes.map((wish): Row => ({ is: 'wish', id: wish.id, wish })),
+    ...unasked.map((wish): Row => ({ is: 'unasked', id: `not ${wish.id}`, wish })),
+    ...old.map((slot): Row => ({ is: 'old', id: `old ${slot}`, slot, name: modelIn(asBuilt, slot, catalogue)!.name, kept: dormant.some((one) => one.slot === slot) })),
+  ];
+}
+
+/** An old part stays in, and what was planned for its place goes beside it; or it comes off after all. */
+export function keptOrNot(question: Question, slot: Slot): Question {
+  const kept = question.dormant.find((one) => one.slot === slot);
+  const dormant = question.dormant.filter((one) => one !== kept);
+  if (kept) return { ...(kept.moved ? movePlace(question, kept.moved, slot) : question), dormant };
+  const moved = slot in question.slots ? placeBeside(slot, question.slots) : null;
+  return { ...(moved ? movePlace(question, slot, moved) : question), dormant: [...dormant, { slot, moved }] };
+}
+
+/** Asked for, or no more; what was held for it is let go. */
+export function askedOrNot(question: Question, wish: Wish): Question {
+  const had = question.wishes.some(({ id }) => id === wish.id);
+  if (!had) return { ...question, wishes: [...question.wishes, { ...wish, must: false }] };
+  return { ...question, wishes: question.wishes.filter(({ id }) => id !== wish.id), pinned: question.pinned.filter(({ of }) => of !== wish.id) };
+}
+
+export function changedWish(question: Question, wish: Wish, change: Partial<Wish>): Question {
+  return { ...question, wishes: question.wishes.map((one) => (one.id === wish.id ? { ...one, ...change } : one)) };
+}
+
+const lossSteps = [1, 2, 3, 5, 8, 10];
+
+/** The next step up; from the top back to hardly missed. */
+export function nextLoss(loss: number): number {
+  return lossSteps.find((one) => one > loss) ?? lossSteps[0]!;
+}
+
+/** The port that a wish is held on, in words; null when it is free. */
+export function pinnedPort(pinned: readonly Pinned[], wish: Wish): string | null {
+  return pinned.find(({ what, of }) => what === 'port' && of === wish.id)?.value.replace('/', ' ') ?? null;
+}
+
+/** Wishes, choices by hand and parts once a way out is taken. */
+export function withWay(way: WayOut, question: Question): Question {
+  const { wishes, pinned, slots } = question;
+  switch (way.do) {
+    case 'drop':
+      return { ...question, wishes: wishes.map((one) => (one.id === way.wish ? { ...one, must: false } : one)) };
+    case 'allow':
+      return { ...question, wishes: wishes.map((one) => (one.id === way.wish ? { ...one, ways: [...one.ways, way.way] } : one)) };
+    case 'unpin':
+      return { ...question, pinned: pinned.filter(({ of }) => of !== way.of) };
+    case 'exchange':
+      return { ...question, slots: { ...slots, [way.slot]: { ...slots[way.slot]!, model: way.model, revision: way.revision, part: null } } };
+  }
+}
