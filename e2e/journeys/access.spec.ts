@@ -1,13 +1,6 @@
 /** Every main view: readable by axe, named for people who do not see the drawing, nothing to scroll at the bench. */
-import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
-import { lead, press, sentence, signIn, takeUp } from '../support/bench';
+import { lead, press, readable, sentence, signIn, takeUp } from '../support/bench';
 import { expect, test } from '../support/shop';
-
-async function readable(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`)).toEqual([]);
-}
 
 test('the views are accessible', async ({ page, shop }) => {
   await page.goto(shop.url);

@@ -1,4 +1,5 @@
 /** A technician at the keyboard: signs in, reads the sentence, answers by key. */
+import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 
@@ -28,6 +29,12 @@ export function sentence(page: Page) {
 
 export function under(page: Page) {
   return page.getByTestId('under');
+}
+
+/** Nothing on the page that axe objects to. */
+export async function readable(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`)).toEqual([]);
 }
 
 /** Presses one key; Enter only once it answers again. */
