@@ -1,6 +1,6 @@
 /** The planner on the demo shop's parts; ./measure planner does it for hundreds of generated builds. */
 import type { PlanRequest, Solve } from '@junctor/core';
-import { emptyBuild, planWiring, waysOut, wishesFor } from '@junctor/core';
+import { emptyBuild, makeCatalogue, planWiring, setupSheet, waysOut, wishesFor } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { shippedTemplate, shippedTemplates } from './catalogue';
@@ -66,6 +66,32 @@ describe('the planner', () => {
     const other = ways.find((way) => way.do === 'exchange' && way.slot === 'FC')!;
     if (other.do !== 'exchange') return;
     planned({ ...crowded, slots: { ...slots, FC: { ...slots.FC!, model: other.model, revision: other.revision } } });
+  });
+
+  it('keeps off the port that the boot loader listens to while another will do, as trying everything does', () => {
+    const { slots: plain, cells, wishes } = generate(1, catalogue, 'roomy', 2);
+    const usual = planned({ slots: plain, catalogue, cells, wishes, pinned: [] }).wishes.find(({ wish }) => wish.purpose === 'receiver')!.port!;
+    const board = catalogue.model(plain.FC!);
+    const fc = { ...board, id: 'listening', ports: board.ports.map((port) => (`FC/${port.id}` === usual ? { ...port, speaks: [...port.speaks, 'bootLoader' as const] } : port)) };
+    const own = makeCatalogue([...catalogue.models, fc]);
+    const slots = { ...plain, FC: { ...plain.FC!, model: 'listening' } };
+    const result = planned({ slots, catalogue: own, cells, wishes, pinned: [] });
+    expect(result.wishes.map(({ port }) => port)).not.toContain(usual);
+    expect(result.findings.map(({ rule }) => rule)).not.toContain('boot loader port');
+    expect(result.cost).toEqual(bestByTrying(slots, own, cells, wishes));
+  });
+
+  it('steers the video transmitter over the receiver when that is welcome and no port is left', () => {
+    const base = requestOf('quad-glasshouse-6s');
+    const slots = { ...base.slots, RX: { ...base.slots.RX!, model: 'teal-rx-c', revision: 1 } };
+    const wishes = wishesFor({ ...emptyBuild, slots }, catalogue).map((wish) => (wish.purpose === 'video control' ? { ...wish, must: true, ways: ['over the receiver'] } : wish));
+    const request: PlanRequest = { ...base, slots, wishes };
+    const { target, links, findings, cost } = planned(request);
+    const link = links.find(({ wish }) => wish === 'video control VTX')!;
+    expect([link.ends[1], cost.loss]).toEqual([{ slot: 'RX', port: 'CTL' }, 1]);
+    expect(findings.filter(({ severity }) => severity !== 'warn')).toEqual([]);
+    expect(truth({ build: target, catalogue, links, cells: request.cells }, target)).toEqual({ is: 'fine', because: '' });
+    expect(setupSheet({ target, links, cells: request.cells, front: null, wishes, pinned: [], schools: {} }, catalogue).find(({ key }) => key === 'video control')?.value).toBe('receiver output');
   });
 
   it('says which part nothing feeds', () => {

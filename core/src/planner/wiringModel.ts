@@ -148,10 +148,17 @@ export function wiringModel(input: WiringInput): WiringModel {
     loss: [...wishes.map((one) => [dropName(one.id), one.lossIfDropped] as const), ...options.filter(({ loss }) => loss > 0).map((one) => [optionName(one.id), one.loss] as const)],
     crowding: [
       ...rails.map((rail) => [`over ${rail}`, overWeight] as const), ...doubled.map((ref) => [doubledName(ref), 1] as const),
+      ...[...joins].filter(([, { pad }]) => listenedTo(input, pad)).map(([name]) => [name, doubtWeight] as const),
       ...needs.flatMap(({ own, pads }) => pads.filter(({ ref, doubtful }) => doubtful && may(own, ref)).map(({ ref }) => [joinName(own, ref), doubtWeight] as const)),
     ],
     length: lengths,
   };
+}
+
+/** A boot loader listens there when the board starts: a part that talks there is in the way of flashing. */
+function listenedTo({ build, catalogue }: WiringInput, pad: TerminalRef): boolean {
+  const { ports } = modelIn(build, splitRef(pad).slot, catalogue)!;
+  return findTerminal(build, pad, catalogue)!.roles.some((role) => role.is === 'port' && role.pin === 'rx' && ports.some(({ id, speaks }) => id === role.port && speaks.includes('bootLoader')));
 }
 
 /** Typical load within a regulator's limit; peaks too where a controller or a receiver hangs on it. Gives the rails that have a limit. */

@@ -2,7 +2,9 @@
  * The best wiring by trying everything, for small builds: the reference that the planner's optimum is held against.
  * It reads the catalogue for itself and shares no code with the planner. Branches that can no longer beat the best are cut.
  */
-import type { Build, Catalogue, PartModel, Wish } from '@junctor/core';
+import type { Build, Catalogue, Wish } from '@junctor/core';
+import type { Pad, Term } from './parts';
+import { Rails } from './rails';
 
 export interface Best {
   loss: number;
@@ -10,20 +12,11 @@ export interface Best {
   lengthMm: number;
 }
 
-type Model = PartModel;
-type Term = Model['terminals'][number];
-interface Pad {
-  slot: string;
-  terminal: Term;
-}
 /** One thing to decide: an own terminal, and where it may go at what price. */
 interface Choice {
   own: Pad;
   to: readonly { pad: Pad; rail: string | null; typical: number; peak: number; doubt: number; mm: number }[];
 }
-
-const solderMm = 15;
-const slackMm = 30;
 
 /** null when nothing fits. */
 export function bestByTrying(slots: Build['slots'], catalogue: Catalogue, cells: readonly [number, number], wishes: readonly Wish[]): Best | null {
@@ -58,11 +51,12 @@ interface Way {
   signals: readonly Choice[];
 }
 
-class World {
+class World extends Rails {
   private readonly fixed = new Map<string, number>();
   private readonly fedBy = new Set<string>();
 
-  constructor(private readonly slots: Build['slots'], private readonly catalogue: Catalogue, private readonly packV: readonly [number, number]) {
+  constructor(slots: Build['slots'], catalogue: Catalogue, packV: readonly [number, number]) {
+    super(slots, catalogue, packV);
     const names = Object.keys(slots);
     const main = names.find((slot) => this.model(slot).kind === 'esc') ?? names.find((slot) => this.model(slot).kind === 'single board')!;
     this.fedBy.add(main);
@@ -85,38 +79,9 @@ class World {
     this.fixed.set(ref, (this.fixed.get(ref) ?? 0) + 1);
   }
 
-  private model(slot: string): Model {
-    return this.catalogue.model(this.slots[slot]!);
-  }
-
   private ofPort(slot: string, pin: string): string | undefined {
     const role = this.model(slot).terminals.find(({ id }) => id === pin)?.roles[0];
     return role?.is === 'port' ? this.model(slot).ports.find(({ id }) => id === role.port)?.kind : undefined;
-  }
-
-  private boards(): string[] {
-    return Object.keys(this.slots).filter((slot) => ['controller', 'single board'].includes(this.model(slot).kind));
-  }
-
-  private pins(slot: string, port: string, pin: string): Pad[] {
-    return this.model(slot).terminals.filter((one) => one.holds > 0 && one.roles.some((role) => role.is === 'port' && role.port === port && role.pin === pin)).map((terminal) => ({ slot, terminal }));
-  }
-
-  private firstPin(slot: string, port: string, pin: string): Pad | undefined {
-    const all = this.pins(slot, port, pin);
-    return all.find(({ terminal }) => terminal.form !== 'pin') ?? all[0];
-  }
-
-  private mm(a: Pad, b: Pad): number {
-    const at = ({ slot, terminal }: Pad) => {
-      const pose = this.slots[slot]!.pose!;
-      const turn = (pose.yawDeg * Math.PI) / 180;
-      const x = pose.face === 'down' ? -terminal.atMm[0] : terminal.atMm[0];
-      const y = terminal.atMm[1];
-      return [pose.atMm[0] + x * Math.cos(turn) - y * Math.sin(turn), pose.atMm[1] + x * Math.sin(turn) + y * Math.cos(turn), pose.atMm[2]];
-    };
-    const [p, q] = [at(a), at(b)];
-    return Math.round(Math.sqrt((p[0]! - q[0]!) ** 2 + (p[1]! - q[1]!) ** 2 + (p[2]! - q[2]!) ** 2)) + slackMm + (b.terminal.form === 'pin' ? 0 : solderMm);
   }
 
   private signal(own: Pad, pads: readonly Pad[]): Choice {
@@ -127,9 +92,14 @@ class World {
       to: pads.map((pad) => {
         const regulator = load ? this.regulator(pad.slot, pad.terminal.node) : undefined;
         const drawn = load?.is === 'load' && regulator ? { rail: `${pad.slot}/${regulator.id}`, typical: load.typicalA, peak: load.peakA } : { rail: null, typical: 0, peak: 0 };
-        return { pad, ...drawn, doubt: 0, mm: this.mm(own, pad) };
+        return { pad, ...drawn, doubt: this.listenedTo(pad) ? 5 : 0, mm: this.mm(own, pad) };
       }),
     };
+  }
+
+  /** A part that talks there is in the way when the board is flashed. */
+  private listenedTo({ slot, terminal: { roles } }: Pad): boolean {
+    return roles.some((role) => role.is === 'port' && role.pin === 'rx' && this.model(slot).ports.some(({ id, speaks }) => id === role.port && speaks.includes('bootLoader')));
   }
 
   ways(wish: Wish): Way[] {
@@ -238,37 +208,6 @@ class World {
       }));
   }
 
-  private regulator(slot: string, node: string) {
-    return this.model(slot).elements.find((one) => one.is === 'regulator' && one.output === node) as Extract<Model['elements'][number], { is: 'regulator' }> | undefined;
-  }
-
-  private output(slot: string, regulator: NonNullable<ReturnType<World['regulator']>>): [number, number] {
-    const above = this.regulator(slot, regulator.input);
-    const takes = this.model(slot).terminals.find(({ node, roles }) => node === regulator.input && roles.some((role) => role.is === 'supply' && role.dir === 'takes'))?.roles.find(({ is }) => is === 'supply');
-    const range = takes?.is === 'supply' ? takes.volts : null;
-    const input = above ? this.output(slot, above) : !range || (range[0] <= this.packV[0] && range[1] >= this.packV[1]) ? this.packV : range;
-    const at = (volts: number) => (volts >= regulator.minInV ? regulator.outV : regulator.kindOf === 'step-up' ? 0 : Math.max(0, Math.min(regulator.outV, volts - (regulator.kindOf === 'linear' ? Math.max(0.1, regulator.minInV - regulator.outV) : 0.5))));
-    return [at(input[0]), at(input[1])];
-  }
-
-  private draw(slot: string, volts: number): { typical: number; peak: number } {
-    const model = this.model(slot);
-    const own = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'))!.node;
-    return this.drawn(model, own, volts);
-  }
-
-  private drawn(model: Model, node: string, volts: number): { typical: number; peak: number } {
-    let [typical, peak] = [0, 0];
-    for (const one of model.elements) {
-      if (one.is === 'load' && one.plus === node) [typical, peak] = [typical + one.typicalA, peak + one.peakA];
-      if (one.is !== 'regulator' || one.input !== node) continue;
-      const below = this.drawn(model, one.output, one.outV);
-      const factor = one.kindOf === 'linear' ? 1 : one.outV / (one.efficiency * volts);
-      [typical, peak] = [typical + below.typical * factor + one.idleA, peak + below.peak * factor + one.idleA];
-    }
-    return { typical, peak };
-  }
-
   /** Every assignment of the choices to pads, with what it comes to; depth first, dearest choice first. */
   place(choices: readonly Choice[], loss: number, best: () => Best | null, found: (one: Best) => void): void {
     const order = choices.map((choice) => ({ ...choice, to: this.worthTrying(choice, choices) })).sort((a, b) => a.to.length - b.to.length);
@@ -333,40 +272,5 @@ class World {
   private idleDoubles(choices: readonly Choice[]): number {
     const open = new Set(choices.flatMap(({ to }) => to.map(({ pad }) => `${pad.slot}.${pad.terminal.id}`)));
     return [...this.fixed].filter(([ref, count]) => count > 1 && open.has(ref)).reduce((sum, [, count]) => sum + count - 1, 0);
-  }
-
-  private load(onRail: Map<string, { typical: number; peak: number }>, rail: string, typical: number, peak: number, sign: 1 | -1): void {
-    const [slot, id] = rail.split('/') as [string, string];
-    const element = this.model(slot).elements.find((one) => one.id === id);
-    if (element?.is !== 'regulator') return;
-    const was = onRail.get(rail) ?? { typical: 0, peak: 0 };
-    onRail.set(rail, { typical: was.typical + sign * typical, peak: was.peak + sign * peak });
-    const above = this.regulator(slot, element.input);
-    const factor = !above ? 0 : element.kindOf === 'linear' ? 1 : element.outV / (element.efficiency * above.outV);
-    if (above) this.load(onRail, `${slot}/${above.id}`, typical * factor, peak * factor, sign);
-  }
-
-  private own(rail: string) {
-    const [slot, id] = rail.split('/') as [string, string];
-    const model = this.model(slot);
-    const element = model.elements.find((one) => one.id === id);
-    if (element?.is !== 'regulator') throw new RangeError(rail);
-    const own = this.drawn(model, element.output, element.outV);
-    return { element, ...own, flight: own.typical > 0 && ['controller', 'single board'].includes(model.kind) };
-  }
-
-  private over(onRail: ReadonlyMap<string, { typical: number; peak: number }>): number {
-    return [...onRail].filter(([rail, used]) => {
-      const { element, typical, peak, flight } = this.own(rail);
-      const planned = used.typical + typical > Math.min(element.limitA * 0.75, element.stillAirA) + 1e-9 || (!flight && used.peak + peak > element.limitA + 1e-9);
-      return used.typical > 1e-12 && planned;
-    }).length * 10;
-  }
-
-  private bears(onRail: ReadonlyMap<string, { typical: number; peak: number }>): boolean {
-    return [...onRail].every(([rail, used]) => {
-      const { element, typical, peak, flight } = this.own(rail);
-      return used.typical + typical <= element.limitA + 1e-9 && (!flight || used.peak + peak <= element.limitA + 1e-9);
-    });
   }
 }

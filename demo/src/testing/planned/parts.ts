@@ -1,0 +1,76 @@
+/** The parts of a small build, read from the catalogue by the reference for itself: pins, distances, regulators, what is drawn. */
+import type { Build, Catalogue, PartModel } from '@junctor/core';
+
+export type Model = PartModel;
+export type Term = Model['terminals'][number];
+export interface Pad {
+  slot: string;
+  terminal: Term;
+}
+
+const solderMm = 15;
+const slackMm = 30;
+
+export class Parts {
+  constructor(protected readonly slots: Build['slots'], private readonly catalogue: Catalogue, protected readonly packV: readonly [number, number]) {}
+
+  protected model(slot: string): Model {
+    return this.catalogue.model(this.slots[slot]!);
+  }
+
+  protected boards(): string[] {
+    return Object.keys(this.slots).filter((slot) => ['controller', 'single board'].includes(this.model(slot).kind));
+  }
+
+  protected pins(slot: string, port: string, pin: string): Pad[] {
+    return this.model(slot).terminals.filter((one) => one.holds > 0 && one.roles.some((role) => role.is === 'port' && role.port === port && role.pin === pin)).map((terminal) => ({ slot, terminal }));
+  }
+
+  protected firstPin(slot: string, port: string, pin: string): Pad | undefined {
+    const all = this.pins(slot, port, pin);
+    return all.find(({ terminal }) => terminal.form !== 'pin') ?? all[0];
+  }
+
+  protected mm(a: Pad, b: Pad): number {
+    const at = ({ slot, terminal }: Pad) => {
+      const pose = this.slots[slot]!.pose!;
+      const turn = (pose.yawDeg * Math.PI) / 180;
+      const x = pose.face === 'down' ? -terminal.atMm[0] : terminal.atMm[0];
+      const y = terminal.atMm[1];
+      return [pose.atMm[0] + x * Math.cos(turn) - y * Math.sin(turn), pose.atMm[1] + x * Math.sin(turn) + y * Math.cos(turn), pose.atMm[2]];
+    };
+    const [p, q] = [at(a), at(b)];
+    return Math.round(Math.sqrt((p[0]! - q[0]!) ** 2 + (p[1]! - q[1]!) ** 2 + (p[2]! - q[2]!) ** 2)) + slackMm + (b.terminal.form === 'pin' ? 0 : solderMm);
+  }
+
+  protected regulator(slot: string, node: string) {
+    return this.model(slot).elements.find((one) => one.is === 'regulator' && one.output === node) as Extract<Model['elements'][number], { is: 'regulator' }> | undefined;
+  }
+
+  protected output(slot: string, regulator: NonNullable<ReturnType<Parts['regulator']>>): [number, number] {
+    const above = this.regulator(slot, regulator.input);
+    const takes = this.model(slot).terminals.find(({ node, roles }) => node === regulator.input && roles.some((role) => role.is === 'supply' && role.dir === 'takes'))?.roles.find(({ is }) => is === 'supply');
+    const range = takes?.is === 'supply' ? takes.volts : null;
+    const input = above ? this.output(slot, above) : !range || (range[0] <= this.packV[0] && range[1] >= this.packV[1]) ? this.packV : range;
+    const at = (volts: number) => (volts >= regulator.minInV ? regulator.outV : regulator.kindOf === 'step-up' ? 0 : Math.max(0, Math.min(regulator.outV, volts - (regulator.kindOf === 'linear' ? Math.max(0.1, regulator.minInV - regulator.outV) : 0.5))));
+    return [at(input[0]), at(input[1])];
+  }
+
+  protected draw(slot: string, volts: number): { typical: number; peak: number } {
+    const model = this.model(slot);
+    const own = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'))!.node;
+    return this.drawn(model, own, volts);
+  }
+
+  protected drawn(model: Model, node: string, volts: number): { typical: number; peak: number } {
+    let [typical, peak] = [0, 0];
+    for (const one of model.elements) {
+      if (one.is === 'load' && one.plus === node) [typical, peak] = [typical + one.typicalA, peak + one.peakA];
+      if (one.is !== 'regulator' || one.input !== node) continue;
+      const below = this.drawn(model, one.output, one.outV);
+      const factor = one.kindOf === 'linear' ? 1 : one.outV / (one.efficiency * volts);
+      [typical, peak] = [typical + below.typical * factor + one.idleA, peak + below.peak * factor + one.idleA];
+    }
+    return { typical, peak };
+  }
+}
