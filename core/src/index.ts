@@ -91,6 +91,8 @@ export type { Conflict, Planned, PlannedWish, PlanRequest, PlanResult } from './
 export { planWiring } from './planner/planWiring';
 export type { WayOut } from './planner/waysOut';
 export { waysOut } from './planner/waysOut';
+export { pointOf } from './planner/place';
+export { segmentsCross } from './planner/uncross';
 export { possibleWishes, wishesFor } from './planner/wishesFor';
 export type { Amps, Rail, SupplyTree } from './loads/supplyTree';
 export { planShare, supplyTree, usbLimitA } from './loads/supplyTree';

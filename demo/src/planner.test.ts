@@ -1,6 +1,6 @@
 /** The planner on the demo shop's parts; ./measure planner does it for hundreds of generated builds. */
-import type { PlanRequest, Solve } from '@junctor/core';
-import { emptyBuild, makeCatalogue, planWiring, setupSheet, waysOut, wishesFor } from '@junctor/core';
+import type { Build, PlanRequest, Solve } from '@junctor/core';
+import { emptyBuild, landedOn, makeCatalogue, planWiring, pointOf, segmentsCross, setupSheet, waysOut, wishesFor } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { shippedTemplate, shippedTemplates } from './catalogue';
@@ -66,6 +66,24 @@ describe('the planner', () => {
     const other = ways.find((way) => way.do === 'exchange' && way.slot === 'FC')!;
     if (other.do !== 'exchange') return;
     planned({ ...crowded, slots: { ...slots, FC: { ...slots.FC!, model: other.model, revision: other.revision } } });
+  });
+
+  it('lets no two leads of a motor cross, and keeps the phases of a motor that is soldered already', () => {
+    const request = requestOf('quad-glasshouse-6s');
+    const first = planned(request);
+    const seen = (target: Build, motor: string) => Object.values(target.wires).filter(({ tailOf }) => tailOf?.startsWith(`${motor}.`)).map((wire) => {
+      const at = wire.ends.map((end) => pointOf(target, landedOn(end)!, catalogue));
+      return { id: wire.id, to: landedOn(wire.ends[1]), from: [at[0]![0], at[0]![1]] as const, end: [at[1]![0], at[1]![1]] as const };
+    });
+    for (const motor of ['M1', 'M2', 'M3', 'M4']) {
+      const leads = seen(first.target, motor);
+      expect(leads).toHaveLength(3);
+      for (const [index, a] of leads.entries()) for (const b of leads.slice(index + 1)) expect(segmentsCross(a.from, a.end, b.from, b.end)).toBe(false);
+    }
+    expect(first.crossings.after).toBeLessThan(first.crossings.before);
+    const soldered = shippedTemplate('quad-glasshouse-6s').plan.target;
+    const again = planned({ ...request, keep: soldered });
+    for (const motor of ['M1', 'M3']) expect(seen(again.target, motor).map(({ to }) => to)).toEqual(seen(soldered, motor).map(({ to }) => to));
   });
 
   it('keeps off the port that the boot loader listens to while another will do, as trying everything does', () => {

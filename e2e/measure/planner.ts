@@ -32,6 +32,8 @@ export async function planner(): Promise<Measurement[]> {
   const families = new Set(all.map(({ given }) => given.name.replace(/^\d+ |,.*/g, ''))).size;
   const full = all.filter(({ given }) => given.kind === 'full').length;
   console.log(`# ${families} families; planned ${planned.length}, impossible ${conflicts.length}, given up ${all.filter(({ result }) => result.is === 'gave up').length}`);
+  const crossings = (when: 'before' | 'after') => planned.reduce((sum, { result }) => sum + result.crossings[when], 0);
+  console.log(`# wires that cross seen from above: ${crossings('after')}, before exchanging pads that serve alike ${crossings('before')}`);
   const count = (what: string, value: number, bar: string, met: boolean): Measurement => ({ what, value: String(value), unit: '', bar, met });
   return [
     count('generated builds', all.length, '>=300', all.length >= 300),

@@ -5,7 +5,7 @@
 import type { Build, Pose } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
 import { findTerminal, modelIn } from '../catalogue/catalogue';
-import type { PartKind } from '../catalogue/partModel';
+import type { PartKind, PartModel } from '../catalogue/partModel';
 import type { TerminalRef } from '../names';
 import { splitRef } from '../names';
 
@@ -30,8 +30,16 @@ export function placeOf(build: Build, slot: string, catalogue: Catalogue): Pose 
   const atMm = corner ? ([corner.atMm[0] * share, corner.atMm[1] * share, 6] as const) : (usual[kind] ?? [0, 0, 0]);
   // Boards of the stack lie with their arrow forward.
   const { arrowDeg } = modelIn(build, slot, catalogue)!.body;
-  const yawDeg = ['controller', 'single board', 'esc'].includes(kind) && !corner && arrowDeg !== null ? 90 - arrowDeg : 0;
+  const yawDeg = ['controller', 'single board', 'esc'].includes(kind) && !corner && arrowDeg !== null ? 90 - arrowDeg : kind === 'motor' && corner ? leadsInwardsDeg(modelIn(build, slot, catalogue)!, corner.atMm) : 0;
   return { place: 'assumed', atMm, yawDeg, face: 'up' };
+}
+
+/** How a motor is turned on its arm: its leads run along it to the middle. */
+function leadsInwardsDeg({ terminals }: PartModel, [cornerX, cornerY]: readonly [number, number]): number {
+  const leads = terminals.filter(({ form }) => form === 'tail');
+  if (leads.length === 0) return 0;
+  const [x, y] = ([0, 1] as const).map((axis) => leads.reduce((sum, { atMm }) => sum + atMm[axis], 0)) as [number, number];
+  return ((Math.atan2(-cornerY, -cornerX) - Math.atan2(y, x)) * 180) / Math.PI;
 }
 
 /** Straight distance of two terminals with slack, in whole millimetres. @throws {RangeError} If one does not exist. */

@@ -18,6 +18,7 @@ import { needsOf } from './needs';
 import type { Option } from './options';
 import { optionsFor } from './options';
 import type { PowerPath } from './powerPath';
+import { straightened } from './straightened';
 import { powerPath } from './powerPath';
 import type { Constraint, Solve, Terms } from './solver';
 import type { WiringInput } from './wiringModel';
@@ -51,6 +52,8 @@ export interface Planned {
   wishes: readonly PlannedWish[];
   /** What the three aims came to: loss, rails over plan and doubled pads, millimetres. */
   cost: { loss: number; crowding: number; lengthMm: number };
+  /** How often wires cross seen from above, before pads that serve alike were exchanged and after. */
+  crossings: { before: number; after: number };
   findings: readonly Finding[];
 }
 
@@ -145,15 +148,16 @@ function toPlan(request: PlanRequest, { build, path, needs, options, input }: Pr
     const pad = offered.find((ref) => on(values, joinName(own, ref)));
     if (pad) pads.set(own, pad);
   }
+  const straight = straightened(request, { path, needs, input, pads });
   const purposes = Object.fromEntries(request.wishes.map(({ id }) => [id, id]));
-  const { target: wired, links } = decode({ build, catalogue: input.catalogue, path, needs, options: chosen, pads, pinned: request.pinned, keep: request.keep ?? emptyBuild, purposes });
+  const { target: wired, links } = decode({ build, catalogue: input.catalogue, path: straight.path, needs, options: chosen, pads: straight.pads, pinned: request.pinned, keep: request.keep ?? emptyBuild, purposes });
   const target = (request.dormant ?? []).reduce((made, slot) => keepDormant(made, request.keep ?? emptyBuild, slot), wired);
   const wishes = request.wishes.map((wish): PlannedWish => {
     const option = on(values, dropName(wish.id)) ? undefined : chosen.find((one) => one.wish === wish.id);
     const end = option?.ends.find(({ slot }) => slot !== wish.of);
     return { wish, way: option?.way ?? null, port: end ? `${end.slot}/${end.port}` : null };
   });
-  return { is: 'planned', target, links, wishes, cost, findings: judge(target, input.catalogue, links, request.cells) };
+  return { is: 'planned', target, links, wishes, cost, crossings: straight.crossings, findings: judge(target, input.catalogue, links, request.cells) };
 }
 
 /** These choices around the finding, together, never again. */

@@ -70,9 +70,12 @@ export function powerPath(build: Build, catalogue: Catalogue, keep: Build = empt
     links.push({ id: `motor ${number}`, purpose: `motor ${number}`, ends: port ? [{ slot, port: port.id }, { slot: channel.slot, port: channel.port }] : [] });
     const leads = model(slot).terminals.filter((one) => one.roles.some((role) => role.is === 'port' && role.port === port?.id));
     const phases = model(channel.slot).terminals.filter((one) => one.roles.some((role) => role.is === 'port' && role.port === channel.port));
+    const there = leads.map((lead) => phases.find((one) => isWired(keep, terminalRef(slot, lead.id), terminalRef(channel.slot, one.id))));
     leads.forEach((lead, index) => {
       const pin = lead.roles.find((role) => role.is === 'port')!.pin;
-      const phase = phases.find((one) => one.roles.some((role) => role.is === 'port' && role.pin === pin)) ?? phases[index];
+      const alike = phases.find((one) => one.roles.some((role) => role.is === 'port' && role.pin === pin)) ?? phases[index];
+      // Leads that are soldered already stay; which lead goes to which phase does not matter.
+      const phase = there.every(Boolean) ? there[index] : alike;
       if (phase) joins.push({ own: terminalRef(slot, lead.id), to: terminalRef(channel.slot, phase.id), link: `motor ${number}`, carries: 'signal' });
     });
   });
@@ -114,6 +117,10 @@ function straightest(build: Build, catalogue: Catalogue, channels: readonly Chan
   }));
   const chosen = nearestChannels(distance);
   return new Map(motors.map((slot, index) => [slot, channels[chosen[index]!]!]));
+}
+
+function isWired({ wires }: Build, own: TerminalRef, to: TerminalRef): boolean {
+  return Object.values(wires).some(({ ends }) => landedOn(ends[0]) === own && landedOn(ends[1]) === to);
 }
 
 function thickest(terminals: readonly Terminal[]): Terminal | undefined {

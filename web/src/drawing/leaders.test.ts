@@ -1,7 +1,8 @@
 /** Lines from pads to their words: in the room, apart, and never crossing. */
 import type { XY } from '@junctor/core';
+import { segmentsCross } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
-import { exitsOf, placeLeaders, segmentsCross, sidesOf } from './leaders';
+import { exitsOf, placeLeaders, sidesOf } from './leaders';
 
 const room = { leftX: 100, rightX: 500, top: 10, bottom: 350, rowPx: 24 };
 

@@ -1,5 +1,6 @@
 /** Where the words for the pads of a board stand left and right of it, so that no two of the lines to them cross. */
 import type { XY } from '@junctor/core';
+import { segmentsCross } from '@junctor/core';
 
 export interface Room {
   /** Where the lines bend, left and right of the board. */
@@ -78,10 +79,4 @@ function uncross(order: number[], pads: readonly XY[], rows: readonly number[], 
       }
     }
   }
-}
-
-/** True when two segments have a point in common that is an end of neither. */
-export function segmentsCross(a: XY, b: XY, c: XY, d: XY): boolean {
-  const side = ([px, py]: XY, [qx, qy]: XY, [rx, ry]: XY) => Math.sign((qx - px) * (ry - py) - (qy - py) * (rx - px));
-  return side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
 }

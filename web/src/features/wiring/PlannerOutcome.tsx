@@ -51,6 +51,7 @@ export function Outcome({ planned, made, why, more }: { planned: Planned; made: 
     partsOn.length > 0 ? `comes on: ${partsOn.map(({ slot }) => slot).join(', ')}` : '',
     portsFreed.length > 0 ? `ports freed: ${portsFreed.map((port) => port.replace('/', ' ')).join(', ')}` : '',
     portsTaken.length > 0 ? `ports taken: ${portsTaken.map((port) => port.replace('/', ' ')).join(', ')}` : '',
+    planned.crossings.before > planned.crossings.after ? `${planned.crossings.before - planned.crossings.after} crossings fewer: leads that serve alike exchanged` : '',
     dormant.length > 0 ? `stays in, dormant: ${dormant.join(', ')}` : '',
   ].filter(Boolean);
   return (
