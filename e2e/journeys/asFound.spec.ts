@@ -95,7 +95,9 @@ test('a finding is waived by whoever may', async ({ page, shop }) => {
     await press(page, '1');
     await press(page, 'Enter');
     await expect(sentence(page)).toHaveText('May this stay as it is?');
-    await page.getByRole('button', { name: 'Sign out' }).click();
+    await page.getByRole('button', { name: 'Sign out' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('Name')).toBeFocused();
     await signIn(page, shop.url, lead);
     await toCulvertWiring(page);
     await expect(finding).toContainText('Will not work');

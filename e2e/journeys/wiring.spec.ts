@@ -96,6 +96,7 @@ test('plan, hold a choice, conflict and way out', async ({ page, shop }) => {
     await expect(sentence(page)).toBeVisible();
     await press(page, 'm');
     await press(page, '4');
+    await press(page, 'ArrowUp');
     await expect(wishes).toContainText('receiver RX9');
     await press(page, 'Enter');
     await expect(sentence(page)).toContainText('cannot all be met', { timeout: 30_000 });
@@ -154,10 +155,19 @@ test('two people at once, the wire list, the set-up sheet', async ({ page, shop 
     const { id } = await jobOf(page, shop.url, 'Vineyard frost-patrol');
     await page.goto(`${shop.url}/jobs/${id}/setup`);
     await expect(page.getByRole('list', { name: 'Ports' })).toContainText('receiver (RX)');
-    await page.getByRole('textbox').focus();
+    await page.getByRole('textbox', { name: /Settings as they are/ }).focus();
     await page.keyboard.insertText('battery cells = 4\nmotor 1 output = 1');
     await expect(page.getByRole('list', { name: 'Compared' })).toContainText('differs: is 4, wanted 6');
     await expect(page.getByRole('heading', { level: 1 })).toContainText('do not mirror the wiring');
+    await expect(page.getByRole('list', { name: 'Safety' })).toContainText('loss of signalmeasure');
+    await page.getByRole('radiogroup', { name: 'When the link is lost' }).getByRole('radio', { name: 'not agreed' }).focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(page.getByRole('list', { name: 'Safety' })).toContainText('loss of signalreturn home');
+    await typeInto(page, 'Setting to their taste', 'stick range');
+    await typeInto(page, 'Value', '0.8');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('list', { name: 'The customer’s taste' })).toContainText('stick range0.8');
+    await page.getByRole('textbox', { name: /Settings as they are/ }).focus();
     await page.keyboard.insertText('\nnonsense');
     await expect(page.getByRole('alert')).toContainText('Line 3: a line is written key = value');
   });

@@ -38,8 +38,9 @@ export function useSignOut() {
   return useMutation({
     mutationFn: () => request<void>('DELETE', '/session'),
     onSuccess: () => {
-      client.clear();
+      // First whoever shows a page of the shop leaves it, then what they have fetched is forgotten.
       client.setQueryData(sessionKey, null);
+      client.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== sessionKey[0] });
     },
   });
 }

@@ -97,15 +97,17 @@ interface ChoiceProps {
   label: string;
   options: readonly { value: string; label: string }[];
   error?: string | null;
+  /** What is chosen now; without it the field keeps that itself, from the first on. */
+  value?: string;
   onChange?: (value: string) => void;
 }
 
 /** A few choices stand side by side, many drop down. The first is chosen until another is. */
-export function ChoiceField({ name, label, options, error, onChange }: ChoiceProps) {
-  const first = options[0]?.value ?? '';
+export function ChoiceField({ name, label, options, error, value, onChange }: ChoiceProps) {
+  const chosen = value === undefined ? { defaultValue: options[0]?.value ?? '' } : { value };
   if (options.length <= 4) {
     return (
-      <Radios name={name} defaultValue={first} isInvalid={Boolean(error)} {...(onChange ? { onChange } : {})}>
+      <Radios name={name} {...chosen} isInvalid={Boolean(error)} {...(onChange ? { onChange } : {})}>
         <Label>{label}</Label>
         <div className="options">{options.map((option) => <Radio key={option.value} value={option.value}>{option.label}</Radio>)}</div>
         {error && <FieldError>▲ {error}</FieldError>}
@@ -113,7 +115,7 @@ export function ChoiceField({ name, label, options, error, onChange }: ChoicePro
     );
   }
   return (
-    <Drop name={name} defaultValue={first} isInvalid={Boolean(error)} onChange={(value) => onChange?.(String(value))}>
+    <Drop name={name} {...chosen} isInvalid={Boolean(error)} onChange={(next) => onChange?.(String(next))}>
       <Label>{label}</Label>
       <Button><SelectValue /></Button>
       {error && <FieldError>▲ {error}</FieldError>}

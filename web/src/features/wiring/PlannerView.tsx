@@ -58,7 +58,7 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
       bench={bench} shown={current} answers={answers}
       sentence={sentence(state.is, planned, result?.is === 'conflict' ? result.why : null)}
       under={change.error ? `The plan was not changed: ${change.error.message}` : state.is === 'failed' ? `The planner stopped: ${state.why}` : underLine(planned, row)}
-      left={{ title: 'what is wanted', note: '↑ ↓ choose a line', body: <Rows rows={rows} current={row} planned={planned} question={question} clash={result?.is === 'conflict' ? result.wishes : []} /> }}
+      left={{ title: 'what is wanted', note: `${rows.length} lines, ↑ ↓ choose one`, body: <Rows rows={rows} current={row} planned={planned} question={question} clash={result?.is === 'conflict' ? result.wishes : []} /> }}
       crossing={<Cost planned={planned} running={state.is === 'running' ? state : null} />}
       right={{
         title: planned ? 'the wiring that serves it' : result?.is === 'conflict' ? 'ways out' : 'the wiring', note: planned ? 'beside what is built now' : result?.is === 'conflict' ? 'each was tried; cheapest first' : 'nothing planned yet',

@@ -6,6 +6,7 @@ import { useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { Notice } from '../../ui/Notice';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
+import { Agreed } from './Agreed';
 import type { Bench } from '../job/useBench';
 import { useBench } from '../job/useBench';
 
@@ -43,6 +44,7 @@ function SetupSheet({ bench }: { bench: Bench }) {
           {Object.entries(groups).map(([group, title]) => <Group key={group} title={title} lines={sheet.filter((line) => line.group === group)} />)}
         </section>
         <section>
+          <Agreed bench={bench} />
           <h2>Held against a dump</h2>
           <Paste>Settings as they are, one “key = value” a line, or CSV with key and value
             <textarea value={dump} onChange={({ target }) => setDump(target.value)} spellCheck={false} />

@@ -1,0 +1,52 @@
+/** What is agreed with the customer and no wire tells: what happens when the link is lost, the guard on arming, settings to their taste. */
+import type { PlanChange } from '@junctor/core';
+import { useState } from 'react';
+import type { FormEvent } from 'react';
+import styled from 'styled-components';
+import { ChoiceField, WordsField } from '../../ui/form';
+import { Lines, Small } from '../../ui/Sheet';
+import type { Bench } from '../job/useBench';
+import { usePlanEdits } from './usePlanEdits';
+
+const Part = styled.section`
+  @media print { display: none; }
+  form { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) auto; gap: 12px; align-items: end; padding: 8px 0; }
+`;
+const taste = 'taste ';
+const linkLost = [{ value: '', label: 'not agreed' }, { value: 'return home', label: 'return home' }, { value: 'land', label: 'land' }, { value: 'drop', label: 'drop' }];
+
+export function Agreed({ bench }: { bench: Bench }) {
+  const { schools } = bench.job.plan;
+  const edits = usePlanEdits(bench);
+  const [missing, setMissing] = useState(false);
+  const tell = (key: string, after: string | null, then?: () => void) => {
+    const before = schools[key] ?? null;
+    const change: PlanChange = { path: `schools/${key}`, before, after };
+    if (before !== after) edits.make([change], then);
+  };
+  const add = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = event.currentTarget;
+    const data = new FormData(form);
+    const [name, value] = ['setting', 'value'].map((field) => String(data.get(field) ?? '').trim()) as [string, string];
+    setMissing(!name || !value);
+    if (name && value) tell(`${taste}${name}`, value, () => form.reset());
+  };
+  const own = Object.entries(schools).filter(([key]) => key.startsWith(taste));
+  return (
+    <Part>
+      <h2>Agreed with the customer</h2>
+      <ChoiceField name="lost" label="When the link is lost" value={schools['loss of signal'] ?? ''} options={linkLost} onChange={(value) => tell('loss of signal', value || null)} />
+      <ChoiceField name="guard" label="Guard on arming" value={schools['arm guard'] ?? 'on'} options={[{ value: 'on', label: 'two movements' }, { value: 'off', label: 'one movement' }]} onChange={(value) => tell('arm guard', value)} />
+      <form onSubmit={add}>
+        <WordsField name="setting" label="Setting to their taste" error={missing ? 'Name a setting and its value' : null} />
+        <WordsField name="value" label="Value" />
+        <Small type="submit">Keep it</Small>
+      </form>
+      <Lines aria-label="To their taste">
+        {own.map(([key, value]) => <li key={key} style={{ gridTemplateColumns: '1fr 1fr auto' }}><span>{key.slice(taste.length)}</span><strong>{value}</strong><Small type="button" onClick={() => tell(key, null)}>Not any more</Small></li>)}
+      </Lines>
+      {edits.failed && <p role="alert" style={{ fontWeight: 700 }}>▲ Not changed: {edits.failed}</p>}
+    </Part>
+  );
+}
