@@ -38,7 +38,17 @@ describe('the conversion of the culvert inspector', () => {
     const [lastOff, firstOn] = [Math.max(...['free', 'drop', 'take'].map((verb) => verbs.lastIndexOf(verb as never))), verbs.indexOf('fit')];
     expect(lastOff).toBeLessThan(firstOn);
     expect(verbs.lastIndexOf('drop')).toBeLessThan(verbs.indexOf('take'));
+    expect(verbs.indexOf('picture')).toBe(verbs.findIndex((verb) => ['unmate', 'free', 'drop', 'take'].includes(verb)) - 1);
     expect(start.state.findings.filter(({ severity }) => severity !== 'warn')).toEqual([]);
+  });
+
+  it('asks for a picture of the old wiring before the first act, and no more once that is past', () => {
+    const picture = (now: typeof start) => now.state.steps.find(({ verb }) => verb === 'picture');
+    const [first] = difference(start.state.asBuilt, plan.target);
+    const opened = record(bench, start, null, first!.effect);
+    expect([picture(start)?.done, picture(opened)]).toEqual([false, undefined]);
+    const taken = record(bench, record(bench, start, picture(start)!, [{ saw: 'picture', of: 'the old wiring', blob: 'blob' }]), null, first!.effect);
+    expect(picture(taken)).toMatchObject({ done: true, by: [expect.any(String)] });
   });
 
   it('can be walked to its end', () => {

@@ -1,6 +1,6 @@
 /** The planner on the demo shop's parts; ./measure planner does it for hundreds of generated builds. */
 import type { Build, PlanRequest, Solve } from '@junctor/core';
-import { emptyBuild, landedOn, makeCatalogue, planWiring, pointOf, segmentsCross, setupSheet, waysOut, wishesFor } from '@junctor/core';
+import { emptyBuild, findTerminal, landedOn, makeCatalogue, planWiring, pointOf, possibleWishes, segmentsCross, setupSheet, waysOut, wishesFor } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { shippedTemplate, shippedTemplates } from './catalogue';
@@ -84,6 +84,26 @@ describe('the planner', () => {
     const soldered = shippedTemplate('quad-glasshouse-6s').plan.target;
     const again = planned({ ...request, keep: soldered });
     for (const motor of ['M1', 'M3']) expect(seen(again.target, motor).map(({ to }) => to)).toEqual(seen(soldered, motor).map(({ to }) => to));
+  });
+
+  it('adds a second ground between ESC and controller when it is asked for, and offers it where a plug holds the only one', () => {
+    const offered = (id: string) => possibleWishes({ ...emptyBuild, slots: requestOf(id).slots }, catalogue).filter(({ purpose }) => purpose === 'second ground');
+    expect([offered('quad-glasshouse-6s').map(({ id }) => id), offered('carrier-coax-6s'), offered('quad-culvert-4s')]).toEqual([['second ground ESC'], [], []]);
+    const request = requestOf('quad-glasshouse-6s');
+    const { target, links } = planned({ ...request, wishes: [...request.wishes, ...offered('quad-glasshouse-6s')] });
+    const wire = target.wires[links.find(({ wish }) => wish === 'second ground ESC')!.wires[0]!]!;
+    expect(wire).toMatchObject({ colour: 'black', from: 'stock' });
+    const roles = wire.ends.map((end) => findTerminal(target, landedOn(end)!, catalogue)!.roles[0]!.is);
+    expect(roles).toEqual(['ground', 'ground']);
+    expect(truth({ build: target, catalogue, links, cells: request.cells }, target).is).toBe('fine');
+  });
+
+  it('puts plus and minus of each ESC on a pair of pads', () => {
+    const { target } = planned(requestOf('carrier-coax-6s'));
+    const pad = (own: string) => /^PDB\.E(\d)/.exec(landedOn(Object.values(target.wires).find(({ ends }) => landedOn(ends[0]) === own)!.ends[1])!)![1];
+    const pairs = [1, 2, 3, 4, 5, 6, 7, 8].map((number) => [pad(`ESC${number}.BP`), pad(`ESC${number}.BM`)]);
+    for (const [plus, minus] of pairs) expect(plus).toBe(minus);
+    expect(new Set(pairs.map(([plus]) => plus)).size).toBe(8);
   });
 
   it('keeps off the port that the boot loader listens to while another will do, as trying everything does', () => {

@@ -84,6 +84,8 @@ export function bodiesFor(bench: Bench, now: Walk, step: Step): (Act | Note)[] {
       return [readingOf(bench, now, step, null)];
     case 'say':
       return [{ saw: 'caution', id: step.subject }];
+    case 'picture':
+      return [{ saw: 'skip', step: step.id, reason: 'no picture taken' }];
     case 'count':
       return [{ saw: 'kit', line: step.subject, wanted: step.line.needed, have: step.line.needed, takes: [], parts: [] }];
     case 'weigh':

@@ -3,6 +3,7 @@ import type { Build } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
 import { modelIn } from '../catalogue/catalogue';
 import type { PartModel, Port, PortKind, PortPin } from '../catalogue/partModel';
+import { hasRole } from '../checks/reach';
 import type { PortId, Slot, TerminalRef } from '../names';
 import { terminalRef } from '../names';
 import type { Wish } from '../plan/wish';
@@ -11,6 +12,8 @@ import type { Wish } from '../plan/wish';
 export interface Signal {
   own: TerminalRef;
   pads: readonly TerminalRef[];
+  /** A ground that is wished for itself; a signal otherwise. */
+  carries?: 'ground';
 }
 
 export interface Option {
@@ -30,14 +33,14 @@ export interface Option {
 
 /** What a way loses, of the same scale as a wish: 10 is the point of the aircraft. */
 export const wayLoss: Readonly<Record<string, number>> = {
-  'two-way': 0, 'control only': 2, 'own port': 0, 'over the receiver': 1, 'through the controller': 0, 'straight to the transmitter': 3, 'with its own camera': 0, 'shared pad': 0, 'behind the box': 0, chained: 0,
+  'two-way': 0, 'control only': 2, 'own port': 0, 'over the receiver': 1, 'through the controller': 0, 'straight to the transmitter': 3, 'with its own camera': 0, 'shared pad': 0, 'behind the box': 0, chained: 0, 'own wire': 0,
 };
 
 /** Ways of each purpose, the best first. */
 export const waysOf: Readonly<Record<Wish['purpose'], readonly string[]>> = {
   receiver: ['two-way', 'control only'], telemetry: ['own port'], video: ['through the controller', 'with its own camera', 'straight to the transmitter'], camera: ['through the controller'],
   'on-screen data': ['two-way'], 'video control': ['own port', 'over the receiver'], positioning: ['two-way'], compass: ['shared pad'],
-  lights: ['shared pad', 'behind the box', 'chained'], buzzer: ['shared pad'], 'ESC telemetry': ['own port'], 'current sense': ['shared pad'],
+  lights: ['shared pad', 'behind the box', 'chained'], buzzer: ['shared pad'], 'ESC telemetry': ['own port'], 'current sense': ['shared pad'], 'second ground': ['own wire'],
 };
 
 interface Parts {
@@ -74,6 +77,8 @@ function ways(wish: Wish, model: PartModel, parts: Parts): Option[] {
       return shared(wish, model, parts, 'buzzer', ['minus', 'plus'], 'shared pad');
     case 'lights':
       return lights(wish, model, parts);
+    case 'second ground':
+      return secondGround(wish, model, parts);
     case 'camera':
     case 'current sense':
       return [];
@@ -198,5 +203,17 @@ function lights(wish: Wish, model: PartModel, { build, catalogue }: Parts): Opti
         ends: [{ slot: wish.of, port: input.id }, { slot: host, port: port.id }], loss: 0, set: {}, parts: way === 'shared pad' ? [] : [host],
       }];
     });
+  });
+}
+
+/** A ground wire between ESC and controller beside the plug: were the plug's ground to part first, the charge would leave by signal pins. */
+function secondGround(wish: Wish, model: PartModel, parts: Parts): Option[] {
+  const grounds = (slot: Slot, { terminals }: PartModel) => terminals.filter((one) => hasRole(one, 'ground') && one.holds > 0 && ['pad', 'hole'].includes(one.form)).map(({ id }) => terminalRef(slot, id));
+  const plugged = model.connectors.some(({ pins }) => pins.some((pin) => model.terminals.some(({ id, roles }) => id === pin && roles.some((role) => role.is === 'ground'))));
+  const [own] = grounds(wish.of, model);
+  if (model.kind !== 'esc' || !plugged || !own) return [];
+  return controllers(parts).filter((host) => host !== wish.of).flatMap((host): Option[] => {
+    const pads = grounds(host, modelIn(parts.build, host, parts.catalogue)!);
+    return pads.length === 0 ? [] : [{ id: `${wish.id} ${host}`, wish: wish.id, way: 'own wire', takes: [], signals: [{ own, pads, carries: 'ground' }], ends: [], loss: 0, set: {}, parts: [] }];
   });
 }

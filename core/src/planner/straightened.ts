@@ -30,7 +30,7 @@ export function straightened({ pinned }: { pinned: WiringInput['pinned'] }, { pa
     const need = needs.find((one) => one.own === own);
     const pad = need?.pads.find(({ ref }) => ref === to);
     const alike = (ref: TerminalRef) => need?.pads.some((one) => one.ref === ref && one.rail === pad?.rail && one.doubtful === pad?.doubtful) ?? false;
-    return { own, to, group: need && pad && solderable(to) && !stays(own, to) ? `${need.is} ${splitRef(to).slot} ${pad.rail}` : null, may: (ref) => solderable(ref) && alike(ref) };
+    return { own, to, group: need && need.awg !== 'thick' && pad && solderable(to) && !stays(own, to) ? `${need.is} ${splitRef(to).slot} ${pad.rail}` : null, may: (ref) => solderable(ref) && alike(ref) };
   });
   const points = new Map<TerminalRef, readonly [number, number]>();
   const above = (ref: TerminalRef) => {

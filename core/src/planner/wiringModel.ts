@@ -1,7 +1,8 @@
 /**
  * The wiring as a mixed-integer model. y: a wish is served in one way; drop: it is not; u: a part is wired; x: a terminal
- * goes to a pad; over: a rail carries more than is planned for; d: wires on a pad beyond the first.
- * Aims in this order: loss of wishes, then rails over plan and doubled pads, then millimetres of wire.
+ * goes to a pad; over: a rail carries more than is planned for; d: wires on a pad beyond the first; split: an ESC's plus
+ * and minus are not on a pair.
+ * Aims in this order: loss of wishes, then rails over plan, doubled pads and split pairs, then millimetres of wire.
  */
 import type { Build } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
@@ -16,6 +17,7 @@ import type { Need } from './needs';
 import { alwaysWired } from './needs';
 import type { Option } from './options';
 import { wireLengthMm } from './place';
+import { partners, thickPairs } from './pairs';
 import type { PowerPath } from './powerPath';
 import type { Constraint, LinearModel, Terms } from './solver';
 
@@ -53,6 +55,7 @@ export const optionName = (id: string) => `y ${id}`;
 export const dropName = (wish: string) => `drop ${wish}`;
 const usedName = (slot: Slot) => `u ${slot}`;
 const doubledName = (pad: TerminalRef) => `d ${pad}`;
+const splitName = (slot: Slot) => `split ${slot}`;
 
 /** A model with one aim of the three; `held` are the aims that were reached before it. */
 export function withAim({ constraints, binaries, counts }: WiringModel, minimise: Terms, held: readonly Constraint[]): LinearModel {
@@ -135,6 +138,13 @@ export function wiringModel(input: WiringInput): WiringModel {
       add([[doubledName(ref), 1], ...names.map((name) => [name, -1] as const)], '>=', taken - 1);
     }
   }
+  // A plus pad and not its own minus pad: the pair is split.
+  const thick = thickPairs(needs);
+  for (const { slot, supply, ground } of thick) {
+    for (const [plus, minus] of partners(supply, ground, input.build, input.catalogue)) {
+      if (may(supply.own, plus)) add([[joinName(supply.own, plus), 1], ...(may(ground.own, minus) ? [[joinName(ground.own, minus), -1] as const] : []), [splitName(slot), -1]], '<=', 0);
+    }
+  }
   const rails = railLimits(input, add);
   const lengths = [...joins].map(([name, { own, pad }]): [string, number] => {
     const kept = input.kept.has(`${own}>${pad}`) || input.kept.has(`${pad}>${own}`);
@@ -143,11 +153,12 @@ export function wiringModel(input: WiringInput): WiringModel {
   });
   return {
     constraints,
-    binaries: [...options.map((one) => optionName(one.id)), ...wishes.map((one) => dropName(one.id)), ...[...slots].map(usedName), ...joins.keys(), ...rails.map((rail) => `over ${rail}`)],
+    binaries: [...options.map((one) => optionName(one.id)), ...wishes.map((one) => dropName(one.id)), ...[...slots].map(usedName), ...joins.keys(), ...rails.map((rail) => `over ${rail}`), ...thick.map(({ slot }) => splitName(slot))],
     counts: doubled.map(doubledName),
     loss: [...wishes.map((one) => [dropName(one.id), one.lossIfDropped] as const), ...options.filter(({ loss }) => loss > 0).map((one) => [optionName(one.id), one.loss] as const)],
     crowding: [
       ...rails.map((rail) => [`over ${rail}`, overWeight] as const), ...doubled.map((ref) => [doubledName(ref), 1] as const),
+      ...thick.map(({ slot }) => [splitName(slot), 1] as const),
       ...[...joins].filter(([, { pad }]) => listenedTo(input, pad)).map(([name]) => [name, doubtWeight] as const),
       ...needs.flatMap(({ own, pads }) => pads.filter(({ ref, doubtful }) => doubtful && may(own, ref)).map(({ ref }) => [joinName(own, ref), doubtWeight] as const)),
     ],

@@ -9,7 +9,7 @@ import { optionsFor, waysOf } from './options';
 
 /** What is lost without it, from 1 hardly missed to 10 the point of the aircraft. */
 const losses: Readonly<Record<Purpose, number>> = {
-  receiver: 10, telemetry: 2, video: 8, camera: 8, 'on-screen data': 5, 'video control': 3, positioning: 6, compass: 2, lights: 2, buzzer: 3, 'ESC telemetry': 1, 'current sense': 1,
+  receiver: 10, telemetry: 2, video: 8, camera: 8, 'on-screen data': 5, 'video control': 3, positioning: 6, compass: 2, lights: 2, buzzer: 3, 'ESC telemetry': 1, 'current sense': 1, 'second ground': 2,
 };
 /** Without these there is nothing to fly. */
 const musts: readonly Purpose[] = ['receiver', 'video'];
@@ -22,7 +22,7 @@ export function wishesFor(build: Build, catalogue: Catalogue): Wish[] {
 }
 
 /** What a part can do besides, and nobody asks for unless told. */
-const besides: Readonly<Partial<Record<PartModel['kind'], readonly Purpose[]>>> = { esc: ['ESC telemetry'], receiver: ['telemetry'] };
+const besides: Readonly<Partial<Record<PartModel['kind'], readonly Purpose[]>>> = { esc: ['second ground', 'ESC telemetry'], receiver: ['telemetry'] };
 
 /** Everything that could be wished of these parts and can be served in some way. */
 export function possibleWishes(build: Build, catalogue: Catalogue): Wish[] {

@@ -44,6 +44,8 @@ export function noteState(step: StepKind, context: DoneContext): DoneState {
       return touched(step.listed.touch, isMainLeads(step.listed.reason), context);
     case 'say':
       return said(step.subject, context);
+    case 'picture':
+      return pictured(step, context);
     case 'pack':
       return packMeasured(context);
     case 'permit':
@@ -132,6 +134,14 @@ function said(id: string, { log, jobId }: DoneContext): DoneState {
   if (!last) return open();
   if (id === 'hot iron') return done(last);
   return sinceLastActOrPower(last, log) ?? done(last);
+}
+
+/** Taken in this job, or done without. */
+function pictured({ verb, subject }: Extract<StepKind, { verb: 'picture' }>, { log, jobId }: DoneContext): DoneState {
+  const taken = notesOf(log, 'picture').find(({ record }) => record.jobId === jobId && record.body.of === subject);
+  const without = notesOf(log, 'skip').find(({ record }) => record.jobId === jobId && record.body.step === `${verb}:${subject}`);
+  const by = taken ?? without;
+  return by ? done(by) : open();
 }
 
 function packMeasured({ log, cells }: DoneContext): DoneState {

@@ -23,6 +23,7 @@ export function takesS(step: StepKind, target: Build): number {
     case 'count':
       return 8;
     case 'weigh':
+    case 'picture':
       return 20;
     case 'sign':
       return 60;

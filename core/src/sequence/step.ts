@@ -18,6 +18,8 @@ export type StepKind =
   | { verb: 'prove'; subject: 'meter' }
   | { verb: 'touch'; subject: string; listed: ListedTouch }
   | { verb: 'say'; subject: string }
+  /** A picture before something can no longer be seen. */
+  | { verb: 'picture'; subject: string }
   | { verb: 'pack'; subject: 'measured' }
   | { verb: 'permit'; subject: 'first power' }
   | { verb: 'power'; subject: 'limited, all' };

@@ -8,6 +8,7 @@ import { modelIn } from '../catalogue/catalogue';
 import type { ContinuityList } from '../checks/continuityTouches';
 import { jointName, splitJoint } from '../names';
 import type { StepId } from '../records/records';
+import { isAct } from '../records/records';
 import type { DoneContext } from './done';
 import { noteState, wantsRedo } from './done';
 import { takesS } from './durations';
@@ -78,11 +79,19 @@ function workDrafts(input: StepsInput): Draft[] {
     const group = groupOfChange(change, builds, catalogue);
     return { ...change, group, stretch: stretchOfGroup(builds, group, catalogue) };
   });
+  const picture: Draft[] = old.size > 0 ? pictureFirst(input) : [];
   const caution: Draft = { verb: 'say', subject: 'hot iron', stretch: 'power path', group: 'bench' };
-  return [caution, ...placed, ...looks(input, placed), ...redos(input)].sort((a, b) => compare(a, b, builds, catalogue));
+  return [caution, ...picture, ...placed, ...looks(input, placed), ...redos(input)].sort((a, b) => compare(a, b, builds, catalogue));
 }
 
 const oldGroup = 'what comes off';
+/** Before the first work only: what is off already cannot be pictured any more. */
+function pictureFirst({ context }: StepsInput): Draft[] {
+  const step = { verb: 'picture', subject: 'the old wiring' } as const;
+  const begun = context.records.some(({ jobId, body, how }) => jobId === context.jobId && how === 'did' && isAct(body));
+  return begun && !noteState(step, context).done ? [] : [{ ...step, stretch: 'power path', group: oldGroup }];
+}
+
 /** Plugs first, then the iron, then the part that nothing holds any more. */
 const offOrder: readonly string[] = ['unmate', 'free', 'drop', 'take', 'unhouse'];
 const takesAway: ReadonlySet<string> = new Set(offOrder);

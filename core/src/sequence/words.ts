@@ -140,6 +140,8 @@ export function stepWords(step: Step, context: WordContext): string {
     case 'say':
       if (step.subject.startsWith('set up ')) return `Set up ${slotWords(step.subject.slice(7), context)} while it is loose: output kind, region, channel`;
       return cautionWords[step.subject] ?? antennaWords(step.subject, context);
+    case 'picture':
+      return `Take a picture of ${step.subject} before anything is opened`;
     case 'pack':
       return 'Measure the pack at its plug and put the limiter in line';
     case 'permit':

@@ -1,22 +1,17 @@
 /** Pictures of the quad as it came in: scaled here, kept in the shop. */
 import { notesOf } from '@junctor/core';
 import { useState } from 'react';
-import { newId } from '../../api/device';
 import { FileField } from '../../ui/form';
 import type { Bench } from '../job/useBench';
-import { scaledPicture, sendPicture } from './picture';
+import { keepPicture } from './picture';
 
 export function Pictures({ bench }: { bench: Bench }) {
   const [problem, setProblem] = useState<string | null>(null);
   const pictures = notesOf(bench.state.log, 'picture').filter(({ record }) => record.body.of === 'intake');
   const take = async (file: File) => {
-    setProblem(null);
-    const bytes = await scaledPicture(file);
-    if (!bytes) return setProblem('This file is no picture');
-    const id = newId();
-    const refused = await sendPicture(id, bytes);
-    if (refused) return setProblem(refused);
-    bench.record([{ saw: 'picture', of: 'intake', blob: id }], null);
+    const kept = await keepPicture(file);
+    setProblem('problem' in kept ? kept.problem : null);
+    if ('id' in kept) bench.record([{ saw: 'picture', of: 'intake', blob: kept.id }], null);
   };
   return (
     <>

@@ -8,6 +8,7 @@ import { LookView } from './LookView';
 import type { SetMode } from './mode';
 import { PackView } from './PackView';
 import { PermitView } from './PermitView';
+import { PictureView } from './PictureView';
 import { PowerView } from './PowerView';
 import { ProveView } from './ProveView';
 import { SignView } from './SignView';
@@ -33,6 +34,8 @@ export function StepView({ bench, setMode }: { bench: Bench; setMode: SetMode })
       return <WeighView key={step.id} {...props} step={step} />;
     case 'sign':
       return <SignView key={step.id} {...props} step={step} />;
+    case 'picture':
+      return <PictureView key={step.id} {...props} step={step} />;
     case 'prove':
       return <ProveView key={step.id} {...props} step={step} />;
     case 'touch':

@@ -103,6 +103,7 @@ function underLine(planned: Planned | null, row: Row | null): string {
   if (planned) return 'Proven: no other wiring of these parts loses less, doubles fewer pads or takes less wire.';
   if (!row) return 'These parts ask for nothing.';
   if (row.is === 'old') return row.kept ? `${row.name} stays where it is: unplugged, its wires insulated, still judged.` : `${row.name} comes off. Hard to reach? Leave it in, unused.`;
+  if (row.is === 'unasked' && row.wish.purpose === 'second ground') return `${row.wish.id}, suggested: were the plug’s ground to part first, the charge would leave by signal pins.`;
   if (row.is === 'unasked') return `${row.wish.id} is not asked for. It could be served: ${row.wish.ways.join(', ')}.`;
   return `${row.id}: ${row.wish.must ? 'must be served' : `may be dropped, and then loses ${row.wish.lossIfDropped} of 10`}. Ways: ${row.wish.ways.join(', ')}.`;
 }
@@ -116,7 +117,7 @@ function Rows({ rows, current, planned, question, clash }: { rows: readonly Row[
         <li key={row.id} aria-current={row.id === current?.id}>
           <span aria-hidden>{row.id === current?.id ? '▸' : ''}</span>
           {row.is === 'old' && <span>{row.kept ? '◇' : '╱'} {row.slot}, as it is <span className="quiet">{row.kept ? 'stays in, unused' : 'comes off'}</span></span>}
-          {row.is === 'unasked' && <span className="quiet">· {row.wish.id}, not asked for</span>}
+          {row.is === 'unasked' && <span className="quiet">· {row.wish.id}, {row.wish.purpose === 'second ground' ? 'suggested' : 'not asked for'}</span>}
           {row.is === 'wish' && <span>{row.wish.must ? '■' : '□'} {row.id} <span className="quiet">{row.wish.must ? 'must' : `matters ${row.wish.lossIfDropped} of 10`}{pinnedPort(question.pinned, row.wish) ? `, held on ${pinnedPort(question.pinned, row.wish)}` : ''}</span>{clash.includes(row.id) ? <strong> ▲ clashes</strong> : ''} {served(planned?.wishes.find((one) => one.wish.id === row.id))}</span>}
         </li>
       ))}
