@@ -32,6 +32,8 @@ export interface PartModel {
   heat?: { limitC: number; kPerW: number; jPerK: number };
   /** For a motor: turns per minute and volt, and pole pairs; for an ESC the highest electrical speed, in turns per minute. */
   speed?: { kv?: number; polePairs?: number; limitErpm?: number };
+  /** For a motor built for one turning sense, told by the colour of its leads; others turn either way. */
+  turns?: 'clockwise' | 'anticlockwise';
   /** For a pack: cells in series and what it holds. */
   cells?: { series: number; capacityAh: number };
   /** JSON pointer to a number -> how sure we are of it; the longest matching pointer holds. */

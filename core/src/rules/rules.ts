@@ -9,6 +9,7 @@ import { halfWired } from './halfWired';
 import { inversion } from './inversion';
 import { linkOpen } from './linkOpen';
 import { motorPhases } from './motorPhases';
+import { motorTurns } from './motorTurns';
 import { noMotorSignal } from './noMotorSignal';
 import { noSupply } from './noSupply';
 import { onePerPort } from './onePerPort';
@@ -30,7 +31,7 @@ import { wrongKindOfPad } from './wrongKindOfPad';
 
 export const rules: readonly Rule[] = [
   polarity, tooManyVolts, supplyOutOfRange, noSupply, groundMissing, suppliesJoined, straightThrough, wrongKindOfPad, splitPort, onePerPort, inversion,
-  twoDrivers, direction, halfWired, linkOpen, noMotorSignal, motorPhases, compassPullUps, videoGround, portTaken, regulatorLoad, padFull, wireTooThick,
+  twoDrivers, direction, halfWired, linkOpen, noMotorSignal, motorPhases, motorTurns, compassPullUps, videoGround, portTaken, regulatorLoad, padFull, wireTooThick,
   gauge, capacitorMargin, signalLevel, unusedConductor,
 ];
 

@@ -106,6 +106,7 @@ export const partModel = Joi.object({
   covers: Joi.array().max(40).items(Joi.object({ by: Joi.string().valid('mate', 'lid', 'mount'), id: key, hides: Joi.array().items(key).max(400) })),
   frame: frame.optional(),
   heat: Joi.object({ limitC: Joi.number().min(0).max(300), kPerW: Joi.number().positive().max(1000), jPerK: Joi.number().positive().max(1e5) }).optional(),
+  turns: Joi.string().valid('clockwise', 'anticlockwise').optional(),
   speed: Joi.object({
     kv: Joi.number().positive().max(50000).optional(), polePairs: Joi.number().integer().min(1).max(50).optional(), limitErpm: Joi.number().positive().max(5e6).optional(),
   }).optional(),

@@ -40,7 +40,7 @@ function Crossing({ bench, step }: { bench: Bench; step: Step }) {
   if (step.verb === 'redo') return <RecipeFacts bench={bench} joint={step.subject} />;
   if (step.verb === 'fit') {
     const model = modelIn(bench.state.words.build, step.subject, bench.catalogue)!;
-    return <><Fact><dt>part</dt><dd className="long">{model.name}</dd></Fact><Fact><dt>maker</dt><dd className="long">{model.maker}</dd></Fact><Fact><dt>mass</dt><dd>{model.massG} g</dd></Fact></>;
+    return <><Fact><dt>part</dt><dd className="long">{model.name}</dd></Fact><Fact><dt>maker</dt><dd className="long">{model.maker}</dd></Fact><Fact><dt>mass</dt><dd>{model.massG} g</dd></Fact>{model.turns && <Fact><dt>turns, by its leads</dt><dd className="long">{model.turns}: {model.tails.map(({ colour }) => colour).join(' and ')}</dd></Fact>}</>;
   }
   if (step.verb === 'say' && step.subject === 'hot iron') {
     return <><Fact><dt>iron</dt><dd>400 °C</dd></Fact><Fact><dt>fumes, lead</dt><dd className="long">extract, wash hands</dd></Fact><Fact><dt>snipping</dt><dd className="long">eyes covered, offcuts counted</dd></Fact></>;
