@@ -31,6 +31,8 @@ export { boardsOf, boardWires } from './wiring/boardWires';
 export type { Net, Netlist } from './wiring/netlist';
 export { netlist } from './wiring/netlist';
 export type { Finding, Severity } from './rules/finding';
+export type { Damage, DamageJudged } from './repair/damage';
+export { damages, judgeDamage } from './repair/damage';
 export type { FoundElsewhere } from './rules/cameIn';
 export { foundElsewhere, judgeAsItCame } from './rules/cameIn';
 export { judge } from './rules/judge';

@@ -1,5 +1,5 @@
 /** The culvert inspector: found with analogue video, converted to digital, another receiver, positioning added. */
-import { boardsOf, boardWires, conversion, difference, emptyBuild, foundElsewhere, jointName, judge, judgeAsItCame, landedOn, makeCatalogue } from '@junctor/core';
+import { boardsOf, boardWires, conversion, difference, emptyBuild, foundElsewhere, jointName, judge, judgeAsItCame, landedOn, makeCatalogue, stepWords } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { demoPlan, shippedModels } from './catalogue';
 import { seededIds } from './seededIds';
@@ -49,6 +49,18 @@ describe('the conversion of the culvert inspector', () => {
     expect([picture(start)?.done, picture(opened)]).toEqual([false, undefined]);
     const taken = record(bench, record(bench, start, picture(start)!, [{ saw: 'picture', of: 'the old wiring', blob: 'blob' }]), null, first!.effect);
     expect(picture(taken)).toMatchObject({ done: true, by: [expect.any(String)] });
+  });
+
+  it('warns of a lead that runs in the lid before anything is opened', () => {
+    const lead = { ...asFound.target.wires.W3!, via: ['lid'] };
+    const log = begun.map((one) => ('do' in one.body && one.body.do === 'land' && one.body.wire === lead.id ? { ...one, body: { ...one.body, body: { ...one.body.body, via: lead.via } } } : one));
+    const lidded = startWalk(bench, Date.UTC(2026, 0, 5, 9), log);
+    const [picture, warning, first] = lidded.state.steps.filter(({ stretch, subject }) => stretch === 'power path' && subject !== 'hot iron');
+    expect([picture!.verb, warning!.id, first!.verb]).toEqual(['picture', 'say:lead in the lid W3', 'unmate']);
+    expect(stepWords(warning!, lidded.state.words)).toBe('Before the lid lifts, find and unplug the red wire: it tears');
+    const said = record(bench, lidded, warning!, [{ saw: 'caution', id: warning!.subject }]);
+    const opened = record(bench, said, null, difference(said.state.asBuilt, plan.target)[0]!.effect);
+    expect(opened.state.steps.find(({ id }) => id === warning!.id)?.done).toBe(true);
   });
 
   it('can be walked to its end', () => {

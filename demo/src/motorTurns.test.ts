@@ -7,14 +7,16 @@ import { shippedModels } from './catalogue';
 const catalogue = makeCatalogue(shippedModels());
 const fitted = (model: string) => ({ model, revision: 1, part: null, pose: null });
 
+type Kind = 'cw' | 'ccw';
+
 /** A brushed quad whose motors are of these kinds, corner by corner. */
-function quad(...kinds: ('cw' | 'ccw')[]): Build {
+function quad(...kinds: Kind[]): Build {
   const motors = kinds.map((kind, index) => [`M${index + 1}`, fitted(`marl-motor-8520-${kind}`)] as const);
   return { ...emptyBuild, slots: { FRAME: fitted('coppice-frame-4'), FC: fitted('stint-board-26'), ...Object.fromEntries(motors) } };
 }
 const wrong = (build: Build) => judge(build, catalogue, [], [1, 1]).filter(({ rule }) => rule === 'motor turns').map(({ severity, says }) => `${severity} ${says}`);
-const wanted = motorMap(quad('cw', 'cw', 'cw', 'cw'), catalogue).map(({ sense }) => (sense === 'clockwise' ? 'cw' : 'ccw') as const);
-const turned = wanted.map((kind) => (kind === 'cw' ? 'ccw' : 'cw') as const);
+const wanted = motorMap(quad('cw', 'cw', 'cw', 'cw'), catalogue).map(({ sense }): Kind => (sense === 'clockwise' ? 'cw' : 'ccw'));
+const turned = wanted.map((kind): Kind => (kind === 'cw' ? 'ccw' : 'cw'));
 
 describe('motors built for one sense', () => {
   it('fit the table, or all of them the reversed one', () => {

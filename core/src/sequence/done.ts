@@ -132,7 +132,7 @@ export function spoilsReading(reading: Effective, touch: Touch, mainLeads: boole
 function said(id: string, { log, jobId }: DoneContext): DoneState {
   const last = notesOf(log, 'caution').filter(({ record }) => record.body.id === id && record.jobId === jobId).at(-1);
   if (!last) return open();
-  if (id === 'hot iron') return done(last);
+  if (id === 'hot iron' || id.startsWith('lead in the lid')) return done(last);
   return sinceLastActOrPower(last, log) ?? done(last);
 }
 

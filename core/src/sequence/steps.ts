@@ -79,17 +79,18 @@ function workDrafts(input: StepsInput): Draft[] {
     const group = groupOfChange(change, builds, catalogue);
     return { ...change, group, stretch: stretchOfGroup(builds, group, catalogue) };
   });
-  const picture: Draft[] = old.size > 0 ? pictureFirst(input) : [];
+  const before: Draft[] = old.size > 0 ? beforeOpening(input) : [];
   const caution: Draft = { verb: 'say', subject: 'hot iron', stretch: 'power path', group: 'bench' };
-  return [caution, ...picture, ...placed, ...looks(input, placed), ...redos(input)].sort((a, b) => compare(a, b, builds, catalogue));
+  return [caution, ...before, ...placed, ...looks(input, placed), ...redos(input)].sort((a, b) => compare(a, b, builds, catalogue));
 }
 
 const oldGroup = 'what comes off';
-/** Before the first work only: what is off already cannot be pictured any more. */
-function pictureFirst({ context }: StepsInput): Draft[] {
-  const step = { verb: 'picture', subject: 'the old wiring' } as const;
+/** A picture, and leads that tear when a lid lifts: before the first work only, since what is off already cannot be seen any more. */
+function beforeOpening({ start, context }: StepsInput): Draft[] {
+  const inLid = Object.values(start.wires).filter(({ via }) => via.some((place) => place.startsWith('lid')));
+  const kinds: StepKind[] = [{ verb: 'picture', subject: 'the old wiring' }, ...inLid.map(({ id }) => ({ verb: 'say', subject: `lead in the lid ${id}` }) as const)];
   const begun = context.records.some(({ jobId, body, how }) => jobId === context.jobId && how === 'did' && isAct(body));
-  return begun && !noteState(step, context).done ? [] : [{ ...step, stretch: 'power path', group: oldGroup }];
+  return kinds.filter((kind) => !begun || noteState(kind, context).done).map((kind): Draft => ({ ...kind, stretch: 'power path', group: oldGroup }));
 }
 
 /** Plugs first, then the iron, then the part that nothing holds any more. */

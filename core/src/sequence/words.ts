@@ -138,6 +138,7 @@ export function stepWords(step: Step, context: WordContext): string {
       return `Black on ${terminalWords(black, context)}, red on ${terminalWords(red, context)}`;
     }
     case 'say':
+      if (step.subject.startsWith(lidLead)) return lidWords(step.subject.slice(lidLead.length), context);
       if (step.subject.startsWith('set up ')) return `Set up ${slotWords(step.subject.slice(7), context)} while it is loose: output kind, region, channel`;
       return cautionWords[step.subject] ?? antennaWords(step.subject, context);
     case 'picture':
@@ -152,6 +153,13 @@ export function stepWords(step: Step, context: WordContext): string {
     case 'unhouse':
       return `Housing ${step.subject}`;
   }
+}
+
+const lidLead = 'lead in the lid ';
+
+function lidWords(id: string, context: WordContext): string {
+  const wire = context.before?.wires[id];
+  return `Before the lid lifts, find and unplug ${wire ? wireWords(wire, asItWas(context, true)) : id}: it tears`;
 }
 
 function antennaWords(subject: string, context: WordContext): string {

@@ -3,13 +3,12 @@ import type { Intake, PartModel } from '@junctor/core';
 import { expectedLoss, extrasFor, failureChance, fitMargins, forecastWeight, gradeJob, motorRisks, notesOf, screwFits, voltageWindow } from '@junctor/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { request } from '../../api/client';
 import { useModelIndex } from '../../api/stores';
-import { Notice } from '../../ui/Notice';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import type { Bench } from '../job/useBench';
-import { useBench } from '../job/useBench';
+import { WithBench } from '../job/WithBench';
 import { KitFile } from './KitFile';
 import { Pictures } from './Pictures';
 import { WeightsBefore } from './WeightsBefore';
@@ -18,11 +17,7 @@ const none: Intake = { wants: '', valueMinor: 0, pack: null, propeller: null, ex
 const mark = { good: '●', middle: '◐', bad: '▲' } as const;
 
 export function IntakePage() {
-  const { jobId } = useParams();
-  const load = useBench(jobId!);
-  if (load.is === 'failed') return <Notice title="This job cannot be shown">{load.why}</Notice>;
-  if (load.is === 'loading') return <Notice title="Fetching the job">One moment.</Notice>;
-  return <IntakeSheet bench={load.bench} />;
+  return <WithBench>{(bench) => <IntakeSheet bench={bench} />}</WithBench>;
 }
 
 function IntakeSheet({ bench }: { bench: Bench }) {

@@ -1,6 +1,6 @@
 /** Log a fault: what was wrong, where, why, what was done. */
-import type { FaultEntry, Site } from '@junctor/core';
-import { landedOn, siteWords, splitJoint } from '@junctor/core';
+import type { Damage, DamageJudged, FaultEntry, Site } from '@junctor/core';
+import { damages, judgeDamage, landedOn, siteWords, splitJoint, splitRef } from '@junctor/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
 import { AnswerRow } from '../../ui/Answers';
@@ -14,6 +14,10 @@ export function FaultView({ bench, symptom, setMode }: { bench: Bench; symptom: 
   const { words, current } = bench.state;
   const sites = likelySites(bench);
   const [missing, setMissing] = useState(false);
+  const [at, setAt] = useState(0);
+  const [looks, setLooks] = useState<Damage | ''>('');
+  const part = partAt(bench, sites[at] ?? sites[0]!);
+  const judged = looks && part ? judgeDamage(looks, part, bench.state.asBuilt, bench.catalogue) : null;
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
@@ -23,7 +27,7 @@ export function FaultView({ bench, symptom, setMode }: { bench: Bench; symptom: 
       return;
     }
     const fault: FaultEntry = {
-      symptom: text('symptom'), site: sites[Number(text('site'))] ?? sites[0]!, cause: text('cause'), partsReplaced: [], done: text('done'),
+      symptom: text('symptom'), site: sites[Number(text('site'))] ?? sites[0]!, cause: text('cause'), ...(looks ? { defect: looks } : {}), partsReplaced: [], done: text('done'),
       minutes: Math.max(0, typedNumber(text('minutes')) || 0), costMinor: 0, state: text('state') as FaultEntry['state'],
     };
     bench.record([{ saw: 'fault', fault }], current?.id ?? null);
@@ -32,7 +36,9 @@ export function FaultView({ bench, symptom, setMode }: { bench: Bench; symptom: 
   return (
     <FormPage onSubmit={submit} title="Log a fault" head={<Head title={`${bench.job.quad}, ${bench.job.title}`} />}>
       <WordsField name="symptom" label="What was seen or heard" defaultValue={symptom} autoFocus error={missing ? 'Say what was seen or heard' : null} />
-      <ChoiceField name="site" label="Where" options={sites.map((site, index) => ({ value: String(index), label: siteWords(site, words) }))} />
+      <ChoiceField name="site" label="Where" options={sites.map((site, index) => ({ value: String(index), label: siteWords(site, words) }))} onChange={(value) => setAt(Number(value))} />
+      <ChoiceField name="looks" label="It looks like" options={[{ value: '', label: 'nothing of this' }, ...damages.map((one) => ({ value: one, label: one }))]} onChange={(value) => setLooks(value as Damage | '')} />
+      {judged && <Judged {...judged} />}
       <WordsField name="cause" label="Why, as far as known" />
       <WordsField name="done" label="What was done" />
       <NumberTextField name="minutes" label="Minutes it cost" />
@@ -41,6 +47,23 @@ export function FaultView({ bench, symptom, setMode }: { bench: Bench; symptom: 
       <AnswerRow answers={[{ key: 'Escape', label: 'Close', hidden: true, act: () => setMode(work) }]} />
     </FormPage>
   );
+}
+
+function Judged({ replace, suspect, because, first, joints, minutes }: DamageJudged) {
+  return (
+    <p role="status" style={{ fontSize: 19, lineHeight: '26px' }}>
+      <strong>Replace {replace.join(' and ')}:</strong> {because}. {suspect.length > 0 ? `Read ${suspect.join(', ')} as well. ` : ''}First: {first}. {joints} joints, about {minutes} min at the bench; prices of parts are not kept here.
+    </p>
+  );
+}
+
+/** The part that a place belongs to; null in between. */
+function partAt({ state: { asBuilt } }: Bench, site: Site): string | null {
+  if ('slot' in site) return site.slot in asBuilt.slots ? site.slot : null;
+  const wire = 'wire' in site ? asBuilt.wires[site.wire] : undefined;
+  const ref = wire && (wire.tailOf ?? wire.ends.map(landedOn).find((one) => one !== null));
+  const slot = ref && splitRef(ref).slot;
+  return slot && slot in asBuilt.slots ? slot : null;
 }
 
 /** Where the hands are now: the step's own joint or touch, the last joints made, the parts. */

@@ -1,7 +1,6 @@
 /** A job at the bench: opens where it was left. */
 import { useState } from 'react';
-import { useLocation, useParams } from 'react-router';
-import { Notice } from '../../ui/Notice';
+import { useLocation } from 'react-router';
 import { FaultView } from './FaultView';
 import { LookingView } from './LookingView';
 import type { Mode } from './mode';
@@ -11,7 +10,7 @@ import { ProblemView, WhatToDoView } from './ProblemView';
 import { StepView } from './StepView';
 import { TakeBackView } from './TakeBackView';
 import type { Bench } from './useBench';
-import { useBench } from './useBench';
+import { WithBench } from './WithBench';
 import { MotorsView } from '../wiring/MotorsView';
 import { PlannerView } from '../wiring/PlannerView';
 import { SuppliesView } from '../wiring/SuppliesView';
@@ -21,11 +20,7 @@ import { WiringView } from '../wiring/WiringView';
 import { WhyView } from './WhyView';
 
 export function JobPage() {
-  const { jobId } = useParams();
-  const load = useBench(jobId!);
-  if (load.is === 'failed') return <Notice title="This job cannot be shown">{load.why}</Notice>;
-  if (load.is === 'loading') return <Notice title="Fetching the job">One moment.</Notice>;
-  return <JobBench bench={load.bench} />;
+  return <WithBench>{(bench) => <JobBench bench={bench} />}</WithBench>;
 }
 
 function JobBench({ bench }: { bench: Bench }) {

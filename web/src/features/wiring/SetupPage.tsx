@@ -2,13 +2,12 @@
 import type { DumpLine, SheetLine } from '@junctor/core';
 import { compareDump, setupSheet } from '@junctor/core';
 import { useMemo, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { Notice } from '../../ui/Notice';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import { Agreed } from './Agreed';
 import type { Bench } from '../job/useBench';
-import { useBench } from '../job/useBench';
+import { WithBench } from '../job/WithBench';
 
 const Paste = styled.label`
   display: grid; gap: 4px; font-size: 18px; font-weight: 700;
@@ -19,11 +18,7 @@ const groups: Readonly<Record<SheetLine['group'], string>> = { ports: 'Ports', r
 const marks: Readonly<Record<DumpLine['verdict'], string>> = { same: '●', differs: '▲', missing: '▲', 'not on the sheet': '○', 'to be measured': '◐' };
 
 export function SetupPage() {
-  const { jobId } = useParams();
-  const load = useBench(jobId!);
-  if (load.is === 'failed') return <Notice title="This job cannot be shown">{load.why}</Notice>;
-  if (load.is === 'loading') return <Notice title="Fetching the job">One moment.</Notice>;
-  return <SetupSheet bench={load.bench} />;
+  return <WithBench>{(bench) => <SetupSheet bench={bench} />}</WithBench>;
 }
 
 function SetupSheet({ bench }: { bench: Bench }) {

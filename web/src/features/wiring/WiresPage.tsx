@@ -2,16 +2,15 @@
 import type { PlanChange, WireRow } from '@junctor/core';
 import { changesFromRows, landedOn, netlist, slotsOfRow, wireRows } from '@junctor/core';
 import { useMemo, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { useChangePlan } from '../../api/queries';
 import type { CsvFault } from '../../ui/csvRows';
 import { ChoiceField, FileField, WordsField } from '../../ui/form';
-import { Notice } from '../../ui/Notice';
 import { saveFile } from '../../ui/saveFile';
 import { Lines, Sheet, Small } from '../../ui/Sheet';
 import type { Bench } from '../job/useBench';
-import { useBench } from '../job/useBench';
+import { WithBench } from '../job/WithBench';
 import { readWires, writeWires } from './wireCsv';
 import type { WireKind } from './wireKind';
 import { kindOf } from './wireKind';
@@ -28,11 +27,7 @@ type Kind = 'all' | WireKind;
 type Shown = WireRow & { state: string; kind: Kind };
 
 export function WiresPage() {
-  const { jobId } = useParams();
-  const load = useBench(jobId!);
-  if (load.is === 'failed') return <Notice title="This job cannot be shown">{load.why}</Notice>;
-  if (load.is === 'loading') return <Notice title="Fetching the job">One moment.</Notice>;
-  return <WiresSheet bench={load.bench} />;
+  return <WithBench>{(bench) => <WiresSheet bench={bench} />}</WithBench>;
 }
 
 function WiresSheet({ bench }: { bench: Bench }) {
