@@ -62,10 +62,13 @@ function video({ links }: PlanDraft, _catalogue: Catalogue): SheetLine[] {
 
 function motors({ target, schools }: PlanDraft, catalogue: Catalogue): SheetLine[] {
   const convention = schools['turning senses'] === 'reversed' ? 'reversed' : 'normal';
-  return motorMap(target, catalogue, convention).flatMap(({ corner, where, output, sense, channel }): SheetLine[] => [
+  const places = motorMap(target, catalogue, convention);
+  const own = places.some(({ channel }) => channel && modelIn(target, channel.slot, catalogue)!.kind === 'esc');
+  const lines = places.flatMap(({ corner, where, output, sense, channel }): SheetLine[] => [
     { key: `motor ${corner} output`, value: output === null ? null : String(output), group: 'motors', because: channel ? `${where}: its leads are on ${channel.slot} channel ${channel.index}` : `${where}: not wired` },
     { key: `motor ${corner} turns`, value: sense, group: 'motors', because: `${where}, by the airframe's table, ${convention}` },
   ]);
+  return own ? [...lines, { key: 'ESC end points', value: null, group: 'motors', because: 'with digital outputs none are set; else all ESCs alike, before the motors are joined' }] : lines;
 }
 
 function board({ target }: PlanDraft, catalogue: Catalogue): SheetLine[] {
