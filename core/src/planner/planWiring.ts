@@ -140,7 +140,7 @@ function on(values: Readonly<Record<string, number>>, name: string): boolean {
   return (values[name] ?? 0) > 0.5;
 }
 
-function toPlan(request: PlanRequest, { build, path, needs, options, input }: Prepared, { values, cost }: Solved): Planned {
+function toPlan(request: PlanRequest, { build, needs, options, input }: Prepared, { values, cost }: Solved): Planned {
   const chosen = options.filter(({ id }) => on(values, optionName(id)));
   const pads = new Map<TerminalRef, TerminalRef>();
   const owns = [...needs.map(({ own, pads: offered }) => ({ own, offered: offered.map(({ ref }) => ref) })), ...chosen.flatMap(({ signals }) => signals.map(({ own, pads: offered }) => ({ own, offered })))];
@@ -148,7 +148,7 @@ function toPlan(request: PlanRequest, { build, path, needs, options, input }: Pr
     const pad = offered.find((ref) => on(values, joinName(own, ref)));
     if (pad) pads.set(own, pad);
   }
-  const straight = straightened(request, { path, needs, input, pads });
+  const straight = straightened(input, pads);
   const purposes = Object.fromEntries(request.wishes.map(({ id }) => [id, id]));
   const { target: wired, links } = decode({ build, catalogue: input.catalogue, path: straight.path, needs, options: chosen, pads: straight.pads, pinned: request.pinned, keep: request.keep ?? emptyBuild, purposes });
   const target = (request.dormant ?? []).reduce((made, slot) => keepDormant(made, request.keep ?? emptyBuild, slot), wired);

@@ -2,24 +2,13 @@
 import type { TerminalRef } from '../names';
 import { splitRef } from '../names';
 import { findTerminal } from '../catalogue/catalogue';
-import type { Need } from './needs';
 import { pointOf, wireLengthMm } from './place';
-import type { PowerPath } from './powerPath';
 import type { Strand } from './uncross';
 import { uncross } from './uncross';
 import type { WiringInput } from './wiringModel';
 
-interface Solved {
-  path: PowerPath;
-  needs: readonly Need[];
-  input: WiringInput;
-  /** Pad by own terminal. */
-  pads: ReadonlyMap<TerminalRef, TerminalRef>;
-}
-
-/** The same wiring with fewer crossings. What is soldered already or was chosen by hand stays. */
-export function straightened({ pinned }: { pinned: WiringInput['pinned'] }, { path, needs, input, pads }: Solved) {
-  const { build, catalogue, kept } = input;
+/** The same wiring (pad by own terminal) with fewer crossings. What is soldered already or was chosen by hand stays. */
+export function straightened({ build, catalogue, kept, pinned, path, needs }: WiringInput, pads: ReadonlyMap<TerminalRef, TerminalRef>) {
   const held = new Set(pinned.filter(({ what }) => what === 'terminal').map(({ of }) => of));
   const stays = (own: TerminalRef, to: TerminalRef) => held.has(own) || kept.has(`${own}>${to}`) || kept.has(`${to}>${own}`);
   const solderable = (ref: TerminalRef) => findTerminal(build, ref, catalogue)!.form !== 'pin';

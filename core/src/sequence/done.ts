@@ -10,6 +10,7 @@ import type { Id, Range } from '../names';
 import type { Effective } from '../records/effective';
 import { notesOf } from '../records/notesOf';
 import type { QuadRecord } from '../records/records';
+import { isAct } from '../records/records';
 import { packObjection, unpermittedPowers, validPermit } from './firstPower';
 import type { StepKind } from './step';
 
@@ -134,6 +135,11 @@ function said(id: string, { log, jobId }: DoneContext): DoneState {
   if (!last) return open();
   if (id === 'hot iron' || id.startsWith('lead in the lid')) return done(last);
   return sinceLastActOrPower(last, log) ?? done(last);
+}
+
+/** True once the job has done something to the quad; what was found when it came in does not count. */
+export function workBegun({ records, jobId }: Pick<DoneContext, 'records' | 'jobId'>): boolean {
+  return records.some((record) => record.jobId === jobId && record.how === 'did' && isAct(record.body));
 }
 
 /** Taken in this job, or done without. */

@@ -9,9 +9,9 @@ import type { PartKind } from '../catalogue/partModel';
 import { kitList } from '../kit/kitList';
 import { amountWords } from '../kit/kitLine';
 import { notesOf } from '../records/notesOf';
-import { isAct } from '../records/records';
 import { difference } from '../build/difference';
 import type { DoneContext } from './done';
+import { workBegun } from './done';
 import type { Alloy } from './recipe';
 import type { StepKind } from './step';
 
@@ -22,8 +22,7 @@ const signed: ReadonlySet<PartKind> = new Set(['esc', 'single board', 'controlle
 
 export function kitSteps(start: Build, target: Build, catalogue: Catalogue, context: DoneContext, alloy: Alloy): KitStep[] {
   const all: KitStep[] = [...kitList(start, target, catalogue, alloy).map((line): KitStep => ({ verb: 'count', subject: line.key, line })), ...looseSteps(start, target, catalogue)];
-  const begun = context.records.some(({ jobId, body, how }) => jobId === context.jobId && how === 'did' && isAct(body));
-  return begun ? all.filter((step) => kitState(step, context).done) : all;
+  return workBegun(context) ? all.filter((step) => kitState(step, context).done) : all;
 }
 
 /** Parts that are still to be fitted; of several of one model the first is weighed. */

@@ -8,9 +8,8 @@ import { modelIn } from '../catalogue/catalogue';
 import type { ContinuityList } from '../checks/continuityTouches';
 import { jointName, splitJoint } from '../names';
 import type { StepId } from '../records/records';
-import { isAct } from '../records/records';
 import type { DoneContext } from './done';
-import { noteState, wantsRedo } from './done';
+import { noteState, wantsRedo, workBegun } from './done';
 import { takesS } from './durations';
 import { checklist } from './firstPower';
 import { groupOfWire, groupRank, stretchOfGroup } from './groups';
@@ -89,7 +88,7 @@ const oldGroup = 'what comes off';
 function beforeOpening({ start, context }: StepsInput): Draft[] {
   const inLid = Object.values(start.wires).filter(({ via }) => via.some((place) => place.startsWith('lid')));
   const kinds: StepKind[] = [{ verb: 'picture', subject: 'the old wiring' }, ...inLid.map(({ id }) => ({ verb: 'say', subject: `lead in the lid ${id}` }) as const)];
-  const begun = context.records.some(({ jobId, body, how }) => jobId === context.jobId && how === 'did' && isAct(body));
+  const begun = workBegun(context);
   return kinds.filter((kind) => !begun || noteState(kind, context).done).map((kind): Draft => ({ ...kind, stretch: 'power path', group: oldGroup }));
 }
 

@@ -4,7 +4,7 @@ import { newId } from '../../api/device';
 const longestPx = 1600;
 
 /** JPEG of at most 1600 pixels a side; null when the file is no picture. */
-export async function scaledPicture(file: File): Promise<Blob | null> {
+async function scaledPicture(file: File): Promise<Blob | null> {
   const picture = await createImageBitmap(file).catch(() => null);
   if (!picture) return null;
   const scale = Math.min(1, longestPx / Math.max(picture.width, picture.height));

@@ -26,7 +26,7 @@ export interface Findings {
 }
 
 /** Each finding once: what the plan says counts before what follows from it at the bench. */
-function saidOf({ job: { id, plan }, catalogue, state }: Bench): Said[] {
+function saidOf({ id, plan }: Bench['job'], catalogue: Bench['catalogue'], state: Bench['state']): Said[] {
   const lists = [
     ['the plan', judge(plan.target, catalogue, plan.links, plan.cells)],
     ['what is built', [...state.findings, ...state.waived.map(({ finding }) => finding)]],
@@ -43,8 +43,9 @@ function saidOf({ job: { id, plan }, catalogue, state }: Bench): Said[] {
 }
 
 export function useFindings(bench: Bench): Findings {
-  const { job: { plan }, catalogue } = bench;
-  const all = useMemo(() => saidOf(bench), [bench]);
+  const { job, job: { plan }, catalogue, state } = bench;
+  // The bench is another object at each render; what the findings come from is not.
+  const all = useMemo(() => saidOf(job, catalogue, state), [job, catalogue, state]);
   const [at, setAt] = useState(0);
   const shown = all[at % Math.max(1, all.length)] ?? null;
   const [found, setFound] = useState<{ of: string; list: readonly Remedy[] } | null>(null);

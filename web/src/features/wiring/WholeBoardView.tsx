@@ -24,11 +24,11 @@ export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: s
   const [chosen, setChosen] = useState(0);
   const board = boards[at];
   const all = useMemo(() => (board ? boardWires(board, stages, catalogue) : []), [board, stages, catalogue]);
-  if (!board) return <JobFrame bench={bench} shown={state.current} answers={[{ key: 'Escape', label: 'To the wiring', act: () => setMode({ is: 'wiring', wire: null }) }]} sentence="Nothing is wired to a board" under="" both={{ title: 'no board', note: '', body: null }} />;
+  const nets = useMemo(() => (board ? netlist(stages[board.from], catalogue) : null), [board, stages, catalogue]);
+  if (!board || !nets) return <JobFrame bench={bench} shown={state.current} answers={[{ key: 'Escape', label: 'To the wiring', act: () => setMode({ is: 'wiring', wire: null }) }]} sentence="Nothing is wired to a board" under="" both={{ title: 'no board', note: '', body: null }} />;
   const build = stages[board.from];
   const model = modelIn(build, board.slot, catalogue)!;
   const onSide = all.filter(({ terminal }) => terminalOf(model, terminal)!.sides.includes(side));
-  const nets = netlist(build, catalogue);
   const wires = onSide.filter((one) => matches(filter, one, () => kindOf(nets.netOf(`${board.slot}.${one.terminal}`), build, catalogue)));
   const now = wires[Math.min(chosen, wires.length - 1)] ?? null;
   const go = (to: number) => {
