@@ -1,5 +1,6 @@
 /** From the Floor to a logged fault, with the keyboard alone. */
 import { answer, enterUntil, logOf, press, quadId, sentence, signIn, takeUp, touchUntil, under } from '../support/bench';
+import { typeInto } from '../support/forms';
 import { expect, test } from '../support/shop';
 
 const main = { black: 'BAT.MINUS', red: 'BAT.PLUS' };
@@ -101,9 +102,7 @@ test('a job from the Floor to the logged fault', async ({ page, shop }) => {
     await press(page, '3');
     await press(page, '2');
     await expect(page.getByLabel('What was seen or heard')).toHaveValue('will not flow');
-    await page.keyboard.press('Tab');
-    await page.keyboard.press('Tab');
-    await page.keyboard.type('tip too small for the plane');
+    await typeInto(page, 'Why, as far as known', 'tip too small for the plane');
     await page.keyboard.press('Tab');
     await page.keyboard.type('wide tip, joint remade');
     await page.keyboard.press('Tab');
