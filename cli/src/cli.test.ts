@@ -78,6 +78,9 @@ describe('junctor', () => {
     expect(refused(part)).toEqual([2, expect.stringContaining('plan.target.slots.RX: the catalogue has no part model no-such revision 1')]);
     const version = given('later.json', (file) => void Object.assign(file, { version: 2 }));
     expect(refused(version)).toEqual([2, expect.stringMatching(/^\/later\.json:3: version: /)]);
+    const twice = join(folder, 'twice.json');
+    writeFileSync(twice, readFileSync(template('quad-serial-6s'), 'utf8').replace(/"W1": \{/, '"W2": {}, "W1": {'));
+    expect(refused(twice)).toEqual([2, expect.stringMatching(/^\/twice\.json:\d+: plan\.target\.wires\.W2: stands there already\n$/)]);
     expect(refused(join(folder, 'none.json'))).toEqual([2, '/none.json:1: cannot be read\n']);
     expect(run('fly', 'x').status).toBe(2);
   });

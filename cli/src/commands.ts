@@ -1,6 +1,6 @@
 /** What the commands say: lines for a person, the same as data for a program, and whether something was found. */
 import type { Build, Catalogue } from '@junctor/core';
-import { compareDump, compile, conversion, judge, netlist, planWiring, setupSheet, spiceDeck, waysOut, wireRows, wiringSvg, wishesFor } from '@junctor/core';
+import { alignmentWords, buildFileOf, compareDump, conversion, judge, netlist, planWiring, setupSheet, spiceDeckOf, waysOut, wireRows, wiringSvg, wishesFor } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import Papa from 'papaparse';
 import type { BuildFile } from './readFile';
@@ -30,7 +30,7 @@ export async function planFile({ name, plan }: BuildFile, catalogue: Catalogue, 
   }
   const served = result.wishes.map(({ wish, way, port }) => `${wish.id}: ${way === null ? 'dropped' : `${way}${port ? `, ${port.replace('/', ' ')}` : ''}`}`);
   const wires = wireRows(result.target, result.links).map(({ wire, from, to, awg, colour }) => `  ${wire}: ${from} to ${to}, ${awg} AWG ${colour}`);
-  const file = { format: 'junctor-build', version: 1, name, plan: { ...plan, target: result.target, links: result.links, wishes } };
+  const file = buildFileOf(name, { ...plan, target: result.target, links: result.links, wishes });
   return { text: [...served, ...wires, ...result.findings.map(({ severity, says }) => `${severity}  ${says}`)].join('\n'), data: file, found: result.findings.length > 0 || result.wishes.some(({ way }) => way === null) };
 }
 
@@ -39,7 +39,9 @@ export function convertFiles(from: BuildFile, to: BuildFile, catalogue: Catalogu
   const lines = [
     `stays: ${made.stays.wires.length} wires, ${made.stays.parts.length} parts`, `comes off: ${list(made.partsOff.map(({ slot, model }) => `${slot} (${model})`))}`, `comes on: ${list(made.partsOn.map(({ slot, model }) => `${slot} (${model})`))}`,
     `joints to open: ${list(made.opens)}`, `pads to clean: ${list(made.cleans)}`, `contacts out: ${list(made.contactsOut.map(({ wire, housing, position }) => `${wire} from ${housing}#${position}`))}`,
-    `ports freed: ${list(made.portsFreed)}`, `ports taken: ${list(made.portsTaken)}`, `dormant: ${list(made.dormant)}`, ...made.changes.map(({ verb, subject }) => `  ${verb} ${subject}`),
+    `ports freed: ${list(made.portsFreed)}`, `ports taken: ${list(made.portsTaken)}`, `dormant: ${list(made.dormant)}`,
+    `outputs: ${list(made.motors.map(({ corner, before, after }) => `corner ${corner} from ${before ?? 'none'} to ${after ?? 'none'}`)) }`, `board: ${made.alignment ? `${alignmentWords(made.alignment.before)} before, ${alignmentWords(made.alignment.after)} after` : 'lies as before'}`,
+    `new wire: ${made.work.newWireMm} mm`, ...made.changes.map(({ verb, subject }) => `  ${verb} ${subject}`),
   ];
   return { text: lines.join('\n'), data: made, found: made.changes.length > 0 };
 }
@@ -52,12 +54,7 @@ export type NetlistAs = 'nets' | 'spice' | 'csv' | 'svg';
 
 export function netlistOf({ name, plan }: BuildFile, catalogue: Catalogue, as: NetlistAs): Said {
   const { target, links } = plan;
-  if (as === 'spice') {
-    const lead = Object.keys(target.slots).find((slot) => catalogue.model(target.slots[slot]!).kind === 'battery lead');
-    const minus = lead && catalogue.model(target.slots[lead]!).terminals.find(({ roles }) => roles.some(({ is }) => is === 'ground'));
-    const circuit = compile(target, catalogue);
-    return said(spiceDeck(circuit, name, (lead && minus && circuit.at[`${lead}.${minus.id}`]) || null));
-  }
+  if (as === 'spice') return said(spiceDeckOf(target, catalogue, name));
   if (as === 'csv') return said(Papa.unparse(wireRows(target, links).map(({ wire, from, to, awg, colour, lengthMm, link }) => ({ wire, from, to, 'gauge awg': awg, colour, 'length mm': lengthMm ?? '', purpose: link })), { escapeFormulae: true }));
   if (as === 'svg') return said(wiringSvg(target, catalogue, name));
   const nets = netlist(target, catalogue).nets.filter(({ terminals, wires }) => wires.length > 0 || terminals.length > 1).map(({ terminals, wires }) => ({ terminals, wires }));

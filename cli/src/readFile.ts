@@ -1,7 +1,7 @@
 /** A build file from disk: whole and checked, or every mistake with line, path and reason. */
 import { readFileSync, statSync } from 'node:fs';
 import type { Catalogue, PlanDraft, StoredDraft } from '@junctor/core';
-import { wholeDraft, wrongNames } from '@junctor/core';
+import { repeatedNames, wholeDraft, wrongNames } from '@junctor/core';
 import { buildFile, check } from '@junctor/core/schemas';
 import type { ParseError } from 'jsonc-parser';
 import { findNodeAtLocation, parseTree, printParseErrorCode } from 'jsonc-parser';
@@ -27,6 +27,8 @@ export function readBuildFile(file: string, catalogue: Catalogue): BuildFile {
   const tree = parseTree(text, errors, { disallowComments: true });
   const lineAt = (offset: number) => text.slice(0, offset).split('\n').length;
   if (errors.length > 0 || !tree) throw new BadInput(errors.map(({ error, offset }) => ({ file, line: lineAt(offset), path: '', reason: `is no JSON: ${printParseErrorCode(error)}` })));
+  const twice = repeatedNames(tree);
+  if (twice.length > 0) throw new BadInput(twice.map(({ path, offset }) => ({ file, line: lineAt(offset), path, reason: 'stands there already' })));
   const lineOf = (path: string) => {
     for (let parts = path.split('.').map((part) => (/^\d+$/.test(part) ? Number(part) : part)); parts.length > 0; parts = parts.slice(0, -1)) {
       const node = findNodeAtLocation(tree, parts);

@@ -1,8 +1,8 @@
 /**
  * From a build as it is to another: what stays, what comes off, what is added, and what that means at the bench:
- * joints to open, pads to clean, contacts to take out and insulate, ports freed and taken.
+ * joints to open, pads to clean, contacts to take out and insulate, ports freed and taken, outputs and board that lie another way.
  */
-import type { Build } from '../build/build';
+import type { Build, WireBody } from '../build/build';
 import { landedOn } from '../build/build';
 import type { Change } from '../build/difference';
 import { difference } from '../build/difference';
@@ -12,6 +12,8 @@ import type { PortKind } from '../catalogue/partModel';
 import type { HousingId, Slot, TerminalRef, WireId } from '../names';
 import { jointName, splitJoint, splitRef } from '../names';
 import { netlist } from '../wiring/netlist';
+import type { AlignmentChange, MotorChange } from './motorChanges';
+import { alignmentChange, motorChanges } from './motorChanges';
 
 export interface Conversion {
   /** Parts and wires that are not touched. */
@@ -30,16 +32,20 @@ export interface Conversion {
   partsOn: readonly { slot: Slot; model: string }[];
   /** Parts that stay in with nothing wired to them. */
   dormant: readonly Slot[];
+  /** Outputs that drive another corner than before. */
+  motors: readonly MotorChange[];
+  alignment: AlignmentChange | null;
   work: Work;
 }
 
-/** What the hands do: joints opened and made, contacts moved, plugs, parts. */
+/** What the hands do: joints opened and made, contacts moved, plugs, parts; and the wire that it takes, without what parts bring. */
 export interface Work {
   jointsOpened: number;
   jointsMade: number;
   contacts: number;
   plugs: number;
   parts: number;
+  newWireMm: number;
 }
 
 export function conversion(from: Build, to: Build, catalogue: Catalogue): Conversion {
@@ -66,6 +72,8 @@ export function conversion(from: Build, to: Build, catalogue: Catalogue): Conver
     partsOff: Object.entries(from.slots).filter(([slot]) => swapped(slot)).map(([slot, { model }]) => ({ slot, model })),
     partsOn: Object.entries(to.slots).filter(([slot]) => swapped(slot)).map(([slot, { model }]) => ({ slot, model })),
     dormant: dormantParts(to, catalogue),
+    motors: motorChanges(from, to, catalogue),
+    alignment: alignmentChange(from, to, catalogue),
     work: workOf(from, changes),
   };
 }
@@ -93,7 +101,14 @@ export function workOf(from: Build, changes: readonly Change[]): Work {
     jointsOpened: opened.filter((by) => by === 'solder').length, jointsMade: landed.filter((by) => by === 'solder').length,
     contacts: opened.filter((by) => by === 'crimp').length + landed.filter((by) => by === 'crimp').length,
     plugs: count('mate', 'unmate'), parts: count('take', 'fit'),
+    newWireMm: newWires(from, changes).reduce((mm, { lengthMm }) => mm + (lengthMm ?? 0), 0),
   };
+}
+
+/** Wires that are not there before and belong to no part, once each. */
+function newWires(from: Build, changes: readonly Change[]): WireBody[] {
+  const bodies = new Map(changes.flatMap(({ effect }) => effect.flatMap((act) => (act.do === 'land' && act.body.from !== 'tail' && !(act.wire in from.wires) ? [[act.wire, act.body] as const] : []))));
+  return [...bodies.values()];
 }
 
 const counted: readonly PortKind[] = ['serial', 'video', 'lights', 'buzzer', 'i2c', 'escData', 'sense', 'motorSignal'];

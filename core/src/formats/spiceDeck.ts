@@ -2,13 +2,24 @@
  * The circuit of a build, switched off, as a SPICE deck that any SPICE reads: resistors, capacitors with their series
  * resistance, diodes with their law (emission 1.7, at 300 K). Node 0 is battery minus where there is one.
  */
+import type { Build } from '../build/build';
+import type { Catalogue } from '../catalogue/catalogue';
+import { mainLeads } from '../checks/continuityTouches';
 import type { Circuit } from '../circuit/compile';
+import { compile } from '../circuit/compile';
 
 const emission = 1.7;
 const thermalV = 0.025852;
 
-/** `ground` is the node of the circuit that becomes 0; null takes the first. */
-export function spiceDeck({ nodes, branches }: Circuit, title: string, ground: string | null): string {
+/** The deck of a build; node 0 is battery minus where it has a battery lead. */
+export function spiceDeckOf(build: Build, catalogue: Catalogue, title: string): string {
+  const circuit = compile(build, catalogue);
+  const leads = mainLeads(build, catalogue);
+  return spiceDeck(circuit, title, (leads && circuit.at[leads.minus]) || null);
+}
+
+/** `ground` is the node that becomes 0; null takes the first. */
+function spiceDeck({ nodes, branches }: Circuit, title: string, ground: string | null): string {
   const zero = ground ?? nodes[0];
   const name = new Map(nodes.map((node, index) => [node, node === zero ? '0' : `n${index}`]));
   const lines = branches.flatMap(({ id, a, b, element }, index): string[] => {

@@ -14,7 +14,7 @@ export interface WindowLine {
   printed: string;
   /** What it takes. */
   takesV: Range;
-  /** Where its supply comes from: "battery", "FC REG5". */
+  /** Where its supply comes from: "battery", "FC 5 V". */
   from: string | null;
   /** What arrives with the pack empty and full; null without a source. */
   emptyV: number | null;

@@ -32,6 +32,8 @@ export interface Rail {
   /** The rail it is fed from; null for the battery and for a regulator that nothing feeds. */
   parent: string | null;
   kindOf: 'battery' | 'linear' | 'step-down' | 'step-up';
+  /** What it is printed for; null for the battery. */
+  outV: number | null;
   /** What it gives at the empty and at the full pack. */
   volts: Range;
   /** Lowest input for full output; 0 for the battery. */
@@ -104,7 +106,7 @@ export function supplyTree(build: Build, catalogue: Catalogue, cells: Range, sta
     };
     const outs = { empty: out('empty'), full: out('full') };
     const rail: Rail = {
-      id, slot: regulator?.slot ?? null, parent: regulator ? (feeder.get(regulator.from) ?? null) : null, kindOf: regulator?.element.kindOf ?? 'battery', volts,
+      id, slot: regulator?.slot ?? null, parent: regulator ? (feeder.get(regulator.from) ?? null) : null, kindOf: regulator?.element.kindOf ?? 'battery', outV: regulator?.element.outV ?? null, volts,
       minInV: regulator?.element.minInV ?? 0, limitA: regulator?.element.limitA ?? null, stillAirA: regulator?.element.stillAirA ?? null,
       draws, rails: children.map((child) => child.id), out: outs,
       in: regulator ? { empty: input(regulator.element, outs.empty, inV[0]), full: input(regulator.element, outs.full, inV[1]) } : outs,
@@ -116,6 +118,13 @@ export function supplyTree(build: Build, catalogue: Catalogue, cells: Range, sta
   if (battery) make('battery', battery, null, packV, []);
   for (const one of regulators) if (!rails.has(one.id) && feeder.get(one.to) === one.id && !feeder.has(one.from)) make(one.id, one.to, one, [0, 0], []);
   return { stage, packV, rails: inTreeOrder(rails), usb: sum(loads.filter(({ element }) => element.liveOnUsb).map(({ element }) => drawn(element, 5, 5))) };
+}
+
+/** "the battery", "FC 5 V"; two regulators of one part with the same volts keep their names. */
+export function railWords({ id, slot, outV }: Pick<Rail, 'id' | 'slot' | 'outV'>, rails: readonly Rail[]): string {
+  if (!slot) return 'the battery';
+  const alike = rails.filter((one) => one.slot === slot && one.outV === outV).length > 1;
+  return `${alike ? id.replace('/', ' ') : slot} ${outV} V`;
 }
 
 function isOn(stage: PowerStage, kind: PartKind, load: Load): boolean {

@@ -4,7 +4,7 @@ import { wrongNames } from './wrongNames';
 
 const catalogue = benchParts();
 const good = buildOf(benchSlots, goodWires());
-const wrong = (target: typeof good) => wrongNames({ target }, catalogue).map(({ path, reason }) => `${path}: ${reason}`);
+const wrong = (target: typeof good) => wrongNames({ target, links: [], wishes: [], pinned: [] }, catalogue).map(({ path, reason }) => `${path}: ${reason}`);
 
 it('finds nothing in a plan whose names all mean something', () => {
   expect(wrong({ ...good, wires: { ...good.wires, Z: wire('Z', 'RX.T', null) } })).toEqual([]);
@@ -20,4 +20,13 @@ it('names unknown parts, wires to nowhere, wrong keys, housings and plugs', () =
     'target.wires.W: is called V inside', 'target.wires.V.ends.1: there is no FC.NO', 'target.wires.C.ends.1: there is no contact 3 in a housing H',
     'target.mates.J: there is no plug J9 on FC', 'target.mates.J: there is no housing NONE',
   ]);
+});
+
+it('names what stands twice, and what is more than any aircraft has', () => {
+  const link = { id: 'L', purpose: 'x', ends: [], wires: [], set: {} };
+  const pin = { what: 'port', of: 'receiver RX', value: 'FC/U1' } as const;
+  const plan = { target: good, links: [link, { ...link, id: 'M' }, link], wishes: [], pinned: [pin, { ...pin, what: 'colour' as const }, pin] };
+  expect(wrongNames(plan, catalogue)).toEqual([{ path: 'links.2', reason: 'L stands there already' }, { path: 'pinned.2', reason: 'port receiver RX stands there already' }]);
+  const wires = Object.fromEntries(Array.from({ length: 1001 }, (_, index) => [`W${index}`, wire(`W${index}`, 'RX.T', 'FC.NO')]));
+  expect(wrong({ ...good, wires })).toEqual(['target.wires: 1001 are more than 1000']);
 });

@@ -13,6 +13,7 @@ import type { Wish } from '../plan/wish';
 import type { Finding } from '../rules/finding';
 import { judge } from '../rules/judge';
 import { decode, jointsOf } from './decode';
+import type { Crowd, Crowding } from './crowding';
 import type { Need } from './needs';
 import { needsOf } from './needs';
 import type { Option } from './options';
@@ -22,7 +23,7 @@ import { straightened } from './straightened';
 import { powerPath } from './powerPath';
 import type { Constraint, Solve, Terms } from './solver';
 import type { WiringInput } from './wiringModel';
-import { dropName, joinName, optionName, wiringModel, withAim } from './wiringModel';
+import { crowdingOf, dropName, joinName, optionName, wiringModel, withAim } from './wiringModel';
 
 export interface PlanRequest {
   /** The parts, with their places where known. */
@@ -50,8 +51,10 @@ export interface Planned {
   target: Build;
   links: readonly Link[];
   wishes: readonly PlannedWish[];
-  /** What the three aims came to: loss, rails over plan and doubled pads, millimetres. */
+  /** What the three aims came to, as they were weighed: loss, crowding, and millimetres with so many for each joint. */
   cost: { loss: number; crowding: number; lengthMm: number };
+  /** What makes it crowded, counted. */
+  crowding: Crowding;
   /** How often wires cross seen from above, before pads that serve alike were exchanged and after. */
   crossings: { before: number; after: number };
   findings: readonly Finding[];
@@ -111,6 +114,7 @@ interface Solved {
   is: 'solved';
   values: Readonly<Record<string, number>>;
   cost: Planned['cost'];
+  crowding: Crowding;
 }
 
 /** No crowding weighs as much as the least loss, so that one solve settles both. */
@@ -120,7 +124,8 @@ const lossOverCrowding = 1000;
 function solveInOrder({ input }: Prepared, cuts: readonly Constraint[], solve: Solve, onProgress: OnProgress): Solved | { is: 'impossible' } | { is: 'gave up'; why: string } {
   const model = wiringModel(input);
   const held: Constraint[] = [...cuts];
-  const first: Terms = [...model.loss.map(([name, factor]) => [name, factor * lossOverCrowding] as const), ...model.crowding];
+  const crowding = crowdingOf(model);
+  const first: Terms = [...model.loss.map(([name, factor]) => [name, factor * lossOverCrowding] as const), ...crowding];
   onProgress(0.3, 'serving the wishes, spreading over the pads');
   const served = solve(withAim(model, first, held));
   if (served.is !== 'optimal') return served;
@@ -129,7 +134,8 @@ function solveInOrder({ input }: Prepared, cuts: readonly Constraint[], solve: S
   const shortened = solve(withAim(model, model.length, held));
   if (shortened.is !== 'optimal') return shortened;
   const { values } = shortened;
-  return { is: 'solved', values, cost: { loss: sumOf(model.loss, values), crowding: sumOf(model.crowding, values), lengthMm: Math.round(shortened.value) } };
+  const counted = Object.fromEntries(Object.entries(model.crowds).map(([kind, names]) => [kind, sumOf(names.map((name) => [name, 1] as const), values)])) as Record<Crowd, number>;
+  return { is: 'solved', values, cost: { loss: sumOf(model.loss, values), crowding: sumOf(crowding, values), lengthMm: Math.round(shortened.value) }, crowding: counted };
 }
 
 function sumOf(terms: Terms, values: Readonly<Record<string, number>>): number {
@@ -140,7 +146,7 @@ function on(values: Readonly<Record<string, number>>, name: string): boolean {
   return (values[name] ?? 0) > 0.5;
 }
 
-function toPlan(request: PlanRequest, { build, needs, options, input }: Prepared, { values, cost }: Solved): Planned {
+function toPlan(request: PlanRequest, { build, needs, options, input }: Prepared, { values, cost, crowding }: Solved): Planned {
   const chosen = options.filter(({ id }) => on(values, optionName(id)));
   const pads = new Map<TerminalRef, TerminalRef>();
   const owns = [...needs.map(({ own, pads: offered }) => ({ own, offered: offered.map(({ ref }) => ref) })), ...chosen.flatMap(({ signals }) => signals.map(({ own, pads: offered }) => ({ own, offered })))];
@@ -157,7 +163,7 @@ function toPlan(request: PlanRequest, { build, needs, options, input }: Prepared
     const end = option?.ends.find(({ slot }) => slot !== wish.of);
     return { wish, way: option?.way ?? null, port: end ? `${end.slot}/${end.port}` : null };
   });
-  return { is: 'planned', target, links, wishes, cost, crossings: straight.crossings, findings: judge(target, input.catalogue, links, request.cells) };
+  return { is: 'planned', target, links, wishes, cost, crowding, crossings: straight.crossings, findings: judge(target, input.catalogue, links, request.cells) };
 }
 
 /** These choices around the finding, together, never again. */

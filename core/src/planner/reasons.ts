@@ -1,5 +1,11 @@
 /** Why a wish got its port, in words: which others would do, which are taken, and which cannot. */
+import { emptyBuild } from '../build/build';
+import { difference } from '../build/difference';
 import { modelIn } from '../catalogue/catalogue';
+import type { Work } from '../conversion/conversion';
+import { workOf } from '../conversion/conversion';
+import type { Crowding } from './crowding';
+import { moreCrowding } from './crowding';
 import type { Planned, PlanRequest } from './planWiring';
 import { planWiring, prepare } from './planWiring';
 import type { Solve } from './solver';
@@ -24,8 +30,8 @@ export function reasonFor(planned: Planned, request: PlanRequest, wishId: string
 
 export interface Alternative {
   port: string;
-  /** Beside the plan as it is. */
-  more: { loss: number; crowding: number; lengthMm: number };
+  /** Beside the plan as it is; joints are those to be made and opened. Negative: less of it. */
+  more: { loss: number; crowding: Crowding; wireMm: number; joints: number };
   drops: readonly string[];
 }
 
@@ -34,14 +40,24 @@ export function alternativesFor(planned: Planned, request: PlanRequest, wishId: 
   const own = planned.wishes.find(({ wish }) => wish.id === wishId);
   const { options } = prepare(request);
   const ports = new Set(options.filter(({ wish }) => wish === wishId).flatMap(({ ends }) => ends.filter(({ slot }) => slot !== own?.wish.of).map(({ slot, port }) => `${slot}/${port}`)));
-  return [...ports].filter((port) => port !== own?.port).flatMap((port): Alternative[] => {
+  const work = workBeside(planned, request);
+  const found = [...ports].filter((port) => port !== own?.port).flatMap((port): { order: readonly number[]; alternative: Alternative }[] => {
     const pinned = [...request.pinned.filter(({ what, of }) => what !== 'port' || of !== wishId), { what: 'port' as const, of: wishId, value: port }];
     const result = planWiring({ ...request, pinned }, solve);
     if (result.is !== 'planned') return [];
     const { cost } = result;
-    return [{
-      port, more: { loss: cost.loss - planned.cost.loss, crowding: cost.crowding - planned.cost.crowding, lengthMm: cost.lengthMm - planned.cost.lengthMm },
-      drops: result.wishes.filter(({ way, wish }) => way === null && planned.wishes.find((one) => one.wish.id === wish.id)?.way !== null).map(({ wish }) => wish.id),
-    }];
-  }).sort((a, b) => a.more.loss - b.more.loss || a.more.crowding - b.more.crowding || a.more.lengthMm - b.more.lengthMm);
+    const other = workBeside(result, request);
+    const more = { loss: cost.loss - planned.cost.loss, crowding: moreCrowding(planned.crowding, result.crowding), wireMm: other.newWireMm - work.newWireMm, joints: joints(other) - joints(work) };
+    const drops = result.wishes.filter(({ way, wish }) => way === null && planned.wishes.find((one) => one.wish.id === wish.id)?.way !== null).map(({ wish }) => wish.id);
+    return [{ order: [cost.loss, cost.crowding, cost.lengthMm], alternative: { port, more, drops } }];
+  });
+  return found.sort((a, b) => a.order.map((one, place) => one - b.order[place]!).find((apart) => apart !== 0) ?? 0).map(({ alternative }) => alternative);
+}
+
+function workBeside({ target }: Planned, { keep }: PlanRequest): Work {
+  return workOf(keep ?? emptyBuild, difference(keep ?? emptyBuild, target));
+}
+
+function joints({ jointsMade, jointsOpened }: Work): number {
+  return jointsMade + jointsOpened;
 }

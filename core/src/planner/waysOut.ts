@@ -2,6 +2,7 @@
 import type { Catalogue } from '../catalogue/catalogue';
 import type { PartModel } from '../catalogue/partModel';
 import type { Slot } from '../names';
+import type { Pinned } from '../plan/plan';
 import { wayLoss, waysOf } from './options';
 import type { Conflict, PlanRequest } from './planWiring';
 import { feasible, prepare } from './planWiring';
@@ -10,7 +11,7 @@ import type { Solve } from './solver';
 export type WayOut =
   | { do: 'drop'; wish: string; loss: number; says: string }
   | { do: 'allow'; wish: string; way: string; loss: number; says: string }
-  | { do: 'unpin'; of: string; loss: number; says: string }
+  | { do: 'unpin'; pin: Pinned; loss: number; says: string }
   | { do: 'exchange'; slot: Slot; model: string; revision: number; loss: number; says: string };
 
 /** What another board costs beside its price: everything on it is made again. */
@@ -32,7 +33,7 @@ export function waysOut(request: PlanRequest, conflict: Conflict, solve: Solve):
   }
   for (const pin of request.pinned) {
     const free: PlanRequest = { ...request, pinned: request.pinned.filter((one) => one !== pin) };
-    if (works(free)) found.push({ do: 'unpin', of: pin.of, loss: 0, says: `Let go of ${pin.of} on ${pin.value}` });
+    if (works(free)) found.push({ do: 'unpin', pin, loss: 0, says: `Let go of ${pin.of} on ${pin.value}` });
   }
   return [...found, ...otherParts(request, conflict, works)].sort((a, b) => a.loss - b.loss);
 }

@@ -13,6 +13,8 @@ import { splitRef } from '../names';
 import type { Pinned } from '../plan/plan';
 import type { Wish } from '../plan/wish';
 import { regulatorOn } from './feeds';
+import type { Crowd } from './crowding';
+import { crowdWeight } from './crowding';
 import type { Need } from './needs';
 import { alwaysWired } from './needs';
 import type { Option } from './options';
@@ -38,13 +40,11 @@ export interface WiringModel {
   binaries: readonly string[];
   counts: readonly string[];
   loss: Terms;
-  crowding: Terms;
+  /** Counts of what crowds, by kind. */
+  crowds: Readonly<Record<Crowd, readonly string[]>>;
   length: Terms;
 }
 
-/** What a rail over plan and a supply that fits only nominally weigh against a doubled pad. */
-const overWeight = 10;
-const doubtWeight = 5;
 /** A soldered end weighs as much as this much wire: a plug is quicker and comes off again. */
 const solderMm = 15;
 /** What a joint that is there already saves: least rework, then least wire. */
@@ -56,6 +56,11 @@ export const dropName = (wish: string) => `drop ${wish}`;
 const usedName = (slot: Slot) => `u ${slot}`;
 const doubledName = (pad: TerminalRef) => `d ${pad}`;
 const splitName = (slot: Slot) => `split ${slot}`;
+
+/** Everything that crowds, in its weight. */
+export function crowdingOf({ crowds }: WiringModel): Terms {
+  return (Object.keys(crowds) as Crowd[]).flatMap((kind) => crowds[kind].map((name) => [name, crowdWeight[kind]] as const));
+}
 
 /** A model with one aim of the three; `held` are the aims that were reached before it. */
 export function withAim({ constraints, binaries, counts }: WiringModel, minimise: Terms, held: readonly Constraint[]): LinearModel {
@@ -156,12 +161,11 @@ export function wiringModel(input: WiringInput): WiringModel {
     binaries: [...options.map((one) => optionName(one.id)), ...wishes.map((one) => dropName(one.id)), ...[...slots].map(usedName), ...joins.keys(), ...rails.map((rail) => `over ${rail}`), ...thick.map(({ slot }) => splitName(slot))],
     counts: doubled.map(doubledName),
     loss: [...wishes.map((one) => [dropName(one.id), one.lossIfDropped] as const), ...options.filter(({ loss }) => loss > 0).map((one) => [optionName(one.id), one.loss] as const)],
-    crowding: [
-      ...rails.map((rail) => [`over ${rail}`, overWeight] as const), ...doubled.map((ref) => [doubledName(ref), 1] as const),
-      ...thick.map(({ slot }) => [splitName(slot), 1] as const),
-      ...[...joins].filter(([, { pad }]) => listenedTo(input, pad)).map(([name]) => [name, doubtWeight] as const),
-      ...needs.flatMap(({ own, pads }) => pads.filter(({ ref, doubtful }) => doubtful && may(own, ref)).map(({ ref }) => [joinName(own, ref), doubtWeight] as const)),
-    ],
+    crowds: {
+      doubled: doubled.map(doubledName), 'over plan': rails.map((rail) => `over ${rail}`), split: thick.map(({ slot }) => splitName(slot)),
+      'listened to': [...joins].filter(([, { pad }]) => listenedTo(input, pad)).map(([name]) => name),
+      nominal: needs.flatMap(({ own, pads }) => pads.filter(({ ref, doubtful }) => doubtful && may(own, ref)).map(({ ref }) => joinName(own, ref))),
+    },
     length: lengths,
   };
 }

@@ -2,7 +2,7 @@
 import { modelIn } from '../catalogue/catalogue';
 import type { PartKind } from '../catalogue/partModel';
 import type { Rail } from '../loads/supplyTree';
-import { planShare } from '../loads/supplyTree';
+import { planShare, railWords } from '../loads/supplyTree';
 import { terminalRef } from '../names';
 import type { Rule, RuleView } from './finding';
 import { finding } from './finding';
@@ -24,11 +24,12 @@ export const regulatorLoad: Rule = {
       const ref = terminalRef(rail.slot, terminal.id);
       const found = (severity: 'stop' | 'warn', says: string) => [finding(view, name, severity, view.nets.netOf(ref)!, [ref], says)];
       const { typical, peak } = { typical: Math.max(rail.out.empty.typical, rail.out.full.typical), peak: Math.max(rail.out.empty.peak, rail.out.full.peak) };
-      const of = `${rail.id.replace('/', ' ')} gives ${rail.limitA} A at most`;
+      const words = railWords(rail, view.tree.rails);
+      const of = `${words} gives ${rail.limitA} A at most`;
       if (typical > rail.limitA) return found('stop', `${of} and would carry ${typical.toFixed(2)} A.`);
       if (peak > rail.limitA) return found(feedsFlight(view, rail) ? 'stop' : 'warn', `${of}; peaks reach ${peak.toFixed(2)} A.`);
       if (typical > rail.limitA * planShare) return found('warn', `${of}; ${typical.toFixed(2)} A is over three quarters of it.`);
-      if (typical > (rail.stillAirA ?? Infinity)) return found('warn', `${rail.id.replace('/', ' ')} gives ${rail.stillAirA} A in still air; ${typical.toFixed(2)} A needs airflow.`);
+      if (typical > (rail.stillAirA ?? Infinity)) return found('warn', `${words} gives ${rail.stillAirA} A in still air; ${typical.toFixed(2)} A needs airflow.`);
       return [];
     }),
 };

@@ -101,8 +101,12 @@ describe('each rule', () => {
 
   it('capacitor margin, unused conductor, a ground that is only a shell', () => {
     const cap = (ratedV: number) => model('cap', 'capacitor', [terminal('V', [takes(0, 60)]), terminal('G', [ground])], { elements: [{ id: 'C', fails: [], is: 'capacitor', plus: 'V', minus: 'G', farads: 1e-3, esrOhms: 0.02, leakOhms: 1e5, ratedV, keepsAtRated: 1, polarised: true }] });
-    const across = (ratedV: number) => judge(buildOf({ BAT: 'lead', FC: 'board', X: 'cap' }, [...power, wire('A', 'X.V', 'FC.VB'), wire('B', 'X.G', 'FC.G')]), makeCatalogue([lead, board([], []), cap(ratedV)]), [], [4, 6]).map(({ rule }) => rule);
+    const across = (ratedV: number, lengthMm: number | null = 12, awg = 20) => judge(buildOf({ BAT: 'lead', FC: 'board', X: 'cap' }, [...power, wire('A', 'X.V', 'FC.VB', { lengthMm, awg }), wire('B', 'X.G', 'FC.G', { lengthMm, awg })]), makeCatalogue([lead, board([], []), cap(ratedV)]), [], [4, 6]).map(({ rule }) => rule);
     expect([across(35), across(30)]).toEqual([[], ['capacitor margin']]);
+    // 20 mOhm bare: 0.85 nH/mm of pair at 100 kHz are 0.53 mOhm/mm, copper of both legs another 0.07: doubled at about 33 mm.
+    expect([across(35, 32), across(35, 35), across(35, null)]).toEqual([[], ['capacitor legs'], []]);
+    // Thin wire adds copper: 30 AWG has 0.67 mOhm/mm there and back.
+    expect([across(35, 16, 30), across(35, 18, 30)]).toEqual([[], ['capacitor legs']]);
     const bare = judge(buildOf(benchSlots, [...goodWires().filter(({ id }) => id !== 'R'), wire('Z', 'FC.T1', null)]), benchParts(), [], [4, 6]).map(({ rule }) => rule);
     expect(bare).toEqual([]);
     const live = judge(buildOf(benchSlots, [...goodWires().filter(({ id }) => !['V', 'G', 'T', 'R'].includes(id)), wire('Z', 'FC.5V', null)]), benchParts(), [], [4, 6]).map(({ rule }) => rule);

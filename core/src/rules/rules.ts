@@ -1,4 +1,5 @@
 /** All rules, in the order in which they are told when equally grave. */
+import { capacitorLegs } from './capacitorLegs';
 import { capacitorMargin } from './capacitorMargin';
 import { compassPullUps } from './compassPullUps';
 import { direction } from './direction';
@@ -32,7 +33,7 @@ import { wrongKindOfPad } from './wrongKindOfPad';
 export const rules: readonly Rule[] = [
   polarity, tooManyVolts, supplyOutOfRange, noSupply, groundMissing, suppliesJoined, straightThrough, wrongKindOfPad, splitPort, onePerPort, inversion,
   twoDrivers, direction, halfWired, linkOpen, noMotorSignal, motorPhases, motorTurns, compassPullUps, videoGround, portTaken, regulatorLoad, padFull, wireTooThick,
-  gauge, capacitorMargin, signalLevel, unusedConductor,
+  gauge, capacitorMargin, capacitorLegs, signalLevel, unusedConductor,
 ];
 
 /** Findings that a rule makes under another name than its own. */

@@ -9,7 +9,7 @@ import type { Net, Netlist } from '../wiring/netlist';
 
 export interface NetSource {
   slot: Slot;
-  /** "battery", "USB", or the regulator's id. */
+  /** "battery", "USB", or what its regulator is printed for: "5 V". */
   from: string;
   volts: Range;
   /** Lowest volts without the spread of the regulator. */
@@ -53,7 +53,7 @@ export function sourcesOf(build: Build, catalogue: Catalogue, nets: Netlist, tre
       // A second regulator on a net is not in the tree, and joined supplies are what a rule looks for.
       const volts: Range = rail?.volts ?? [element.outV, element.outV];
       if (!terminal || (rail && !fed.has(rail.id))) continue;
-      add(terminalRef(slot, terminal.id), { slot, from: element.id, volts: spreadOf(volts, element.outV), nominalV: volts[0] });
+      add(terminalRef(slot, terminal.id), { slot, from: `${element.outV} V`, volts: spreadOf(volts, element.outV), nominalV: volts[0] });
     }
   }
   return sources;

@@ -71,7 +71,7 @@ function sameFace(a: Terminal, b: Terminal): boolean {
 export function wireWords(wire: Wire, context: WordContext): string {
   const from = landedOn(wire.ends[0]);
   const slot = from ? splitRef(from).slot : null;
-  if (!slot || !from) return `wire ${wire.id}`;
+  if (!slot || !from) return `the ${wire.colour} wire ${wire.id}`;
   const kind = modelIn(context.build, slot, context.catalogue)?.kind;
   if (kind === 'motor') return `lead ${splitRef(from).terminal} of motor ${slot}`;
   if (kind === 'capacitor') return `the ${splitRef(from).terminal === 'PLUS' ? 'plus' : 'striped minus'} leg of the capacitor`;

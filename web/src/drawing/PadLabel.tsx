@@ -1,9 +1,9 @@
 /** The print of a pad, upright, inwards of its edge; on a plate outside the ring for the pad in question. */
 import type { PartModel, Terminal } from '@junctor/core';
+import { span } from '@junctor/core';
 import { useTheme } from 'styled-components';
 import type { BoardView } from './view';
 import { boardSize } from './boardSize';
-import { span } from './view';
 
 interface PadLabelProps {
   terminal: Terminal;

@@ -1,19 +1,17 @@
 /** A board with everything wired to it, old and new: each pad's wire runs out to words that say where it leads and what becomes of it. */
-import type { BoardWire, PartModel, Side, Terminal, XY } from '@junctor/core';
-import { terminalOf, terminalRef } from '@junctor/core';
+import type { BoardWire, Leader, PartModel, Side, XY } from '@junctor/core';
+import { edgeOf, exitsOf, placeLeaders, sidesOf, span, terminalOf, terminalRef } from '@junctor/core';
 import { useTheme } from 'styled-components';
 import { Outline } from './Board';
-import type { Leader } from './leaders';
-import { exitsOf, placeLeaders, sidesOf } from './leaders';
 import type { Marks } from './marks';
 import { markOf } from './marks';
 import { Pad } from './Pad';
-import { boardView, span } from './view';
+import { boardView } from './view';
 import { wireColour } from './wireColours';
 
 const size = { width: 1200, height: 372, board: 400, words: 330 };
 const boardX = (size.width - size.board) / 2;
-const room = { leftX: boardX - 14, rightX: boardX + size.board + 14, top: 12, bottom: size.height - 12, rowPx: 25 };
+const room = { leftX: boardX - 14, rightX: boardX + size.board + 14, top: 12, bottom: size.height - 12, row: 25 };
 const lanePx = 7;
 
 interface WholeBoardProps {
@@ -51,14 +49,6 @@ export function WholeBoard({ slot, model, side, marks, wires, current, say, onPi
       ))}
     </svg>
   );
-}
-
-/** The upper or lower edge of the board that a pad lies along; null for one at the side, inside, or in a plug. */
-function edgeOf({ atMm, sizeMm, form }: Terminal, model: PartModel): 'upper' | 'lower' | null {
-  const [spanX, spanY] = span(model);
-  const [toSide, toEnd] = [spanX / 2 - Math.abs(atMm[0]), spanY / 2 - Math.abs(atMm[1])];
-  if (form !== 'pad' || toEnd >= toSide || toEnd > sizeMm[1]) return null;
-  return atMm[1] > 0 ? 'upper' : 'lower';
 }
 
 function Line({ wire, pad, exit, leader, now, words, onPick }: { wire: BoardWire; pad: XY; exit: XY; leader: Leader; now: boolean; words: string; onPick: (wire: BoardWire) => void }) {

@@ -1,6 +1,6 @@
 /** State by form: what the record says of each terminal and each joint. */
 import type { JobState, TerminalRef } from '@junctor/core';
-import { coveredTerminals, jointName, landedOn, notesOf } from '@junctor/core';
+import { coveredTerminals, jointName, landedOn, notesOf, standing } from '@junctor/core';
 import type { Catalogue } from '@junctor/core';
 
 export interface TerminalMark {
@@ -28,6 +28,8 @@ export function terminalMarks(state: JobState, catalogue: Catalogue): Marks {
     marks.set(ref, { ...mark, ...change(mark) });
   };
   const { asBuilt, words, log } = state;
+  // A joint on a part that is to be replaced is none on the new one.
+  const there = standing(asBuilt, words.build, catalogue);
   for (const wire of Object.values(words.build.wires)) {
     for (const end of [0, 1] as const) {
       const planned = landedOn(wire.ends[end]);
@@ -36,7 +38,7 @@ export function terminalMarks(state: JobState, catalogue: Catalogue): Marks {
   }
   const graded = new Map(notesOf(log, 'look').map(({ record }) => [record.body.of, record.body.grade]));
   const stillGood = new Set(state.steps.flatMap((step) => (step.verb === 'look' && step.done ? step.joints : [])));
-  for (const wire of Object.values(asBuilt.wires)) {
+  for (const wire of Object.values(there.wires)) {
     for (const end of [0, 1] as const) {
       const ref = landedOn(wire.ends[end]);
       if (!ref || wire.ends[end].by === 'factory') continue;
@@ -51,7 +53,7 @@ export function terminalMarks(state: JobState, catalogue: Catalogue): Marks {
     if (step.verb !== 'touch' || !step.done) continue;
     for (const ref of [step.listed.touch.black, step.listed.touch.red]) edit(ref, () => ({ proved: true }));
   }
-  for (const ref of coveredTerminals(asBuilt, catalogue)) edit(ref, () => ({ hidden: true }));
+  for (const ref of coveredTerminals(there, catalogue)) edit(ref, () => ({ hidden: true }));
   return marks;
 }
 

@@ -1,5 +1,6 @@
 /** Which part of a board is drawn at which scale: whole when its pads can be told apart, else the pad and its neighbours. */
 import type { PartModel, Side, Terminal, XY } from '@junctor/core';
+import { span } from '@junctor/core';
 
 export interface BoardView {
   pxPerMm: number;
@@ -49,12 +50,6 @@ function centreFor(focusMm: XY, spanMm: XY, windowMm: XY): XY {
     return Math.max(-reach, Math.min(reach, focusMm[axis]));
   };
   return [along(0), along(1)];
-}
-
-export function span({ body, terminals }: PartModel): XY {
-  const reach = (axis: 0 | 1) =>
-    2 * Math.max(...body.outlineMm.map((at) => Math.abs(at[axis])), ...terminals.map((one) => Math.abs(one.atMm[axis]) + (one.form === 'tail' ? 0 : one.sizeMm[axis] / 2)));
-  return [reach(0), reach(1)];
 }
 
 /** The nearest pad in a direction on the same side, or null: how the ring walks with the arrow keys. */

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { parseJson } from './readBuildFile';
+import { parseJson, repeated } from './readBuildFile';
 
 it('reads JSON', () => {
   expect(parseJson('{"a": [1]}')).toEqual({ ok: true, file: { a: [1] } });
@@ -12,4 +12,9 @@ it.each([
 ])('says where %j is none', (text, where) => {
   const read = parseJson(text);
   expect(read.ok ? '' : read.problem).toContain(where);
+});
+
+it('says where a name stands twice, at any depth, and lets the same name stand in two places', () => {
+  expect(repeated('{"a": {"x": 1},\n "b": [{"x": 2}, {"x": 3}]}')).toBeNull();
+  expect(repeated('{"a": {"x": 1},\n "b": [{"y": 2,\n "y": 3}]}')).toEqual({ ok: false, problem: 'Line 3: b.0.y stands there already' });
 });

@@ -15,6 +15,7 @@ import { MotorsView } from '../wiring/MotorsView';
 import { PlannerView } from '../wiring/PlannerView';
 import { SuppliesView } from '../wiring/SuppliesView';
 import { WaiveView } from '../wiring/WaiveView';
+import { WireBodyView } from '../wiring/WireBodyView';
 import { WholeBoardView } from '../wiring/WholeBoardView';
 import { WiringView } from '../wiring/WiringView';
 import { WhyView } from './WhyView';
@@ -41,6 +42,8 @@ function JobBench({ bench }: { bench: Bench }) {
       return <FaultView bench={bench} symptom={mode.symptom} setMode={setMode} />;
     case 'wiring':
       return <WiringView bench={bench} first={mode.wire} setMode={setMode} />;
+    case 'wire body':
+      return <WireBodyView bench={bench} wireId={mode.wire} setMode={setMode} />;
     case 'whole board':
       return <WholeBoardView bench={bench} slot={mode.slot} setMode={setMode} />;
     case 'waive':

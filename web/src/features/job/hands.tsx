@@ -1,6 +1,6 @@
 /** What the two hands hold at a step: the boards, leads and lists on the left and right. */
 import type { PartModel, Side, Step, Terminal, TerminalRef, Wire } from '@junctor/core';
-import { jointName, landedOn, modelIn, padWords, slotWords, splitJoint, splitRef, terminalOf, terminalWords, wireWords } from '@junctor/core';
+import { jointName, landedOn, modelIn, padWords, slotWords, splitJoint, splitRef, standing, terminalOf, terminalUnder, terminalWords, wireWords } from '@junctor/core';
 import { Board } from '../../drawing/Board';
 import type { LeadRow } from '../../drawing/Leads';
 import { Leads } from '../../drawing/Leads';
@@ -120,14 +120,15 @@ function jointHands(bench: Bench, joint: string, options: HandOptions): { left: 
   const { build } = bench.state.words;
   const { wire: id, end } = splitJoint(joint)!;
   const wire = build.wires[id] ?? bench.state.asBuilt.wires[id]!;
-  const planned = landedOn(wire.ends[end])!;
+  const planned = terminalUnder(build, wire.ends[end], bench.catalogue)!;
+  const there = standing(bench.state.asBuilt, build, bench.catalogue).wires[id];
   const ring = options.ringAt ?? planned;
   const { slot, terminal } = splitRef(ring);
   const drawn = (at: 0 | 1, towards: 'left' | 'right'): DrawnWire => ({
-    colour: wire.colour, awg: wire.awg, towards, landed: Boolean(bench.state.asBuilt.wires[id] && landedOn(bench.state.asBuilt.wires[id]!.ends[at])),
+    colour: wire.colour, awg: wire.awg, towards, landed: Boolean(there && there.ends[at].at.on !== 'air'),
   });
   const left = boardHand(bench, slot, [terminal], { ...options, wire: drawn(end, 'right'), ghost: ring === planned ? null : splitRef(planned).terminal });
-  const other = landedOn(wire.ends[end === 0 ? 1 : 0]);
+  const other = terminalUnder(build, wire.ends[end === 0 ? 1 : 0], bench.catalogue);
   const otherSlot = other ? splitRef(other).slot : null;
   if (other && otherSlot && isBoard(modelIn(build, otherSlot, bench.catalogue)) && wire.from !== 'tail') {
     const right = boardHand(bench, otherSlot, [splitRef(other).terminal], { wire: drawn(end === 0 ? 1 : 0, 'left') });
@@ -261,7 +262,8 @@ function leadState(bench: Bench, wire: Wire, current: string | null): Pick<LeadR
   const { words, asBuilt } = bench.state;
   const end = wire.tailOf ? 1 : 0;
   const planned = landedOn(wire.ends[end])!;
-  const really = asBuilt.wires[wire.id] ? landedOn(asBuilt.wires[wire.id]!.ends[end]) : null;
+  const there = standing(asBuilt, words.build, bench.catalogue).wires[wire.id];
+  const really = there ? landedOn(there.ends[end]) : null;
   const name = wire.tailOf ? `lead ${splitRef(wire.tailOf).terminal}` : `${wire.colour} wire`;
   const when = lastLanding(bench, jointName(wire.id, end));
   if (really && really !== planned) return { says: `${name} is on ${padWords(really, words)}${when}`, state: 'differs' };

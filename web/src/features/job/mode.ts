@@ -9,6 +9,7 @@ export type Mode =
   | { is: 'what to do'; defect: string }
   | { is: 'fault'; symptom: string }
   | { is: 'wiring'; wire: string | null }
+  | { is: 'wire body'; wire: string }
   | { is: 'whole board'; slot: string | null }
   | { is: 'waive'; finding: Finding; waiver: string | null }
   | { is: 'planner' }

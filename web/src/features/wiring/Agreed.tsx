@@ -9,6 +9,7 @@ import type { Bench } from '../job/useBench';
 import { usePlanEdits } from './usePlanEdits';
 
 const Part = styled.section`
+  && { padding: 0; } display: grid; gap: 12px;
   @media print { display: none; }
   form { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) auto; gap: 12px; align-items: end; padding: 8px 0; }
 `;

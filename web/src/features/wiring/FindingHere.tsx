@@ -1,5 +1,5 @@
 /** What the rules say of plan and quad, at the place, with remedies that one key applies, and what was waived by whom. */
-import type { Finding, Remedy, Waived } from '@junctor/core';
+import type { Finding, Remedy, Waived, WireId } from '@junctor/core';
 import { judge, judgeAsItCame, splitWaived, whyRule } from '@junctor/core';
 import { useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
@@ -18,11 +18,14 @@ export interface Said {
 export interface Findings {
   /** Worst first, waived ones last. */
   all: readonly Said[];
+  /** Of the wire in question, or the one that was gone on to. */
   shown: Said | null;
   remedies: readonly Remedy[];
   searching: boolean;
   /** Goes on to the next and returns it. */
   next: () => Said | null;
+  /** Back to what is said of the wire in question. */
+  letGo: () => void;
 }
 
 /** Each finding once: what the plan says counts before what follows from it at the bench. */
@@ -42,12 +45,14 @@ function saidOf({ id, plan }: Bench['job'], catalogue: Bench['catalogue'], state
   ];
 }
 
-export function useFindings(bench: Bench): Findings {
+/** `wire`: whose findings are shown. `started`: the first finding is shown, whichever wire it is about. */
+export function useFindings(bench: Bench, wire: WireId | null, started: boolean): Findings {
   const { job, job: { plan }, catalogue, state } = bench;
   // The bench is another object at each render; what the findings come from is not.
   const all = useMemo(() => saidOf(job, catalogue, state), [job, catalogue, state]);
-  const [at, setAt] = useState(0);
-  const shown = all[at % Math.max(1, all.length)] ?? null;
+  const [at, setAt] = useState<number | null>(started ? 0 : null);
+  const here = all.findIndex(({ finding }) => wire !== null && finding.wires.includes(wire));
+  const shown = all[at === null ? here : at % Math.max(1, all.length)] ?? null;
   const [found, setFound] = useState<{ of: string; list: readonly Remedy[] } | null>(null);
   const asked = shown?.of === 'the plan' ? shown.finding : null;
   const key = asked && `${plan.version} ${asked.key}`;
@@ -60,14 +65,15 @@ export function useFindings(bench: Bench): Findings {
     // The key stands for the plan and the finding: both are made anew with every record.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);
-  const here = found && found.of === key ? found : null;
+  const ready = found && found.of === key ? found : null;
   return {
-    all, shown, remedies: here?.list ?? [], searching: key !== null && here === null,
+    all, shown, remedies: ready?.list ?? [], searching: key !== null && ready === null,
     next: () => {
-      const to = (at + 1) % Math.max(1, all.length);
+      const to = ((at ?? here) + 1) % Math.max(1, all.length);
       setAt(to);
       return all[to] ?? null;
     },
+    letGo: () => setAt(null),
   };
 }
 

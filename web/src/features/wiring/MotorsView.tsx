@@ -1,6 +1,6 @@
 /** Motors from above with the front marked: which output drives which corner, which way each turns, how the board lies. */
 import type { MotorPlace } from '@junctor/core';
-import { alignmentOf, motorMap, tiltSigns } from '@junctor/core';
+import { alignmentOf, alignmentWords, motorMap, tiltSigns } from '@junctor/core';
 import { useState } from 'react';
 import styled, { useTheme } from 'styled-components';
 import { useChangePlan } from '../../api/queries';
@@ -43,7 +43,7 @@ export function MotorsView({ bench, setMode }: { bench: Bench; setMode: SetMode 
           <Fact><dt>turns the wrong way?</dt><dd className="long">swap two leads, or set the ESC</dd></Fact>
         </>
       ) : null}
-      right={{ title: 'how the board lies', note: alignment ? `${alignment.slot}: ${alignment.known ? `turned ${alignment.yawDeg}° clockwise` : 'no arrow to go by: measure it'}${alignment.upsideDown ? ', upside down' : ''}` : 'no controller', body: alignment ? <Tilts signs={tiltSigns(alignment)} /> : null }}
+      right={{ title: 'how the board lies', note: alignment ? `${alignment.slot}: ${alignmentWords(alignment)}` : 'no controller', body: alignment ? <Tilts signs={tiltSigns(alignment)} /> : null }}
     />
   );
 }

@@ -1,5 +1,6 @@
 /** What the planner found: what it costs, what changes beside what is built, other ports, ways out of a clash. */
-import type { Conversion, Planned } from '@junctor/core';
+import type { Alternative, Conversion, Planned } from '@junctor/core';
+import { alignmentWords, crowdingWords } from '@junctor/core';
 import styled from 'styled-components';
 import { Fact } from '../../ui/Frame';
 import { KeyCap } from '../../ui/Plate';
@@ -11,7 +12,7 @@ export const List = styled.ul`
   li[aria-current='true'] { font-weight: 700; } .quiet { color: ${({ theme }) => theme.quiet}; font-weight: 400; }
 `;
 
-export function Cost({ planned, running }: { planned: Planned | null; running: { share: number; words: string } | null }) {
+export function Cost({ planned, made, running }: { planned: Planned | null; made: Conversion | null; running: { share: number; words: string } | null }) {
   if (running) {
     return (
       <>
@@ -21,47 +22,59 @@ export function Cost({ planned, running }: { planned: Planned | null; running: {
       </>
     );
   }
-  if (!planned) return null;
+  if (!planned || !made) return null;
+  const crowded = crowdingWords(planned.crowding);
   return (
     <>
-      <Fact><dt>lost wishes</dt><dd>{planned.cost.loss}</dd></Fact>
-      <Fact><dt>doubled pads and full rails</dt><dd>{planned.cost.crowding}</dd></Fact>
-      <Fact><dt>new wire and joints</dt><dd>{planned.cost.lengthMm} mm</dd></Fact>
+      <Fact><dt>lost wishes</dt><dd>{planned.wishes.filter(({ way }) => way === null).length}</dd></Fact>
+      <Fact><dt>joints to open, to make</dt><dd>{made.work.jointsOpened}, {made.work.jointsMade}</dd></Fact>
+      <Fact><dt>new wire</dt><dd>{made.work.newWireMm} mm</dd></Fact>
+      <Fact><dt>crowded by</dt><dd className="long">{crowded.length === 0 ? 'nothing' : crowded.map((line) => <span key={line} style={{ display: 'block' }}>{line}</span>)}</dd></Fact>
     </>
   );
 }
 
-export function Outcome({ planned, made, why, more }: { planned: Planned; made: Conversion; why: string; more: { wish: string; list: readonly { port: string; more: { loss: number; crowding: number; lengthMm: number }; drops: readonly string[] }[] } | null }) {
+export function Outcome({ planned, made, why, more }: { planned: Planned; made: Conversion; why: string; more: { wish: string; list: readonly Alternative[] } | null }) {
   if (more) {
     return (
       <List aria-label="Other ports">
         <li><span /><strong>{more.wish} on another port</strong></li>
         {more.list.length === 0 && <li><span /><span>no other port would do</span></li>}
-        {more.list.slice(0, 9).map(({ port, more: { loss, crowding, lengthMm }, drops }) => <li key={port}><span /><span>{port.replace('/', ' ')} <span className="quiet">{[loss > 0 ? `loses ${drops.join(', ')}` : '', crowding > 0 ? `${crowding} more doubled` : '', `${lengthMm >= 0 ? `${lengthMm} mm more` : `${-lengthMm} mm less`} wire`].filter(Boolean).join(', ')}</span></span></li>)}
+        {more.list.slice(0, 9).map((one) => <li key={one.port}><span /><span>{one.port.replace('/', ' ')} <span className="quiet">{priceWords(one)}</span></span></li>)}
       </List>
     );
   }
-  const { work, stays, portsFreed, portsTaken, partsOff, partsOn, cleans, contactsOut, dormant } = made;
-  const lines = [
-    `${stays.wires.length} wires stay as they are`,
-    `joints to open ${work.jointsOpened}, to make ${work.jointsMade}; contacts ${work.contacts}, plugs ${work.plugs}`,
+  return (
+    <List aria-label="What changes">
+      {why && <li><span aria-hidden>▸</span><span>{why}</span></li>}
+      {planned.findings.slice(0, 3).map(({ key, severity, says }) => <li key={key}><span aria-hidden>▲</span><span>{severityWord[severity]}: {says}</span></li>)}
+      {planned.findings.length === 0 && <li><span aria-hidden>●</span><span>No rule objects</span></li>}
+      {changeLines(planned, made).map((line) => <li key={line}><span /><span>{line}</span></li>)}
+    </List>
+  );
+}
+
+/** What changes beside what is built, a line each; a kind of change that does not occur has none. */
+function changeLines(planned: Planned, { work, stays, portsFreed, portsTaken, partsOff, partsOn, cleans, contactsOut, dormant, motors, alignment }: Conversion): string[] {
+  const ports = (list: readonly string[]) => list.map((port) => port.replace('/', ' ')).join(', ');
+  return [
+    `${stays.wires.length} wires stay as they are; contacts ${work.contacts}, plugs ${work.plugs}`,
     cleans.length > 0 ? `old solder off: ${cleans.slice(0, 8).join(', ')}${cleans.length > 8 ? ` and ${cleans.length - 8} more` : ''}` : '',
     contactsOut.length > 0 ? `contacts out and insulated: ${contactsOut.map(({ wire }) => wire).join(', ')}` : '',
     partsOff.length > 0 ? `comes off, the customer’s: ${partsOff.map(({ slot }) => slot).join(', ')}` : '',
     partsOn.length > 0 ? `comes on: ${partsOn.map(({ slot }) => slot).join(', ')}` : '',
-    portsFreed.length > 0 ? `ports freed: ${portsFreed.map((port) => port.replace('/', ' ')).join(', ')}` : '',
-    portsTaken.length > 0 ? `ports taken: ${portsTaken.map((port) => port.replace('/', ' ')).join(', ')}` : '',
+    portsFreed.length + portsTaken.length > 0 ? `ports freed: ${ports(portsFreed) || 'none'}; taken: ${ports(portsTaken) || 'none'}` : '',
+    motors.length > 0 ? `outputs move: ${motors.map(({ corner, before, after }) => `corner ${corner} from ${before ?? 'none'} to ${after ?? 'none'}`).join(', ')}` : '',
+    alignment ? `the board lies another way: ${alignmentWords(alignment.before)} before, ${alignmentWords(alignment.after)} now` : '',
     planned.crossings.before > planned.crossings.after ? `${planned.crossings.before - planned.crossings.after} crossings fewer: leads that serve alike exchanged` : '',
     dormant.length > 0 ? `stays in, dormant: ${dormant.join(', ')}` : '',
   ].filter(Boolean);
-  return (
-    <List aria-label="What changes">
-      {why && <li><span aria-hidden>▸</span><span>{why}</span></li>}
-      {lines.map((line) => <li key={line}><span /><span>{line}</span></li>)}
-      {planned.findings.slice(0, 4).map(({ key, severity, says }) => <li key={key}><span aria-hidden>▲</span><span>{severityWord[severity]}: {says}</span></li>)}
-      {planned.findings.length === 0 && <li><span aria-hidden>●</span><span>No rule objects</span></li>}
-    </List>
-  );
+}
+
+/** "loses lights LED; 1 doubled pad, 40 mm more wire, 2 joints more". */
+function priceWords({ more: { loss, crowding, wireMm, joints }, drops }: Alternative): string {
+  const apart = (count: number, unit: string) => (count === 0 ? '' : `${Math.abs(count)} ${unit} ${count > 0 ? 'more' : 'less'}`);
+  return [loss > 0 ? `loses ${drops.join(', ') || `${loss}`}` : '', ...crowdingWords(crowding), apart(wireMm, 'mm of wire'), apart(joints, Math.abs(joints) === 1 ? 'joint' : 'joints')].filter(Boolean).join(', ') || 'costs nothing more';
 }
 
 export function Ways({ says, waiting }: { says: readonly string[]; waiting: boolean }) {

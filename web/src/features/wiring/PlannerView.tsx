@@ -1,5 +1,5 @@
 /** The planner: wishes in the left hand, the wiring that serves them in the right, and what it costs between them. */
-import type { Planned, PlannedWish, Wish } from '@junctor/core';
+import type { Pinned, Planned, PlannedWish, Wish } from '@junctor/core';
 import { planChangesTo } from '@junctor/core';
 import { useState } from 'react';
 import { useChangePlan } from '../../api/queries';
@@ -9,7 +9,7 @@ import type { SetMode } from '../job/mode';
 import type { Bench } from '../job/useBench';
 import { Cost, List, Outcome, Ways } from './PlannerOutcome';
 import type { Question, Row } from './question';
-import { askedOrNot, changedWish, firstQuestion, keptOrNot, nextLoss, pinnedPort, rowsOf, withWay } from './question';
+import { askedOrNot, changedWish, firstQuestion, keptOrNot, nextLoss, pinnedPort, rowsOf, withWay, without } from './question';
 import { usePlanner } from './usePlanner';
 import { useRivals } from './useRivals';
 
@@ -59,7 +59,7 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
       sentence={sentence(state.is, planned, result?.is === 'conflict' ? result.why : null)}
       under={change.error ? `The plan was not changed: ${change.error.message}` : state.is === 'failed' ? `The planner stopped: ${state.why}` : underLine(planned, row)}
       left={{ title: 'what is wanted', note: `${rows.length} lines, ↑ ↓ choose one`, body: <Rows rows={rows} current={row} planned={planned} question={question} clash={result?.is === 'conflict' ? result.wishes : []} /> }}
-      crossing={<Cost planned={planned} running={state.is === 'running' ? state : null} />}
+      crossing={<Cost planned={planned} made={state.is === 'answered' ? state.made : null} running={state.is === 'running' ? state : null} />}
       right={{
         title: planned ? 'the wiring that serves it' : result?.is === 'conflict' ? 'ways out' : 'the wiring', note: planned ? 'beside what is built now' : result?.is === 'conflict' ? 'each was tried; cheapest first' : 'nothing planned yet',
         body: planned && state.is === 'answered' && state.made ? <Outcome planned={planned} made={state.made} why={reason} more={state.alternatives} /> : result?.is === 'conflict' ? <Ways says={ways.map(({ says, loss }) => `${says}${loss > 0 ? `, loses ${loss}` : ''}`)} waiting={state.is === 'answered' && state.ways === null} /> : null,
@@ -72,6 +72,7 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
 function rowAnswers(row: Row | null, question: Question, edit: (next: Question) => void, { planned, alternatives }: { planned: Planned | null; alternatives: (wish: Wish) => void }): Answer[] {
   if (!row) return [];
   if (row.is === 'old') return [{ key: '1', label: row.kept ? `Take ${row.slot} off` : `Leave ${row.slot} in, unused`, act: () => edit(keptOrNot(question, row.slot)) }];
+  if (row.is === 'held') return [{ key: '1', label: 'Let it go', act: () => edit({ ...question, pinned: without(question.pinned, row.pin) }) }];
   const { wish } = row;
   if (row.is === 'unasked') return [{ key: '1', label: 'Ask for it', act: () => edit(askedOrNot(question, wish)) }];
   const held = pinnedPort(question.pinned, wish);
@@ -103,6 +104,7 @@ function underLine(planned: Planned | null, row: Row | null): string {
   if (planned) return 'Proven: no other wiring of these parts loses less, doubles fewer pads or takes less wire.';
   if (!row) return 'These parts ask for nothing.';
   if (row.is === 'old') return row.kept ? `${row.name} stays where it is: unplugged, its wires insulated, still judged.` : `${row.name} comes off. Hard to reach? Leave it in, unused.`;
+  if (row.is === 'held') return `${heldWords(row.pin)}: chosen by hand, and kept whatever is planned.`;
   if (row.is === 'unasked' && row.wish.purpose === 'second ground') return `${row.wish.id}, suggested: were the plug’s ground to part first, the charge would leave by signal pins.`;
   if (row.is === 'unasked') return `${row.wish.id} is not asked for. It could be served: ${row.wish.ways.join(', ')}.`;
   return `${row.id}: ${row.wish.must ? 'must be served' : `may be dropped, and then loses ${row.wish.lossIfDropped} of 10`}. Ways: ${row.wish.ways.join(', ')}.`;
@@ -117,12 +119,19 @@ function Rows({ rows, current, planned, question, clash }: { rows: readonly Row[
         <li key={row.id} aria-current={row.id === current?.id}>
           <span aria-hidden>{row.id === current?.id ? '▸' : ''}</span>
           {row.is === 'old' && <span>{row.kept ? '◇' : '╱'} {row.slot}, as it is <span className="quiet">{row.kept ? 'stays in, unused' : 'comes off'}</span></span>}
+          {row.is === 'held' && <span>◆ {heldWords(row.pin)} <span className="quiet">by hand</span></span>}
           {row.is === 'unasked' && <span className="quiet">· {row.wish.id}, {row.wish.purpose === 'second ground' ? 'suggested' : 'not asked for'}</span>}
           {row.is === 'wish' && <span>{row.wish.must ? '■' : '□'} {row.id} <span className="quiet">{row.wish.must ? 'must' : `matters ${row.wish.lossIfDropped} of 10`}{pinnedPort(question.pinned, row.wish) ? `, held on ${pinnedPort(question.pinned, row.wish)}` : ''}</span>{clash.includes(row.id) ? <strong> ▲ clashes</strong> : ''} {served(planned?.wishes.find((one) => one.wish.id === row.id))}</span>}
         </li>
       ))}
     </List>
   );
+}
+
+/** "RX TX on FC RX2", "wire from RX 5V: 26 AWG". */
+function heldWords({ what, of, value }: Pinned): string {
+  const name = of.replace('.', ' ');
+  return what === 'terminal' ? `${name} on ${value.replace('.', ' ')}` : `wire from ${name}: ${value}${what === 'gauge' ? ' AWG' : ''}`;
 }
 
 function served(planned: PlannedWish | undefined): string {

@@ -1,6 +1,6 @@
 /** The tree of supplies with its margins: what each rail carries, at the empty and the full pack, by stage of power. */
 import type { PowerStage, Rail } from '@junctor/core';
-import { planShare, supplyTree, usbLimitA } from '@junctor/core';
+import { planShare, railWords, supplyTree, usbLimitA } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import styled, { useTheme } from 'styled-components';
 import type { Answer } from '../../ui/Answers';
@@ -30,24 +30,21 @@ export function SuppliesView({ bench, setMode }: { bench: Bench; setMode: SetMod
   return (
     <JobFrame
       bench={bench} shown={bench.state.current} answers={answers}
-      sentence={tight.length === 0 ? 'Every rail has room to spare' : <>Look at <strong>{tight.map(railWords).join(', ')}</strong></>}
+      sentence={tight.length === 0 ? 'Every rail has room to spare' : <>Look at <strong>{tight.map((one) => railWords(one, tree.rails)).join(', ')}</strong></>}
       under={stage === 'usb' ? `On USB alone ${tree.usb.typical.toFixed(2)} A of ${usbLimitA} A are drawn, ${tree.usb.peak.toFixed(2)} A at peaks.` : `Counted at the empty pack, ${tree.packV[0].toFixed(1)} V: there a step-down regulator takes most. Motors are not counted.`}
       left={{ title: 'supplies', note: 'ink: typical, hatch: peak, mark: three quarters of the limit', body: <Tree rails={tree.rails} current={rail ?? null} /> }}
       crossing={rail ? (
         <>
           <Fact><dt>gives</dt><dd className="long">{rail.volts[0].toFixed(1)} to {rail.volts[1].toFixed(1)} V</dd></Fact>
           <Fact><dt>limit</dt><dd className="long">{rail.limitA === null ? 'the pack’s' : `${rail.limitA} A, ${rail.stillAirA} A in still air`}</dd></Fact>
-          <Fact><dt>plan to</dt><dd>{rail.limitA === null ? '–' : `${(rail.limitA * planShare).toFixed(2)} A`}</dd></Fact>
-          <Fact><dt>heat in it</dt><dd>{rail.heatW.toFixed(1)} W</dd></Fact>
+          {rail.limitA !== null && <Fact><dt>plan to</dt><dd>{(rail.limitA * planShare).toFixed(2)} A</dd></Fact>}
+          {rail.slot && <Fact><dt>takes, empty to full</dt><dd className="long">{rail.in.empty.typical.toFixed(2)} to {rail.in.full.typical.toFixed(2)} A</dd></Fact>}
+          {rail.slot && <Fact><dt>heat in it</dt><dd>{rail.heatW.toFixed(1)} W</dd></Fact>}
         </>
       ) : null}
-      right={{ title: rail ? `what ${railWords(rail)} feeds` : '', note: rail ? `idle ${rail.out.empty.idle.toFixed(2)} A, typical ${rail.out.empty.typical.toFixed(2)} A, peak ${rail.out.empty.peak.toFixed(2)} A; ${verdictOf(rail)}` : '', body: rail ? <Draws rail={rail} rails={tree.rails} /> : null }}
+      right={{ title: rail ? `what ${railWords(rail, tree.rails)} feeds` : '', note: rail ? `idle ${rail.out.empty.idle.toFixed(2)} A, typical ${rail.out.empty.typical.toFixed(2)} A, peak ${rail.out.empty.peak.toFixed(2)} A; ${verdictOf(rail)}` : '', body: rail ? <Draws rail={rail} rails={tree.rails} /> : null }}
     />
   );
-}
-
-function railWords({ id, slot }: Rail): string {
-  return slot ? id.replace('/', ' ') : 'the battery';
 }
 
 function stageWords(stage: PowerStage): string {
@@ -68,7 +65,7 @@ function Tree({ rails, current }: { rails: readonly Rail[]; current: Rail | null
   const most = Math.max(0.5, ...rails.map(({ out, limitA }) => Math.max(limitA ?? 0, out.empty.peak)));
   const px = (amps: number) => Math.min(barWidth, (amps / most) * barWidth);
   return (
-    <svg viewBox={`0 0 ${width} ${Math.max(9, rails.length) * rowHeight}`} width="100%" style={{ maxHeight: '100%' }} role="img" aria-label={`Supply tree: ${rails.map((rail) => `${railWords(rail)} ${rail.out.empty.typical.toFixed(2)} A`).join(', ')}`}>
+    <svg viewBox={`0 0 ${width} ${Math.max(9, rails.length) * rowHeight}`} width="100%" style={{ maxHeight: '100%' }} role="img" aria-label={`Supply tree: ${rails.map((rail) => `${railWords(rail, rails)} ${rail.out.empty.typical.toFixed(2)} A`).join(', ')}`}>
       <defs><pattern id="peak" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="2" height="6" fill={theme.ink} /></pattern></defs>
       {rails.map((rail, row) => {
         const [x, y] = [10 + depth(rail) * 26, row * rowHeight + 8];
@@ -77,7 +74,7 @@ function Tree({ rails, current }: { rails: readonly Rail[]; current: Rail | null
           <g key={rail.id} fontSize={17} fill={theme.ink}>
             {parent >= 0 && <path d={`M${x - 18} ${parent * rowHeight + 34}V${y + 14}H${x - 4}`} fill="none" stroke={theme.quiet} strokeWidth={2} />}
             {rail === current && <rect x={0} y={y - 5} width={width} height={rowHeight - 6} fill="none" stroke={theme.bronze} strokeWidth={2.5} rx={5} />}
-            <text x={x} y={y + 20} fontWeight={rail === current ? 700 : 400}>{railWords(rail)} {rail.volts[1].toFixed(1)} V</text>
+            <text x={x} y={y + 20} fontWeight={rail === current ? 700 : 400}>{railWords(rail, rails)}</text>
             {rail.limitA !== null && <rect x={barFrom} y={y + 5} width={px(rail.limitA)} height={20} fill="none" stroke={theme.ink} strokeWidth={1.5} />}
             <rect x={barFrom} y={y + 5} width={px(rail.out.empty.peak)} height={20} fill="url(#peak)" opacity={0.55} />
             <rect x={barFrom} y={y + 5} width={px(rail.out.empty.typical)} height={20} fill={theme.ink} />
@@ -95,7 +92,7 @@ function Draws({ rail, rails }: { rail: Rail; rails: readonly Rail[] }) {
   return (
     <List aria-label="What it feeds">
       {rail.draws.map(({ slot, load, typical, peak }) => <li key={`${slot}${load}`}><span>{slot}, {load.toLowerCase()}</span><span>{typical.toFixed(2)} A, peak {peak.toFixed(2)} A</span></li>)}
-      {children.map((child) => <li key={child.id}><span>regulator {railWords(child)}</span><span>takes {child.in.empty.typical.toFixed(2)} A at the empty pack</span></li>)}
+      {children.map((child) => <li key={child.id}><span>regulator {railWords(child, rails)}</span><span>takes {child.in.empty.typical.toFixed(2)} A at the empty pack</span></li>)}
       {rail.draws.length + children.length === 0 && <li>nothing</li>}
     </List>
   );

@@ -1,6 +1,6 @@
 /** All wires as a table: filtered by part, rail or signal, sorted, planned against built; written and read as CSV. */
-import type { PlanChange, WireRow } from '@junctor/core';
-import { changesFromRows, landedOn, netlist, slotsOfRow, wireRows } from '@junctor/core';
+import type { Build, PlanChange, WireRow } from '@junctor/core';
+import { buildFileOf, changesFromRows, landedOn, netlist, slotsOfRow, spiceDeckOf, standing, wireRows, wiringSvg } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -32,7 +32,7 @@ export function WiresPage() {
 
 function WiresSheet({ bench }: { bench: Bench }) {
   const navigate = useNavigate();
-  const { job, catalogue } = bench;
+  const { job, catalogue, state } = bench;
   const change = useChangePlan(job.id);
   const [typed, setTyped] = useState('');
   const [kind, setKind] = useState<Kind>('all');
@@ -40,9 +40,11 @@ function WiresSheet({ bench }: { bench: Bench }) {
   const [faults, setFaults] = useState<readonly CsvFault[]>([]);
   const [offered, setOffered] = useState<readonly PlanChange[] | null>(null);
   const all = useMemo(() => {
-    const nets = netlist(job.plan.target, catalogue);
-    return wireRows(job.plan.target, job.plan.links).map((row): Shown => ({ ...row, state: stateOf(row, bench), kind: kindOf(nets.netOfWire(row.wire), job.plan.target, catalogue) }));
-  }, [job.plan, catalogue, bench]);
+    const { target, links } = job.plan;
+    const nets = netlist(target, catalogue);
+    const there = standing(state.asBuilt, target, catalogue);
+    return wireRows(target, links).map((row): Shown => ({ ...row, state: stateOf(row, there, target), kind: kindOf(nets.netOfWire(row.wire), target, catalogue) }));
+  }, [job.plan, catalogue, state.asBuilt]);
   const wanted = typed.trim().toLowerCase();
   const found = all.filter((row) => (kind === 'all' || row.kind === kind) && (wanted === '' || [row.wire, row.from, row.to, row.colour, row.link, row.state, ...slotsOfRow(row)].some((text) => text.toLowerCase().includes(wanted))));
   const rows = [...found].sort((a, b) => String(a[order] ?? '').localeCompare(String(b[order] ?? ''), 'en', { numeric: true }));
@@ -55,7 +57,13 @@ function WiresSheet({ bench }: { bench: Bench }) {
   };
   const take = () => change.mutate({ version: job.plan.version, changes: offered! }, { onSuccess: () => setOffered(null) });
   return (
-    <Sheet place={`${job.quad}, wires`} title={`${rows.length} of ${all.length} wires`} note="As planned; the state says what is built. Type a part, a pad, a colour or a purpose." go={(to) => void navigate(to)} doors={[{ key: 'm', label: 'Wiring', to: `/jobs/${job.id}/wiring` }, { key: 'c', label: 'Write as CSV', act: () => saveFile('wires.csv', writeWires(all), 'text/csv') }]}>
+    <Sheet place={`${job.quad}, wires`} title={`${rows.length} of ${all.length} wires`} note="As planned; the state says what is built. Type a part, a pad, a colour or a purpose." go={(to) => void navigate(to)} doors={[
+      { key: 'm', label: 'Wiring', to: `/jobs/${job.id}/wiring` },
+      { key: 'c', label: 'Write as CSV', act: () => saveFile('wires.csv', writeWires(all), 'text/csv') },
+      { key: 'd', label: 'Drawing as SVG', act: () => saveFile('wiring.svg', wiringSvg(job.plan.target, catalogue, `${job.quad}, ${job.title}`), 'image/svg+xml') },
+      { key: 'b', label: 'Build file', act: () => saveFile('build.json', `${JSON.stringify(buildFileOf(job.title, job.plan), null, 2)}\n`, 'application/json') },
+      { key: 'k', label: 'Circuit as SPICE deck', act: () => saveFile('circuit.cir', spiceDeckOf(job.plan.target, catalogue, job.quad), 'text/plain') },
+    ]}>
       <Tools>
         <div onChange={({ target }) => setTyped((target as HTMLInputElement).value)}><WordsField name="find" label="Find" /></div>
         <ChoiceField name="kind" label="Show" options={[{ value: 'all', label: 'all' }, { value: 'supply', label: 'supplies' }, { value: 'ground', label: 'grounds' }, { value: 'signal', label: 'signals' }]} onChange={(value) => setKind(value as Kind)} />
@@ -76,9 +84,9 @@ function WiresSheet({ bench }: { bench: Bench }) {
   );
 }
 
-function stateOf({ wire }: WireRow, { state, job }: Bench): string {
-  const built = state.asBuilt.wires[wire];
-  const planned = job.plan.target.wires[wire]!;
+function stateOf({ wire }: WireRow, there: Build, target: Build): string {
+  const built = there.wires[wire];
+  const planned = target.wires[wire]!;
   if (!built) return '○ planned';
   const ends = ([0, 1] as const).map((end) => ({ at: built.ends[end].at, wanted: planned.ends[end].at }));
   const away = ends.some(({ at, wanted }) => at.on === 'terminal' && (wanted.on !== 'terminal' || at.ref !== wanted.ref));

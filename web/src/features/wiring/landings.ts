@@ -1,6 +1,6 @@
 /** The ends of wires that are walked one by one: those of the plan, and those of the quad that the plan does not have. */
 import type { TerminalRef, Wire } from '@junctor/core';
-import { landedOn, padWords, wireWords } from '@junctor/core';
+import { padWords, standing, terminalUnder, wireWords } from '@junctor/core';
 import type { Bench } from '../job/useBench';
 
 export interface WalkedEnd {
@@ -8,24 +8,29 @@ export interface WalkedEnd {
   end: 0 | 1;
   /** Where the plan wants it; null for what comes off. */
   planned: TerminalRef | null;
-  /** Where it is now; null while it is not landed. */
+  /** Where it is now; null while it is not landed, or only on a part that goes. */
   now: TerminalRef | null;
+  /** A contact in a plug: it is moved in the plug, not by the iron. */
+  plugged: boolean;
 }
 
-export function walkedEnds({ state: { words, asBuilt } }: Bench): WalkedEnd[] {
+export function walkedEnds({ state: { words: { build: target }, asBuilt }, catalogue }: Pick<Bench, 'state' | 'catalogue'>): WalkedEnd[] {
+  const there = standing(asBuilt, target, catalogue);
   const ends = (wire: Wire, inPlan: boolean) => ([1, 0] as const).flatMap((end): WalkedEnd[] => {
-    const built = asBuilt.wires[wire.id];
-    const at = landedOn(wire.ends[end]);
-    return wire.ends[end].by === 'solder' && at ? [{ wire, end, planned: inPlan ? at : null, now: built ? landedOn(built.ends[end]) : null }] : [];
+    const { by } = wire.ends[end];
+    const at = by === 'factory' ? null : terminalUnder(inPlan ? target : asBuilt, wire.ends[end], catalogue);
+    if (!at) return [];
+    const built = there.wires[wire.id];
+    return [{ wire, end, planned: inPlan ? at : null, now: !inPlan ? at : built ? terminalUnder(there, built.ends[end], catalogue) : null, plugged: by === 'crimp' }];
   });
-  const old = Object.values(asBuilt.wires).filter(({ id }) => !(id in words.build.wires));
-  return [...Object.values(words.build.wires).flatMap((wire) => ends(wire, true)), ...old.flatMap((wire) => ends(wire, false))];
+  const old = Object.values(asBuilt.wires).filter(({ id }) => !(id in target.wires));
+  return [...Object.values(target.wires).flatMap((wire) => ends(wire, true)), ...old.flatMap((wire) => ends(wire, false))];
 }
 
-/** "→ R2", "● on R2", "● R2 comes off". */
+/** "○ W3 → R2" while planned, "● W3 → R2" when landed there, "╱ W3 off R2" for what comes off. */
 export function endWords(bench: Bench, { wire, planned, now }: WalkedEnd): string {
   const { words, asBuilt } = bench.state;
-  if (!planned) return `● ${wire.id}: ${padWords(now!, { ...words, build: asBuilt })} comes off`;
+  if (!planned) return `╱ ${wire.id} off ${padWords(now!, { ...words, build: asBuilt })}`;
   return `${now === planned ? '●' : now ? '▲' : '○'} ${wire.id} → ${padWords(planned, words)}`;
 }
 

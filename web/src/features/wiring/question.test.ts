@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import type { PartModel, Plan } from '@junctor/core';
 import { makeCatalogue, wholeDraft } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
-import { askedOrNot, changedWish, firstQuestion, keptOrNot, nextLoss, pinnedPort, rowsOf, withWay } from './question';
+import { askedOrNot, changedWish, firstQuestion, keptOrNot, nextLoss, pinnedPort, rowsOf, withWay, without } from './question';
 
 const read = (path: string) => JSON.parse(readFileSync(new URL(`../../../../demo/${path}`, import.meta.url), 'utf8')) as unknown;
 const demoPlan = (id: string) => wholeDraft((read(`jobs/${id}.json`) as { plan: Plan }).plan);
@@ -25,6 +25,16 @@ describe('lines of the planner', () => {
     expect(ids(without)).toContain('not positioning GPS');
     const again = askedOrNot(without, rowsOf(without, asFound, catalogue).find((row) => row.is === 'unasked')!.wish);
     expect(wish(again, 'positioning GPS')).toMatchObject({ must: false, lossIfDropped: 6 });
+  });
+});
+
+describe('a choice by hand', () => {
+  it('has a line of its own, but for a port, which stands with its wish', () => {
+    const pinned = [{ what: 'port', of: 'receiver RX', value: 'FC/UART2' }, { what: 'terminal', of: 'RX.TX', value: 'FC.RX2' }, { what: 'gauge', of: 'RX.5V', value: '26' }] as const;
+    const held = { ...first, pinned };
+    expect(ids(held).filter((id) => id.startsWith('held'))).toEqual(['held terminal RX.TX', 'held gauge RX.5V']);
+    expect(pinnedPort(held.pinned, wish(first, 'receiver RX'))).toBe('FC UART2');
+    expect(without(held.pinned, pinned[1])).toEqual([pinned[0], pinned[2]]);
   });
 });
 
@@ -58,6 +68,6 @@ describe('choices', () => {
     expect(wish(withWay({ do: 'drop', wish: 'receiver RX', loss: 10, says }, first), 'receiver RX').must).toBe(false);
     expect(wish(withWay({ do: 'allow', wish: 'video VTX', way: 'straight to the transmitter', loss: 3, says }, first), 'video VTX').ways).toContain('straight to the transmitter');
     expect(withWay({ do: 'exchange', slot: 'FC', model: 'another', revision: 2, loss: 4, says }, first).slots.FC).toMatchObject({ model: 'another', revision: 2, part: null });
-    expect(withWay({ do: 'unpin', of: 'x', loss: 0, says }, { ...first, pinned: [{ what: 'port', of: 'x', value: 'FC/UART1' }] }).pinned).toEqual([]);
+    expect(withWay({ do: 'unpin', pin: { what: 'port', of: 'x', value: 'FC/UART1' }, loss: 0, says }, { ...first, pinned: [{ what: 'port', of: 'x', value: 'FC/UART1' }, { what: 'colour', of: 'x', value: 'grey' }] }).pinned).toEqual([{ what: 'colour', of: 'x', value: 'grey' }]);
   });
 });

@@ -1,13 +1,17 @@
-/** What the planner is asked: wishes, what could be wished besides, and old parts that may stay in. One row each. */
+/** What the planner is asked: wishes, what could be wished besides, choices by hand, and old parts that may stay in. One row each. */
 import type { Asked, Build, Catalogue, Pinned, Plan, Slot, WayOut, Wish } from '@junctor/core';
-import { dormantParts, emptyBuild, modelIn, movePlace, placeBeside, possibleWishes, sameFitted, wishesFor } from '@junctor/core';
+import { dormantParts, emptyBuild, modelIn, movePlace, pinName, placeBeside, possibleWishes, sameFitted, wishesFor } from '@junctor/core';
 
 export interface Question extends Asked {
   /** Old parts that stay in, unused, and where what comes in their stead has gone. */
   dormant: readonly { slot: Slot; moved: Slot | null }[];
 }
 
-export type Row = { is: 'wish'; id: string; wish: Wish } | { is: 'unasked'; id: string; wish: Wish } | { is: 'old'; id: string; slot: Slot; name: string; kept: boolean };
+export type Row =
+  | { is: 'wish'; id: string; wish: Wish }
+  | { is: 'unasked'; id: string; wish: Wish }
+  | { is: 'held'; id: string; pin: Pinned }
+  | { is: 'old'; id: string; slot: Slot; name: string; kept: boolean };
 
 /** As the plan has it; a plan without wishes wants what its parts bring with them. */
 export function firstQuestion({ target, wishes, pinned }: Plan, asBuilt: Build, catalogue: Catalogue): Question {
@@ -16,13 +20,15 @@ export function firstQuestion({ target, wishes, pinned }: Plan, asBuilt: Build, 
   return { slots, pinned, wishes: wishes.length > 0 ? wishes : wishesFor({ ...emptyBuild, slots }, catalogue), dormant: dormant.map((slot) => ({ slot, moved: null })) };
 }
 
-export function rowsOf({ slots, wishes, dormant }: Question, asBuilt: Build, catalogue: Catalogue): Row[] {
+export function rowsOf({ slots, wishes, pinned, dormant }: Question, asBuilt: Build, catalogue: Catalogue): Row[] {
   const asked = new Set(wishes.map(({ id }) => id));
   const unasked = possibleWishes({ ...emptyBuild, slots }, catalogue).filter(({ id }) => !asked.has(id));
   const old = Object.keys(asBuilt.slots).filter((slot) => !sameFitted(asBuilt.slots[slot], slots[slot]));
   return [
     ...wishes.map((wish): Row => ({ is: 'wish', id: wish.id, wish })),
     ...unasked.map((wish): Row => ({ is: 'unasked', id: `not ${wish.id}`, wish })),
+    // A port that is held stands with its wish.
+    ...pinned.filter(({ what }) => what !== 'port').map((pin): Row => ({ is: 'held', id: `held ${pinName(pin)}`, pin })),
     ...old.map((slot): Row => ({ is: 'old', id: `old ${slot}`, slot, name: modelIn(asBuilt, slot, catalogue)!.name, kept: dormant.some((one) => one.slot === slot) })),
   ];
 }
@@ -34,6 +40,11 @@ export function keptOrNot(question: Question, slot: Slot): Question {
   if (kept) return { ...(kept.moved ? movePlace(question, kept.moved, slot) : question), dormant };
   const moved = slot in question.slots ? placeBeside(slot, question.slots) : null;
   return { ...(moved ? movePlace(question, slot, moved) : question), dormant: [...dormant, { slot, moved }] };
+}
+
+/** A choice by hand let go. */
+export function without(pinned: readonly Pinned[], pin: Pinned): Pinned[] {
+  return pinned.filter((one) => pinName(one) !== pinName(pin));
 }
 
 /** Asked for, or no more; what was held for it is let go. */
@@ -68,7 +79,7 @@ export function withWay(way: WayOut, question: Question): Question {
     case 'allow':
       return { ...question, wishes: wishes.map((one) => (one.id === way.wish ? { ...one, ways: [...one.ways, way.way] } : one)) };
     case 'unpin':
-      return { ...question, pinned: pinned.filter(({ of }) => of !== way.of) };
+      return { ...question, pinned: without(pinned, way.pin) };
     case 'exchange':
       return { ...question, slots: { ...slots, [way.slot]: { ...slots[way.slot]!, model: way.model, revision: way.revision, part: null } } };
   }

@@ -1,10 +1,10 @@
 /** Lines from pads to their words: in the room, apart, and never crossing. */
-import type { XY } from '@junctor/core';
-import { segmentsCross } from '@junctor/core';
+import type { XY } from '../names';
+import { segmentsCross } from '../planner/uncross';
 import { describe, expect, it } from 'vitest';
 import { exitsOf, placeLeaders, sidesOf } from './leaders';
 
-const room = { leftX: 100, rightX: 500, top: 10, bottom: 350, rowPx: 24 };
+const room = { leftX: 100, rightX: 500, top: 10, bottom: 350, row: 24 };
 
 /** Numbers from 0 to 1 that are the same each time. */
 function seeded(seed: number): () => number {
@@ -25,7 +25,7 @@ describe('lines from pads to their words', () => {
       for (const [j, other] of placed.entries()) {
         if (j <= i || other.side !== side) continue;
         expect(segmentsCross(pads[i]!, end(i), pads[j]!, end(j))).toBe(false);
-        expect(Math.abs(other.y - y)).toBeGreaterThan(Math.min(room.rowPx, 330 / count) - 0.01);
+        expect(Math.abs(other.y - y)).toBeGreaterThan(Math.min(room.row, 330 / count) - 0.01);
       }
     }
   });

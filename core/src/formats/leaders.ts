@@ -1,6 +1,6 @@
-/** Where the words for the pads of a board stand left and right of it, so that no two of the lines to them cross. */
-import type { XY } from '@junctor/core';
-import { segmentsCross } from '@junctor/core';
+/** Where the words for the pads of a board stand left and right of it, so that no two of the lines to them cross. In any unit; y runs down. */
+import type { XY } from '../names';
+import { segmentsCross } from '../planner/uncross';
 
 export interface Room {
   /** Where the lines bend, left and right of the board. */
@@ -9,7 +9,7 @@ export interface Room {
   top: number;
   bottom: number;
   /** Least distance of two rows of words. */
-  rowPx: number;
+  row: number;
 }
 
 export interface Leader {
@@ -21,7 +21,7 @@ export interface Leader {
 export function sidesOf(pads: readonly XY[], room: Room): Leader['side'][] {
   const byX = pads.map((_, index) => index).sort((a, b) => pads[a]![0] - pads[b]![0]);
   const middle = (room.leftX + room.rightX) / 2;
-  const fits = Math.floor((room.bottom - room.top) / room.rowPx) + 1;
+  const fits = Math.floor((room.bottom - room.top) / room.row) + 1;
   const natural = byX.filter((index) => pads[index]![0] < middle).length;
   const leftCount = byX.length > 2 * fits ? Math.ceil(byX.length / 2) : Math.max(byX.length - fits, Math.min(natural, fits));
   const sides: Leader['side'][] = [];
@@ -33,13 +33,13 @@ export function sidesOf(pads: readonly XY[], room: Room): Leader['side'][] {
  * Where a line leaves each pad: pads along the upper and lower edge of the board by a lane of their own beyond the edge,
  * the one nearest to its side by the innermost, so that no line runs over another's pad; all others straight from the pad.
  */
-export function exitsOf(pads: readonly XY[], edges: readonly ('upper' | 'lower' | null)[], sides: readonly Leader['side'][], upperY: number, lowerY: number, lanePx: number): XY[] {
+export function exitsOf(pads: readonly XY[], edges: readonly ('upper' | 'lower' | null)[], sides: readonly Leader['side'][], upperY: number, lowerY: number, lane: number): XY[] {
   const exits: XY[] = pads.map(([x, y]) => [x, y]);
   for (const edge of ['upper', 'lower'] as const) {
     for (const side of ['left', 'right'] as const) {
       const own = pads.map((_, index) => index).filter((index) => edges[index] === edge && sides[index] === side);
       own.sort((a, b) => (side === 'left' ? 1 : -1) * (pads[a]![0] - pads[b]![0]));
-      own.forEach((index, lane) => (exits[index] = [pads[index]![0], edge === 'upper' ? upperY - (lane + 1) * lanePx : lowerY + (lane + 1) * lanePx]));
+      own.forEach((index, place) => (exits[index] = [pads[index]![0], edge === 'upper' ? upperY - (place + 1) * lane : lowerY + (place + 1) * lane]));
     }
   }
   return exits;
@@ -59,8 +59,8 @@ export function placeLeaders(from: readonly XY[], sides: readonly Leader['side']
 }
 
 /** Rows as near to where they want to be as the least distance allows; wanted must rise. */
-function spread(wanted: readonly number[], { top, bottom, rowPx }: Room): number[] {
-  const gap = Math.min(rowPx, (bottom - top) / Math.max(1, wanted.length - 1));
+function spread(wanted: readonly number[], { top, bottom, row }: Room): number[] {
+  const gap = Math.min(row, (bottom - top) / Math.max(1, wanted.length - 1));
   const rows: number[] = [];
   for (const y of wanted) rows.push(Math.max(y, (rows.at(-1) ?? top - gap) + gap));
   for (let row = rows.length - 1, least = bottom; row >= 0; row--, least -= gap) rows[row] = Math.min(rows[row]!, least);

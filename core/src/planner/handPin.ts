@@ -1,0 +1,66 @@
+/** What the technician chose by hand for a wire, as choices that the planner keeps. */
+import type { Catalogue } from '../catalogue/catalogue';
+import type { TerminalRef, WireId } from '../names';
+import type { Pinned, Plan } from '../plan/plan';
+import { pinName } from '../plan/planChange';
+import type { PlanChange } from '../plan/planChange';
+import { terminalUnder } from '../wiring/terminalUnder';
+import type { Option } from './options';
+import type { Prepared } from './planWiring';
+import { prepare } from './planWiring';
+import { wishesFor } from './wishesFor';
+
+type Chosen = Pick<Plan, 'target' | 'wishes' | 'cells' | 'pinned'>;
+
+/**
+ * The changes that hold two terminals together whatever is planned later: the choice itself, in place of one for the same
+ * terminal, and letting go of a port that was held and is not the one that this pad belongs to. Empty where the planner has
+ * nothing to choose: on the power path, or between terminals that it would never join.
+ */
+export function padByHand(plan: Chosen, catalogue: Catalogue, a: TerminalRef, b: TerminalRef): PlanChange[] {
+  const { needs, options } = prepared(plan, catalogue);
+  const served = options.filter(({ signals }) => signals.some(({ own, pads }) => joins(own, pads, a, b)));
+  const own = needs.find((need) => joins(need.own, need.pads.map(({ ref }) => ref), a, b))?.own ?? ownAmong(served, a, b);
+  if (!own) return [];
+  const elsewhere = plan.pinned.filter(({ what, of, value }) => {
+    const ofWish = served.filter(({ wish }) => what === 'port' && wish === of);
+    return ofWish.length > 0 && !ofWish.some(({ ends }) => ends.some(({ slot, port }) => `${slot}/${port}` === value));
+  });
+  return [...elsewhere.map((one): PlanChange => ({ path: `pinned/${pinName(one)}`, before: one, after: null })), holding(plan, { what: 'terminal', of: own, value: own === a ? b : a })];
+}
+
+/** The changes that give a wire another colour or gauge and keep it so. @throws {RangeError} If the plan has no such wire. */
+export function bodyByHand(plan: Chosen, catalogue: Catalogue, id: WireId, body: { colour: string; awg: number }): PlanChange[] {
+  const wire = plan.target.wires[id];
+  if (!wire) throw new RangeError(`no wire ${id} in the plan`);
+  if (wire.colour === body.colour && wire.awg === body.awg) return [];
+  const [a, b] = wire.ends.map((end) => terminalUnder(plan.target, end, catalogue));
+  const own = a && b ? ownOf(prepared(plan, catalogue), a, b) : null;
+  const pins: Pinned[] = own ? [
+    ...(wire.colour === body.colour ? [] : [{ what: 'colour' as const, of: own, value: body.colour }]),
+    ...(wire.awg === body.awg ? [] : [{ what: 'gauge' as const, of: own, value: String(body.awg) }]),
+  ] : [];
+  return [{ path: `wires/${id}`, before: wire, after: { ...wire, ...body } }, ...pins.map((pin) => holding(plan, pin))];
+}
+
+function prepared({ target, wishes, cells }: Chosen, catalogue: Catalogue): Prepared {
+  return prepare({ slots: target.slots, catalogue, cells, wishes: wishes.length > 0 ? wishes : wishesFor(target, catalogue), pinned: [] });
+}
+
+function joins(own: TerminalRef, pads: readonly TerminalRef[], a: TerminalRef, b: TerminalRef): boolean {
+  return (own === a && pads.includes(b)) || (own === b && pads.includes(a));
+}
+
+function ownAmong(options: readonly Option[], a: TerminalRef, b: TerminalRef): TerminalRef | undefined {
+  return options.flatMap(({ signals }) => signals).find(({ own, pads }) => joins(own, pads, a, b))?.own;
+}
+
+/** Which of two terminals the planner starts from when it joins them; null when it never does. */
+function ownOf({ needs, options, path }: Prepared, a: TerminalRef, b: TerminalRef): TerminalRef | null {
+  const need = needs.find(({ own, pads }) => joins(own, pads.map(({ ref }) => ref), a, b));
+  return need?.own ?? ownAmong(options, a, b) ?? path.joins.find(({ own, to }) => joins(own, [to], a, b))?.own ?? null;
+}
+
+function holding({ pinned }: Pick<Plan, 'pinned'>, pin: Pinned): PlanChange {
+  return { path: `pinned/${pinName(pin)}`, before: pinned.find((one) => pinName(one) === pinName(pin)) ?? null, after: pin };
+}
