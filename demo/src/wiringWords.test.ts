@@ -73,7 +73,7 @@ describe.each(ids)('%s', (id) => {
   });
 
   it('has a sheet that agrees with itself as a dump, line by line and as CSV', () => {
-    const sheet = setupSheet({ ...plan, jobId: 'x', version: 1 }, catalogue);
+    const sheet = setupSheet(plan, catalogue);
     const known = sheet.filter(({ value }) => value !== null);
     for (const dump of [known.map(({ key, value }) => `${key} = ${value}`).join('\n'), `key,value\n${known.map(({ key, value }) => `"${key}","${value}"`).join('\n')}`]) {
       const compared = compareDump(sheet, dump);

@@ -7,11 +7,12 @@ import { models } from './models';
 import { pace } from './pace';
 import { planner } from './planner';
 import { planning } from './planning';
+import { remedies } from './remedies';
 import { rules } from './rules';
 import { stores } from './stores';
 import { tones } from './tones';
 
-const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { rules, planner, conversion: conversions, 'page while planning': planning, labels, models, tones, pace, stores, 'first load': firstLoad };
+const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { rules, remedies, planner, conversion: conversions, 'page while planning': planning, labels, models, tones, pace, stores, 'first load': firstLoad };
 const asked = process.argv[2] ?? '';
 let missed = 0;
 for (const [name, run] of Object.entries(groups)) {

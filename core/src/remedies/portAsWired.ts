@@ -1,9 +1,9 @@
 /** The change by which a link names the port that it is really wired to. */
 import type { Catalogue } from '../catalogue/catalogue';
 import type { Plan } from '../plan/plan';
-import type { Finding } from './finding';
-import { makeRuleView, portOf } from './finding';
-import type { Remedy } from './remedies';
+import type { Finding } from '../rules/finding';
+import { makeRuleView, portOf } from '../rules/finding';
+import type { Remedy } from './candidates';
 
 /** Empty when the finding is about something else. */
 export function portAsWired(plan: Plan, catalogue: Catalogue, { rule, at }: Finding): Remedy[] {

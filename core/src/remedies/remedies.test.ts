@@ -5,7 +5,7 @@ import type { Wire } from '../build/build';
 import type { TerminalRef } from '../names';
 import type { Plan } from '../plan/plan';
 import { applyPlanChanges } from '../plan/planChange';
-import { judge } from './judge';
+import { judge } from '../rules/judge';
 import { remediesFor } from './remedies';
 
 const catalogue = benchParts();
