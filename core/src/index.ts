@@ -96,7 +96,7 @@ export { planWiring } from './planner/planWiring';
 export { bodyByHand, padByHand } from './planner/handPin';
 export type { WayOut } from './planner/waysOut';
 export { waysOut } from './planner/waysOut';
-export { pointOf } from './planner/place';
+export { placeOf, pointOf } from './planner/place';
 export { segmentsCross } from './planner/uncross';
 export { possibleWishes, wishesFor } from './planner/wishesFor';
 export type { Amps, Rail, SupplyTree } from './loads/supplyTree';

@@ -57,7 +57,7 @@ export function candidates(plan: Plan, catalogue: Catalogue, found: Finding): Re
   const scene: Scene = { target, catalogue, nets: netlist(target, catalogue), without: netlist({ ...target, wires: innocent }, catalogue), sense, slots };
   return [
     ...portAsWired(plan, catalogue, found), ...straightened(scene), ...exchanges(scene, suspects), ...suspects.flatMap((wire) => moves(scene, wire)), ...missing(scene),
-    ...named.flatMap(otherGauges), ...named.flatMap(insulated),
+    ...named.flatMap(otherGauges), ...named.flatMap(otherColours), ...named.flatMap(insulated),
     ...suspects.filter(({ from }) => from !== 'tail').map((wire) => ({ says: `Take ${wire.id} out`, changes: [change(wire, null)] })), ...otherModels(scene, found),
   ];
 }
@@ -180,6 +180,10 @@ function moved(wire: Wire, end: 0 | 1, to: WireEnd): Wire {
 function otherGauges(wire: Wire): Remedy[] {
   return wire.from === 'tail' ? [] : gauges.filter((awg) => awg !== wire.awg).sort((a, b) => Math.abs(a - wire.awg) - Math.abs(b - wire.awg)).slice(0, 5)
     .map((awg) => ({ says: `Make ${wire.id} ${awg} AWG`, changes: [change(wire, { ...wire, awg })] }));
+}
+
+function otherColours(wire: Wire): Remedy[] {
+  return wire.from === 'tail' ? [] : ['red', 'black'].filter((colour) => colour !== wire.colour).map((colour) => ({ says: `Make ${wire.id} ${colour}`, changes: [change(wire, { ...wire, colour })] }));
 }
 
 function insulated(wire: Wire): Remedy[] {

@@ -99,6 +99,11 @@ describe('each rule', () => {
     expect(judge(build, makeCatalogue([lead, fc, radio(3.3), second]), [], [4, 6]).map(({ rule }) => rule)).toContain('two drivers');
   });
 
+  it('wire colours: a red ground and a black supply, not a lead that its part brings', () => {
+    const dyed = (id: string, colour: string, from: 'stock' | 'tail' = 'stock') => judge(buildOf(benchSlots, goodWires().map((one) => (one.id === id ? { ...one, colour, from } : { ...one, colour: 'white' }))), benchParts(), [], [4, 6]).map(({ rule }) => rule);
+    expect([dyed('G', 'red'), dyed('V', 'black'), dyed('G', 'black'), dyed('V', 'red'), dyed('T', 'red'), dyed('G', 'red', 'tail')]).toEqual([['wire colours'], ['wire colours'], [], [], [], []]);
+  });
+
   it('capacitor margin, unused conductor, a ground that is only a shell', () => {
     const cap = (ratedV: number) => model('cap', 'capacitor', [terminal('V', [takes(0, 60)]), terminal('G', [ground])], { elements: [{ id: 'C', fails: [], is: 'capacitor', plus: 'V', minus: 'G', farads: 1e-3, esrOhms: 0.02, leakOhms: 1e5, ratedV, keepsAtRated: 1, polarised: true }] });
     const across = (ratedV: number, lengthMm: number | null = 12, awg = 20) => judge(buildOf({ BAT: 'lead', FC: 'board', X: 'cap' }, [...power, wire('A', 'X.V', 'FC.VB', { lengthMm, awg }), wire('B', 'X.G', 'FC.G', { lengthMm, awg })]), makeCatalogue([lead, board([], []), cap(ratedV)]), [], [4, 6]).map(({ rule }) => rule);

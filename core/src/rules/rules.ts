@@ -27,13 +27,14 @@ import { tooManyVolts } from './tooManyVolts';
 import { twoDrivers } from './twoDrivers';
 import { unusedConductor } from './unusedConductor';
 import { videoGround } from './videoGround';
+import { wireColours } from './wireColours';
 import { wireTooThick } from './wireTooThick';
 import { wrongKindOfPad } from './wrongKindOfPad';
 
 export const rules: readonly Rule[] = [
   polarity, tooManyVolts, supplyOutOfRange, noSupply, groundMissing, suppliesJoined, straightThrough, wrongKindOfPad, splitPort, onePerPort, inversion,
   twoDrivers, direction, halfWired, linkOpen, noMotorSignal, motorPhases, motorTurns, compassPullUps, videoGround, portTaken, regulatorLoad, padFull, wireTooThick,
-  gauge, capacitorMargin, capacitorLegs, signalLevel, unusedConductor,
+  gauge, capacitorMargin, capacitorLegs, signalLevel, unusedConductor, wireColours,
 ];
 
 /** Findings that a rule makes under another name than its own. */

@@ -37,7 +37,7 @@ export const fitted = (id: string): Fitted => ({ model: id, revision: 1, part: n
 export function wire(id: string, a: TerminalRef | null, b: TerminalRef | null, over: Partial<Wire> = {}): Wire {
   const end = (ref: TerminalRef | null): Wire['ends'][number] =>
     ref ? { at: { on: 'terminal', ref }, by: 'solder' } : { at: { on: 'air', end: 'bare' }, by: 'none' };
-  return { id, awg: 28, colour: 'red', insulation: 'silicone', from: 'stock', lengthMm: 50, via: [], ends: [end(a), end(b)], ...over };
+  return { id, awg: 28, colour: 'white', insulation: 'silicone', from: 'stock', lengthMm: 50, via: [], ends: [end(a), end(b)], ...over };
 }
 
 export function buildOf(slots: Readonly<Record<string, string>>, wires: readonly Wire[]): Build {

@@ -13,7 +13,7 @@ const edited = (wireId: string, over: object) => rows.map(({ line, row }) => ({ 
 
 describe('wire rows', () => {
   it('say both ends in words that are read back to the same wires', () => {
-    expect(rows.find(({ row }) => row.wire === 'T')!.row).toEqual({ wire: 'T', from: 'RX.T', to: 'FC.R1', awg: 28, colour: 'red', lengthMm: 50, link: 'receiver' });
+    expect(rows.find(({ row }) => row.wire === 'T')!.row).toEqual({ wire: 'T', from: 'RX.T', to: 'FC.R1', awg: 28, colour: 'white', lengthMm: 50, link: 'receiver' });
     expect(rows.find(({ row }) => row.wire === 'Z')!.row.to).toBe('bare');
     expect(slotsOfRow(rows[0]!.row)).toEqual(['BAT', 'FC']);
     expect(changesFromRows(rows, build, catalogue)).toEqual({ ok: true, changes: [] });

@@ -35,7 +35,7 @@ export function SuppliesView({ bench, setMode }: { bench: Bench; setMode: SetMod
       left={{ title: 'supplies', note: 'ink: typical, hatch: peak, mark: three quarters of the limit', body: <Tree rails={tree.rails} current={rail ?? null} /> }}
       crossing={rail ? (
         <>
-          <Fact><dt>gives</dt><dd className="long">{rail.volts[0].toFixed(1)} to {rail.volts[1].toFixed(1)} V</dd></Fact>
+          <Fact><dt>gives</dt><dd className="long">{rail.volts[0] === rail.volts[1] ? '' : `${rail.volts[0].toFixed(1)} to `}{rail.volts[1].toFixed(1)} V</dd></Fact>
           <Fact><dt>limit</dt><dd className="long">{rail.limitA === null ? 'the pack’s' : `${rail.limitA} A, ${rail.stillAirA} A in still air`}</dd></Fact>
           {rail.limitA !== null && <Fact><dt>plan to</dt><dd>{(rail.limitA * planShare).toFixed(2)} A</dd></Fact>}
           {rail.slot && <Fact><dt>takes, empty to full</dt><dd className="long">{rail.in.empty.typical.toFixed(2)} to {rail.in.full.typical.toFixed(2)} A</dd></Fact>}
