@@ -86,7 +86,7 @@ test('a finding is waived by whoever may', async ({ page, shop }) => {
   });
 
   await test.step('what will not work only by a lead', async () => {
-    await toWire(page, /the yellow wire/);
+    await toWire(page, /the yellow wire\? Planned: TX/);
     for (let count = 0; count < 20 && !(await under(page).innerText()).includes('would not work yet'); count++) await press(page, 'ArrowUp');
     await press(page, 'Enter');
     await expect(finding).toContainText('Will not work');

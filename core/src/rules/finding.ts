@@ -1,6 +1,5 @@
 /** What a wiring rule says, and what it is given. */
 import type { Build } from '../build/build';
-import { landedOn } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
 import { findTerminal, modelIn } from '../catalogue/catalogue';
 import type { Port, PortPin, Terminal } from '../catalogue/partModel';
@@ -11,6 +10,7 @@ import { packVolts, splitRef, terminalRef } from '../names';
 import type { Link } from '../plan/plan';
 import type { Net, Netlist } from '../wiring/netlist';
 import { netlist } from '../wiring/netlist';
+import { terminalUnder } from '../wiring/terminalUnder';
 import type { Drive, NetSource } from './sources';
 import { drivesOf, sourcesOf } from './sources';
 
@@ -69,9 +69,10 @@ export function makeRuleView(build: Build, catalogue: Catalogue, links: readonly
   };
 }
 
-/** A finding over one net: the wires are those that end on the terminals named, else all of the net. */
+/** A finding at terminals, of which one is on the net: the wires are those that end there, also in a plug; without any, all of the net. */
 export function finding(view: RuleView, rule: string, severity: Severity, net: Net, at: readonly TerminalRef[], says: string): Finding {
-  const touching = net.wires.filter((id) => view.build.wires[id]!.ends.some((end) => at.includes(landedOn(end) as TerminalRef)));
+  const near = new Set([net, ...at.flatMap((ref) => view.nets.netOf(ref) ?? [])].flatMap(({ wires }) => wires));
+  const touching = [...near].filter((id) => view.build.wires[id]!.ends.some((end) => at.includes(terminalUnder(view.build, end, view.catalogue) as TerminalRef)));
   return { key: `${rule}:${[...at].sort().join('+')}`, rule, severity, at, wires: touching.length > 0 ? touching : net.wires, says };
 }
 
