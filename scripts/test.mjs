@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 
-const workspaces = ['core', 'server', 'demo', 'web', 'e2e'];
+const workspaces = ['core', 'solver', 'server', 'demo', 'cli', 'web', 'e2e'];
 
 const kinds = {
   types: () => ['tsconfig.node.json', 'tsconfig.browser.json'].map((file) => command(`types by ${file}`, 'npx', ['tsc', '-p', file])),

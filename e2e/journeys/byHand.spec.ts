@@ -115,7 +115,7 @@ test('a plan leaves as build file, drawing and deck, and comes back as the plan 
   await page.getByLabel('Build file', { exact: true }).setInputFiles(file);
   await page.getByRole('button', { name: 'Open the job' }).focus();
   await page.keyboard.press('Enter');
-  await expect(sentence(page)).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Second culvert inspector: what it came in for');
   const copy = await jobOf(page, shop.url, 'Second culvert inspector');
   expect(copy.plan.target).toEqual(plan.target);
   expect([copy.plan.links, copy.plan.pinned]).toEqual([plan.links, plan.pinned]);
