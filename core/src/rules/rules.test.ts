@@ -99,6 +99,19 @@ describe('each rule', () => {
     expect(judge(build, makeCatalogue([lead, fc, radio(3.3), second]), [], [4, 6]).map(({ rule }) => rule)).toContain('two drivers');
   });
 
+  it('plug contact: more through it than it is made for, shared where two wires feed the part', () => {
+    const unit = (typicalA: number, ampsPerPin: number) => model('unit', 'video unit', own, {
+      connectors: [{ id: 'J', family: 'f', pitchMm: 1, pins: ['V', 'G'], key: 'k', exitDeg: 0, ampsPerPin }], elements: [{ ...load('V', typicalA), id: 'L' } as Element],
+    });
+    const thick = (typicalA: number, ampsPerPin: number, more: readonly Wire[] = []) => {
+      const fc = board([terminal('P5', [gives(4.75, 5.25)], { node: 'O5', withstandV: [-0.3, 5.5] })], [], []);
+      const wires = [...power, wire('V', 'X.V', 'FC.O5', { awg: 20 }), wire('XG', 'X.G', 'FC.G', { awg: 20 }), ...more];
+      return judge(buildOf({ BAT: 'lead', FC: 'board', X: 'unit' }, wires), makeCatalogue([lead, fc, unit(typicalA, ampsPerPin)]), [], [4, 6]).filter(({ rule }) => rule === 'plug contact').map(({ severity, wires: own }) => `${severity} ${own.join()}`);
+    };
+    expect([thick(0.4, 0.5), thick(0.6, 0.5), thick(0.6, 0.25)]).toEqual([[], ['warn V'], ['stop V']]);
+    expect(thick(0.6, 0.4, [wire('V2', 'X.V', 'FC.P5', { awg: 20 })])).toEqual([]);
+  });
+
   it('wire colours: a red ground and a black supply, not a lead that its part brings', () => {
     const dyed = (id: string, colour: string, from: 'stock' | 'tail' = 'stock') => judge(buildOf(benchSlots, goodWires().map((one) => (one.id === id ? { ...one, colour, from } : { ...one, colour: 'white' }))), benchParts(), [], [4, 6]).map(({ rule }) => rule);
     expect([dyed('G', 'red'), dyed('V', 'black'), dyed('G', 'black'), dyed('V', 'red'), dyed('T', 'red'), dyed('G', 'red', 'tail')]).toEqual([['wire colours'], ['wire colours'], [], [], [], []]);

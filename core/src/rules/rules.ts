@@ -15,6 +15,7 @@ import { noMotorSignal } from './noMotorSignal';
 import { noSupply } from './noSupply';
 import { onePerPort } from './onePerPort';
 import { padFull } from './padFull';
+import { plugContact } from './plugContact';
 import { polarity } from './polarity';
 import { portTaken } from './portTaken';
 import { regulatorLoad } from './regulatorLoad';
@@ -34,7 +35,7 @@ import { wrongKindOfPad } from './wrongKindOfPad';
 export const rules: readonly Rule[] = [
   polarity, tooManyVolts, supplyOutOfRange, noSupply, groundMissing, suppliesJoined, straightThrough, wrongKindOfPad, splitPort, onePerPort, inversion,
   twoDrivers, direction, halfWired, linkOpen, noMotorSignal, motorPhases, motorTurns, compassPullUps, videoGround, portTaken, regulatorLoad, padFull, wireTooThick,
-  gauge, capacitorMargin, capacitorLegs, signalLevel, unusedConductor, wireColours,
+  gauge, plugContact, capacitorMargin, capacitorLegs, signalLevel, unusedConductor, wireColours,
 ];
 
 /** Findings that a rule makes under another name than its own. */
