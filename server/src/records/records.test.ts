@@ -160,6 +160,38 @@ describe('plans', () => {
     expect([opened.status, opened.body.path]).toEqual([422, 'plan.file.plan.target.wires.W1.ends.1']);
   });
 
+  it('refuse what would destroy hardware, and take what only does not work yet', async () => {
+    const { jobId } = await openJob(lead);
+    const path = `/jobs/${jobId}`;
+    const plan = async () => ((await lead.get(path)).body as unknown as { plan: { version: number; target: { wires: Record<string, { ends: { at: { ref?: string } }[] }> } } }).plan;
+    const before = await plan();
+    const [id, wire] = Object.entries(before.target.wires).find(([, { ends }]) => ends[0]!.at.ref === 'RX.5V' || ends[1]!.at.ref === 'RX.5V')!;
+    const on = (ref: string) => ({ ...wire, ends: wire.ends.map((end) => (end.at.ref?.startsWith('FC.') ? { ...end, at: { on: 'terminal', ref } } : end)) });
+    const change = (after: object) => lead.post(`${path}/plan-changes`, { version: before.version, changes: [{ path: `wires/${id}`, before: wire, after }] });
+    const deadly = await change(on('FC.VB1'));
+    expect([deadly.status, deadly.body.code, deadly.body.path]).toEqual([422, 'plan.kills', `wires/${id}`]);
+    expect(deadly.body.message).toMatch(/^That would destroy hardware: RX 5V withstands/);
+    expect(await plan()).toEqual(before);
+    expect((await change(on('FC.TX4'))).status).toBe(200);
+  });
+
+  it('take many people at once: paths of their own all arrive, of one path one alone', async () => {
+    const { jobId } = await openJob(lead);
+    const path = `/jobs/${jobId}`;
+    const { plan } = (await lead.get(path)).body as unknown as { plan: { version: number; target: { wires: Record<string, { colour: string }> } } };
+    const ids = Object.keys(plan.target.wires).slice(0, 12);
+    const dye = (id: string, colour: string) => lead.post(`${path}/plan-changes`, { version: plan.version, changes: [{ path: `wires/${id}`, before: plan.target.wires[id], after: { ...plan.target.wires[id], colour } }] });
+    const own = await Promise.all(ids.slice(1).map((id) => dye(id, 'violet')));
+    expect(own.map(({ status }) => status)).toEqual(own.map(() => 200));
+    const same = await Promise.all(['orange', 'brown', 'grey', 'blue'].map((colour) => dye(ids[0]!, colour)));
+    expect(same.map(({ status }) => status).sort()).toEqual([200, 409, 409, 409]);
+    const after = (await lead.get(path)).body as unknown as { plan: typeof plan };
+    expect(after.plan.version).toBe(plan.version + 12);
+    expect(ids.slice(1).map((id) => after.plan.target.wires[id]!.colour)).toEqual(ids.slice(1).map(() => 'violet'));
+    const winner = ['orange', 'brown', 'grey', 'blue'][same.findIndex(({ status }) => status === 200)];
+    expect(after.plan.target.wires[ids[0]!]!.colour).toBe(winner);
+  });
+
   it('refuse a build file with a mistake, with its place, and open no job', async () => {
     const own = await openJob(lead);
     const quadId = own.quadId;
