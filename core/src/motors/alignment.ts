@@ -41,19 +41,24 @@ export function alignmentOf(build: Build, catalogue: Catalogue): Alignment | nul
   return { slot, yawDeg: nearest as Alignment['yawDeg'], upsideDown, known: arrowDeg !== null && Math.abs(clockwise - Math.round(clockwise / 90) * 90) < 10 };
 }
 
-/** Roll is positive right side down, pitch nose down, yaw turned right. */
+/**
+ * Roll is positive right side down, pitch nose down, yaw turned right: as turns about the front, minus the right, and minus
+ * up. What the board feels is the same turn in its own axes: a board that is turned over about its front feels pitch and yaw
+ * the other way round, and roll as it is.
+ */
 export function tiltSigns({ yawDeg, upsideDown }: Pick<Alignment, 'yawDeg' | 'upsideDown'>): TiltSign[] {
-  // The aircraft's right and front in the board's own right and front, after turning the board clockwise.
   const turn = (yawDeg * Math.PI) / 180;
   const [cos, sin] = [Math.round(Math.cos(turn)), Math.round(Math.sin(turn))];
   const flip = upsideDown ? -1 : 1;
-  const felt = (right: number, front: number): TiltSign['board'] => {
-    const [boardRight, boardFront] = [flip * (right * cos - front * sin), right * sin + front * cos];
-    return boardRight !== 0 ? { axis: 'roll', sign: Math.sign(boardRight) as 1 | -1 } : { axis: 'pitch', sign: Math.sign(boardFront) as 1 | -1 };
+  // The board's own right and front, in the aircraft's right and front.
+  const [right, front] = [[flip * cos, -flip * sin], [sin, cos]] as const;
+  const felt = (aboutRight: number, aboutFront: number): TiltSign['board'] => {
+    const along = (axis: readonly [number, number]) => Math.sign(aboutRight * axis[0] + aboutFront * axis[1]);
+    return along(front) !== 0 ? { axis: 'roll', sign: along(front) as 1 | -1 } : { axis: 'pitch', sign: -along(right) as 1 | -1 };
   };
   return [
-    { tilt: 'nose down', board: felt(0, 1), wanted: { axis: 'pitch', sign: 1 } },
-    { tilt: 'right side down', board: felt(1, 0), wanted: { axis: 'roll', sign: 1 } },
-    { tilt: 'turned right', board: { axis: 'yaw', sign: upsideDown ? -1 : 1 }, wanted: { axis: 'yaw', sign: 1 } },
+    { tilt: 'nose down', board: felt(-1, 0), wanted: { axis: 'pitch', sign: 1 } },
+    { tilt: 'right side down', board: felt(0, 1), wanted: { axis: 'roll', sign: 1 } },
+    { tilt: 'turned right', board: { axis: 'yaw', sign: flip }, wanted: { axis: 'yaw', sign: 1 } },
   ];
 }

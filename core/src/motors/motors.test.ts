@@ -50,6 +50,7 @@ describe('board alignment', () => {
     // Turned clockwise by 90 the board's front looks right: nose down is its left side down.
     expect(signs(90)).toEqual(['-roll', '+pitch', '+yaw']);
     expect(signs(180)).toEqual(['-pitch', '-roll', '+yaw']);
-    expect(signs(0, true)).toEqual(['+pitch', '-roll', '-yaw']);
+    // Turned over, its nose goes towards its own up when the aircraft's goes down.
+    expect(signs(0, true)).toEqual(['-pitch', '+roll', '-yaw']);
   });
 });
