@@ -13,16 +13,21 @@ export interface Catalogue {
 
 /** A catalogue over the given models; later duplicates of an id and revision are ignored. */
 export function makeCatalogue(models: readonly PartModel[]): Catalogue {
-  const byKey = new Map<string, PartModel>();
+  // Asked for in every innermost loop: no key is put together.
+  const byId = new Map<string, Map<number, PartModel>>();
+  const all: PartModel[] = [];
   for (const model of models) {
-    const key = `${model.id}@${model.revision}`;
-    if (!byKey.has(key)) byKey.set(key, model);
+    const revisions = byId.get(model.id) ?? new Map<number, PartModel>();
+    byId.set(model.id, revisions);
+    if (revisions.has(model.revision)) continue;
+    revisions.set(model.revision, model);
+    all.push(model);
   }
   return {
-    models: [...byKey.values()],
-    has: ({ model, revision }) => byKey.has(`${model}@${revision}`),
+    models: all,
+    has: ({ model, revision }) => byId.get(model)?.has(revision) ?? false,
     model({ model, revision }) {
-      const found = byKey.get(`${model}@${revision}`);
+      const found = byId.get(model)?.get(revision);
       if (!found) throw new RangeError(`no part model ${model} revision ${revision} in the catalogue`);
       return found;
     },

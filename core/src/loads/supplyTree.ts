@@ -11,6 +11,7 @@ import type { Element, PartKind } from '../catalogue/partModel';
 import type { Range, Slot } from '../names';
 import { packVolts } from '../names';
 import type { PowerStage } from '../records/records';
+import type { Netlist } from '../wiring/netlist';
 import { netlist } from '../wiring/netlist';
 
 export interface Amps {
@@ -71,9 +72,8 @@ type Load = Extract<Element, { is: 'load' }>;
 type Which = 'empty' | 'full';
 const nothing: Amps = { idle: 0, typical: 0, peak: 0 };
 
-/** The tree of a build. A part that is not in it draws nothing; motors are not counted: their current is the pilot's. */
-export function supplyTree(build: Build, catalogue: Catalogue, cells: Range, stage: PowerStage = 'pack'): SupplyTree {
-  const nets = netlist(build, catalogue);
+/** The tree of a build. A part that is not in it draws nothing; motors are not counted: their current is the pilot's. `nets`: of this build, where they are known. */
+export function supplyTree(build: Build, catalogue: Catalogue, cells: Range, stage: PowerStage = 'pack', nets: Netlist = netlist(build, catalogue)): SupplyTree {
   const packV = packVolts(cells);
   const regulators: { id: string; slot: Slot; element: Regulator; from: string; to: string }[] = [];
   const loads: { slot: Slot; element: Load; on: string }[] = [];

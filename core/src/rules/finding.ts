@@ -53,19 +53,29 @@ export interface RuleView {
   joined: readonly Net[];
   /** Ports that a link names, as `SLOT/PORT`: of alternative roles of a pin these are meant. */
   named: ReadonlySet<string>;
+  /** Ports of a net, worked out once. */
+  ports: Map<Net, readonly PortAt[]>;
 }
 
 export function makeRuleView(build: Build, catalogue: Catalogue, links: readonly Link[], cells: Range): RuleView {
   const nets = netlist(build, catalogue);
   const packV = packVolts(cells);
-  const tree = supplyTree(build, catalogue, cells);
+  const tree = supplyTree(build, catalogue, cells, 'pack', nets);
+  const terminals = new Map<TerminalRef, Terminal>();
   return {
     build, catalogue, links, packV, nets, tree,
     sources: sourcesOf(build, catalogue, nets, tree),
     drives: drivesOf(build, catalogue, nets, packV),
-    terminal: (ref) => findTerminal(build, ref, catalogue)!,
+    terminal: (ref) => {
+      const known = terminals.get(ref);
+      if (known) return known;
+      const found = findTerminal(build, ref, catalogue)!;
+      terminals.set(ref, found);
+      return found;
+    },
     joined: nets.nets.filter((net) => net.wires.length > 0 || new Set(net.terminals.map((ref) => splitRef(ref).slot)).size > 1),
     named: new Set(links.flatMap(({ ends }) => ends.map(({ slot, port }) => `${slot}/${port}`))),
+    ports: new Map(),
   };
 }
 
@@ -93,8 +103,12 @@ export function portOf(view: RuleView, ref: TerminalRef): PortAt | null {
 }
 
 /** The ports on a net. */
-export function portsOn(view: RuleView, net: Net): PortAt[] {
-  return net.terminals.flatMap((ref) => portOf(view, ref) ?? []);
+export function portsOn(view: RuleView, net: Net): readonly PortAt[] {
+  const known = view.ports.get(net);
+  if (known) return known;
+  const found = net.terminals.flatMap((ref) => portOf(view, ref) ?? []);
+  view.ports.set(net, found);
+  return found;
 }
 
 /** The terminal that is a given pin of a port, or null. */

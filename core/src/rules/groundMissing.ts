@@ -1,11 +1,11 @@
 /** A powered part without a ground of its own: on battery volts its current finds a way through signal pins. */
-import type { Build } from '../build/build';
 import { landedOn } from '../build/build';
 import { mainLeads } from '../checks/continuityTouches';
 import { hasRole } from '../checks/reach';
 import { modelIn } from '../catalogue/catalogue';
 import type { Slot, TerminalRef } from '../names';
 import { splitRef, terminalRef } from '../names';
+import type { Netlist } from '../wiring/netlist';
 import { netlist } from '../wiring/netlist';
 import type { Rule, RuleView } from './finding';
 import { finding, spoken } from './finding';
@@ -21,7 +21,7 @@ export const groundMissing: Rule = {
     const leads = mainLeads(view.build, view.catalogue);
     if (!leads) return [];
     // A shell or shield carries signals' return, not a part's supply: without it the ground must still be there.
-    const bare = netlist(withoutShells(view), view.catalogue);
+    const bare = withoutShells(view);
     return Object.keys(view.build.slots).flatMap((slot) => {
       const { terminals } = modelIn(view.build, slot, view.catalogue)!;
       const feeds = terminals
@@ -49,8 +49,9 @@ function tiedToGround(view: RuleView, slot: Slot, own: TerminalRef): TerminalRef
   return terminals.filter((one) => one.node === node || tied.has(one.node)).map(({ id }) => terminalRef(slot, id));
 }
 
-function withoutShells(view: RuleView): Build {
-  const onShell = (ref: ReturnType<typeof landedOn>) => ref !== null && ['shell', 'metal'].includes(view.terminal(ref)?.form);
-  const wires = Object.entries(view.build.wires).filter(([, wire]) => !wire.ends.some((end) => onShell(landedOn(end))));
-  return { ...view.build, wires: Object.fromEntries(wires) };
+/** The nets without wires that land on a shell or on bare metal. */
+function withoutShells({ build, catalogue, nets, terminal }: RuleView): Netlist {
+  const onShell = (ref: ReturnType<typeof landedOn>) => ref !== null && ['shell', 'metal'].includes(terminal(ref)?.form);
+  const wires = Object.entries(build.wires).filter(([, wire]) => !wire.ends.some((end) => onShell(landedOn(end))));
+  return wires.length === Object.keys(build.wires).length ? nets : netlist({ ...build, wires: Object.fromEntries(wires) }, catalogue);
 }

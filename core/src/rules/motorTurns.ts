@@ -11,6 +11,7 @@ export const motorTurns: Rule = {
   name,
   why: 'A brushed motor is timed for one sense, told by the colour of its leads. Opposite corners turn alike, neighbours against each other.',
   judge: (view) => {
+    if (!Object.keys(view.build.slots).some((slot) => modelIn(view.build, slot, view.catalogue)!.turns)) return [];
     const own = motorMap(view.build, view.catalogue).flatMap((motor) => {
       const { turns } = modelIn(view.build, motor.slot, view.catalogue)!;
       return turns ? [{ motor, turns }] : [];
