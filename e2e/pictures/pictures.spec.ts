@@ -61,12 +61,9 @@ test('the story, view by view', async ({ page, shop }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Faults: 1, 0 open' })).toBeVisible();
   await shoot(page, 'book');
-  await page.goto(`${shop.url}/new`);
-  await expect(page.getByLabel('Customer', { exact: true })).toBeFocused();
-  await shoot(page, 'new-job');
 });
 
-test('the stores and a new job', async ({ page, shop }) => {
+test('the stores and a new board', async ({ page, shop }) => {
   await signIn(page, shop.url, lead);
   await expect(page.getByRole('heading', { name: 'Culvert inspector' })).toBeVisible();
   await press(page, '2');
@@ -78,9 +75,6 @@ test('the stores and a new job', async ({ page, shop }) => {
   await page.goto(`${shop.url}/stores/models/curlew-fc-30`);
   await expect(page.getByRole('list', { name: 'Signature' })).toContainText('5V against ground');
   await shoot(page, 'model');
-  await page.goto(`${shop.url}/stores/stock`);
-  await expect(page.getByRole('list', { name: 'Stock' })).toContainText('cloth tape');
-  await shoot(page, 'stock');
   await page.goto(`${shop.url}/stores/new-board`);
   await page.getByLabel('What it is called').waitFor();
   await page.keyboard.type('Whinchat 36 flight controller');
@@ -130,4 +124,19 @@ test('the planner and the supplies', async ({ page, shop }) => {
   await press(page, 'ArrowDown');
   await press(page, 'ArrowDown');
   await shoot(page, 'supplies');
+});
+
+test('a conversion on its board, and the motors', async ({ page, shop }) => {
+  await signIn(page, shop.url);
+  await expect(page.getByRole('heading', { name: 'Culvert inspector' })).toBeVisible();
+  await press(page, '2');
+  await expect(sentence(page)).toContainText('cable tie');
+  await press(page, 'm');
+  await press(page, '0');
+  await expect(sentence(page)).toContainText('to take off');
+  await shoot(page, 'see-all');
+  await press(page, 'Escape');
+  await press(page, '7');
+  await expect(sentence(page)).toContainText('Corner 1');
+  await shoot(page, 'motors');
 });
