@@ -17,7 +17,7 @@ test('intake and kit', async ({ page, shop }, info) => {
 
   await test.step('the intake sheet judges volts, motors, room, minutes and weight', async () => {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('“Look under the sluice before the flood.”');
-    await expect(page.getByRole('list', { name: 'Volts' })).toContainText('8.5 to 9.5 V from FC REG9');
+    await expect(page.getByRole('list', { name: 'Volts' })).toContainText('8.5 to 9.5 V from FC 9 V');
     await expect(page.getByRole('list', { name: 'Motors' })).toContainText('near the limit');
     await expect(page.getByRole('list', { name: 'Room' })).toContainText('Egret small digital video unit');
     await expect(page.getByRole('list', { name: 'Grade' })).toContainText('min at the bench');

@@ -1,5 +1,5 @@
 /** Single keys of a screen. Held keys and a bouncing pedal answer once; in a text field letters are letters. */
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 import type { Answer } from './Answers';
 
 /** A pedal is Enter: what bounces within this answers nothing. */
@@ -14,10 +14,11 @@ function settle(): void {
 
 export function useKeys(answers: readonly Pick<Answer, 'key' | 'also' | 'act' | 'blocked'>[]): void {
   const latest = useRef(answers);
-  useEffect(() => {
+  // With the screen, not after it: a quick hand presses as soon as it sees.
+  useLayoutEffect(() => {
     latest.current = answers;
   });
-  useEffect(() => {
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
       const typing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable], [role="dialog"] form');

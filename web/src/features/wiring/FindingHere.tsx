@@ -45,14 +45,21 @@ function saidOf({ id, plan }: Bench['job'], catalogue: Bench['catalogue'], state
   ];
 }
 
-/** `wire`: whose findings are shown. `started`: the first finding is shown, whichever wire it is about. */
-export function useFindings(bench: Bench, wire: WireId | null, started: boolean): Findings {
+/** What the rules say worst; null when nothing is open or waived. */
+export function worstSaid({ job, catalogue, state }: Bench): Said | null {
+  return saidOf(job, catalogue, state)[0] ?? null;
+}
+
+/** `wire`: whose findings are shown. `first`: the key of one that is shown to begin with, whichever wire it is about. */
+export function useFindings(bench: Bench, wire: WireId | null, first: string | null): Findings {
   const { job, job: { plan }, catalogue, state } = bench;
   // The bench is another object at each render; what the findings come from is not.
   const all = useMemo(() => saidOf(job, catalogue, state), [job, catalogue, state]);
-  const [at, setAt] = useState<number | null>(started ? 0 : null);
-  const here = all.findIndex(({ finding }) => wire !== null && finding.wires.includes(wire));
-  const shown = all[at === null ? here : at % Math.max(1, all.length)] ?? null;
+  // By its key: when it is mended, what is said of the wire in question takes its place.
+  const [chosen, setChosen] = useState(first);
+  const sought = all.findIndex(({ finding }) => finding.key === chosen);
+  const at = sought >= 0 ? sought : all.findIndex(({ finding }) => wire !== null && finding.wires.includes(wire));
+  const shown = all[at] ?? null;
   const [found, setFound] = useState<{ of: string; list: readonly Remedy[] } | null>(null);
   const asked = shown?.of === 'the plan' ? shown.finding : null;
   const key = asked && `${plan.version} ${asked.key}`;
@@ -69,11 +76,11 @@ export function useFindings(bench: Bench, wire: WireId | null, started: boolean)
   return {
     all, shown, remedies: ready?.list ?? [], searching: key !== null && ready === null,
     next: () => {
-      const to = ((at ?? here) + 1) % Math.max(1, all.length);
-      setAt(to);
-      return all[to] ?? null;
+      const next = all[(at + 1) % Math.max(1, all.length)] ?? null;
+      setChosen(next?.finding.key ?? null);
+      return next;
     },
-    letGo: () => setAt(null),
+    letGo: () => setChosen(null),
   };
 }
 

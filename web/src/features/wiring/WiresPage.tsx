@@ -1,6 +1,6 @@
 /** All wires as a table: filtered by part, rail or signal, sorted, planned against built; written and read as CSV. */
-import type { Build, PlanChange, WireRow } from '@junctor/core';
-import { buildFileOf, changesFromRows, netlist, slotsOfRow, spiceDeckOf, standing, wireRows, wiringSvg } from '@junctor/core';
+import type { Build, Catalogue, PlanChange, WireRow } from '@junctor/core';
+import { buildFileOf, changesFromRows, netlist, slotsOfRow, spiceDeckOf, standing, terminalUnder, wireRows, wiringSvg } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -24,7 +24,8 @@ const Tools = styled.div`display: grid; grid-template-columns: 300px 1fr auto 28
 const columns = [['wire', 'Wire'], ['from', 'From'], ['to', 'To'], ['awg', 'AWG'], ['colour', 'Colour'], ['lengthMm', 'Length'], ['link', 'For'], ['state', 'State']] as const;
 type Column = (typeof columns)[number][0];
 type Kind = 'all' | WireKind;
-type Shown = WireRow & { state: string; kind: Kind };
+/** With both ends as they are called, also under a plug. */
+type Shown = WireRow & { state: string; kind: Kind; at: readonly [from: string, to: string] };
 
 export function WiresPage() {
   return <WithBench>{(bench) => <WiresSheet bench={bench} />}</WithBench>;
@@ -43,10 +44,10 @@ function WiresSheet({ bench }: { bench: Bench }) {
     const { target, links } = job.plan;
     const nets = netlist(target, catalogue);
     const there = standing(state.asBuilt, target, catalogue);
-    return wireRows(target, links).map((row): Shown => ({ ...row, state: stateOf(row, there, target), kind: kindOf(nets.netOfWire(row.wire), target, catalogue) }));
+    return wireRows(target, links).map((row): Shown => ({ ...row, state: stateOf(row, there, target), kind: kindOf(nets.netOfWire(row.wire), target, catalogue), at: [endOf(row, 0, target, catalogue), endOf(row, 1, target, catalogue)] }));
   }, [job.plan, catalogue, state.asBuilt]);
   const wanted = typed.trim().toLowerCase();
-  const found = all.filter((row) => (kind === 'all' || row.kind === kind) && (wanted === '' || [row.wire, row.from, row.to, row.colour, row.link, row.state, ...slotsOfRow(row)].some((text) => text.toLowerCase().includes(wanted))));
+  const found = all.filter((row) => (kind === 'all' || row.kind === kind) && (wanted === '' || [row.wire, row.from, row.to, ...row.at, row.colour, row.link, row.state, ...slotsOfRow(row)].some((text) => text.toLowerCase().includes(wanted))));
   const rows = [...found].sort((a, b) => String(a[order] ?? '').localeCompare(String(b[order] ?? ''), 'en', { numeric: true }));
   const read = async (file: File) => {
     setOffered(null);
@@ -77,11 +78,18 @@ function WiresSheet({ bench }: { bench: Bench }) {
         <Lines aria-label="Faults">{faults.slice(0, 12).map(({ line, says }, index) => <li key={index}><span>{line > 0 ? `line ${line}: ` : ''}{says}</span></li>)}</Lines>
         <Table aria-label="Wires">
           <thead><tr>{columns.map(([name, label]) => <th key={name} aria-sort={order === name ? 'ascending' : undefined}><button type="button" onClick={() => setOrder(name)}>{label}{order === name ? ' ▾' : ''}</button></th>)}</tr></thead>
-          <tbody>{rows.map((row) => <tr key={row.wire}><td>{row.wire}</td><td>{row.from}</td><td>{row.to}</td><td>{row.awg}</td><td>{row.colour}</td><td>{row.lengthMm === null ? '' : `${row.lengthMm} mm`}</td><td>{row.link}</td><td>{row.state}</td></tr>)}</tbody>
+          <tbody>{rows.map((row) => <tr key={row.wire}><td>{row.wire}</td><td>{row.at[0]}</td><td>{row.at[1]}</td><td>{row.awg}</td><td>{row.colour}</td><td>{row.lengthMm === null ? '' : `${row.lengthMm} mm`}</td><td>{row.link}</td><td>{row.state}</td></tr>)}</tbody>
         </Table>
       </section>
     </Sheet>
   );
+}
+
+/** `RX.TX`, "FC.RX3, plug" for a contact, `bare` in the air. */
+function endOf({ wire, from, to }: WireRow, end: 0 | 1, target: Build, catalogue: Catalogue): string {
+  const { ends } = target.wires[wire]!;
+  const ref = ends[end].at.on === 'cavity' ? terminalUnder(target, ends[end], catalogue) : null;
+  return ref ? `${ref}, plug` : end === 0 ? from : to;
 }
 
 function stateOf({ wire }: WireRow, there: Build, target: Build): string {

@@ -1,8 +1,9 @@
 /** Walking the ends of wires one by one, with what the rules say of each. */
+import { jointName } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import type { Bench } from '../job/useBench';
 import type { Findings } from './FindingHere';
-import { useFindings } from './FindingHere';
+import { useFindings, worstSaid } from './FindingHere';
 import type { WalkedEnd } from './landings';
 import { walkedEnds } from './landings';
 
@@ -24,19 +25,26 @@ export function useWalk(bench: Bench, first: string | null): Walk {
   const { state, catalogue } = bench;
   // The bench is another object at each render; what the ends come from is not.
   const ends = useMemo(() => walkedEnds({ state, catalogue }), [state, catalogue]);
-  const [at, setAt] = useState<number | null>(first === null ? null : Math.max(0, ends.findIndex(({ wire }) => wire.id === first)));
-  const findings = useFindings(bench, at === null ? null : (ends[Math.min(at, ends.length - 1)]?.wire.id ?? null), first === null);
-  const endOf = (wires: readonly string[] | undefined) => ends.findIndex(({ wire }) => wires?.includes(wire.id));
-  const place = Math.min(at ?? Math.max(0, endOf(findings.shown?.finding.wires)), Math.max(0, ends.length - 1));
+  const endOf = (wires: readonly string[]) => ends.find(({ wire }) => wires.includes(wire.id)) ?? null;
+  const [worst] = useState(() => (first === null ? worstSaid(bench) : null));
+  // By name: a plan that changes meanwhile moves the places of ends, not the end in question.
+  const [joint, setJoint] = useState(() => nameOf(endOf(first === null ? (worst?.finding.wires ?? []) : [first]) ?? ends[0]));
+  const place = Math.max(0, ends.findIndex((one) => nameOf(one) === joint));
+  const here = ends[place] ?? null;
+  const findings = useFindings(bench, here?.wire.id ?? null, worst?.finding.key ?? null);
   return {
-    ends, here: ends[place] ?? null, place, findings,
+    ends, here, place, findings,
     by: (steps) => {
       findings.letGo();
-      setAt((place + steps + ends.length) % ends.length);
+      setJoint(nameOf(ends[(place + steps + ends.length) % ends.length]));
     },
     nextFinding: () => {
-      const there = endOf(findings.next()?.finding.wires);
-      if (there >= 0) setAt(there);
+      const there = endOf(findings.next()?.finding.wires ?? []);
+      if (there) setJoint(nameOf(there));
     },
   };
+}
+
+function nameOf(end: WalkedEnd | undefined): string {
+  return end ? jointName(end.wire.id, end.end) : '';
 }
