@@ -155,6 +155,11 @@ test('two people at once, the wire list, the set-up sheet', async ({ page, shop 
     const { id } = await jobOf(page, shop.url, 'Vineyard frost-patrol');
     await page.goto(`${shop.url}/jobs/${id}/setup`);
     await expect(page.getByRole('list', { name: 'Ports' })).toContainText('receiver (RX)');
+    // Printed it is one page: the sheet alone, without doors and forms.
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByRole('textbox', { name: /Settings as they are/ })).toBeHidden();
+    expect((await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(1);
+    await page.emulateMedia({ media: 'screen' });
     await page.getByRole('textbox', { name: /Settings as they are/ }).focus();
     await page.keyboard.insertText('battery cells = 4\nmotor 1 output = 1');
     await expect(page.getByRole('list', { name: 'Compared' })).toContainText('differs: is 4, wanted 6');

@@ -12,6 +12,7 @@ const Page = styled.main`
   h1 { font-size: 34px; font-weight: 400; padding: 8px 24px 2px; }
   & > p { padding: 0 24px 6px; font-size: 19px; color: ${({ theme }) => theme.quiet}; max-width: 1180px; }
   h2 { font-size: 23px; padding: 18px 0 6px; } section { padding: 0 24px; min-width: 0; }
+  @media print { header, nav { display: none; } h1 { font-size: 19pt; } & > p { font-size: 10pt; } h2 { font-size: 12pt; padding: 10pt 0 2pt; break-after: avoid; } }
 `;
 const Doors = styled.nav`
   padding: 4px 24px 12px; display: flex; flex-wrap: wrap; gap: 8px 24px; font-size: 18px;
@@ -21,8 +22,9 @@ export const Lines = styled.ul`
   font-size: 18px;
   li { padding: 6px 0; border-bottom: 1px solid ${({ theme }) => theme.edge}; display: grid; gap: 4px 16px; align-items: baseline; }
   li > span { min-width: 0; } .quiet { color: ${({ theme }) => theme.quiet}; }
+  @media print { font-size: 10pt; li { padding: 2pt 0; break-inside: avoid; } }
 `;
-export const Columns = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 0 28px; padding: 0 24px; & > section { padding: 0; }`;
+export const Columns = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 0 28px; padding: 0 24px; & > section { padding: 0; } @media print { display: block; }`;
 export const Small = styled.button`
   padding: 7px 14px; font-size: 18px; font-weight: 700; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; background: ${({ theme }) => theme.paper}; cursor: pointer; justify-self: start;
   &[aria-disabled='true'] { border-style: dashed; color: ${({ theme }) => theme.quiet}; cursor: not-allowed; }

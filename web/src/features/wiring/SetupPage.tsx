@@ -14,6 +14,8 @@ const Paste = styled.label`
   textarea { min-height: 130px; padding: 10px 12px; font: 400 16px ${({ theme }) => theme.mono}; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; background: ${({ theme }) => theme.paper}; }
   @media print { display: none; }
 `;
+/** On paper only what a dump was held against. */
+const OnScreen = styled.section<{ $always: boolean }>`@media print { display: ${({ $always }) => ($always ? 'block' : 'none')}; }`;
 const groups: Readonly<Record<SheetLine['group'], string>> = { ports: 'Ports', receiver: 'Receiver', video: 'Video', motors: 'Motors', board: 'Board', battery: 'Battery', safety: 'Safety', taste: 'The customer’s taste' };
 const marks: Readonly<Record<DumpLine['verdict'], string>> = { same: '●', differs: '▲', missing: '▲', 'not on the sheet': '○', 'to be measured': '◐' };
 
@@ -38,7 +40,7 @@ function SetupSheet({ bench }: { bench: Bench }) {
         <section>
           {Object.entries(groups).map(([group, title]) => <Group key={group} title={title} lines={sheet.filter((line) => line.group === group)} />)}
         </section>
-        <section>
+        <OnScreen $always={compared !== null}>
           <Agreed bench={bench} />
           <h2>Held against a dump</h2>
           <Paste>Settings as they are, one “key = value” a line, or CSV with key and value
@@ -52,7 +54,7 @@ function SetupSheet({ bench }: { bench: Bench }) {
               ))}
             </Lines>
           )}
-        </section>
+        </OnScreen>
       </Columns>
     </Sheet>
   );
