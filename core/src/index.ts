@@ -107,6 +107,7 @@ export type { Waived } from './rules/waivers';
 export { splitWaived, waiverObjection } from './rules/waivers';
 export type { Conversion, Work } from './conversion/conversion';
 export { alignmentWords } from './conversion/motorChanges';
+export { asBegun } from './build/asBegun';
 export { standing } from './build/standing';
 export { crowdingWords } from './planner/crowding';
 export { conversion, dormantParts } from './conversion/conversion';

@@ -1,6 +1,6 @@
 /** The planner on the demo shop's parts; ./measure planner does it for hundreds of generated builds. */
 import type { Build, PlanRequest, Solve } from '@junctor/core';
-import { emptyBuild, findTerminal, landedOn, makeCatalogue, planWiring, pointOf, possibleWishes, segmentsCross, setupSheet, waysOut, wishesFor } from '@junctor/core';
+import { asBegun, conversion, emptyBuild, findTerminal, landedOn, makeCatalogue, planWiring, pointOf, possibleWishes, segmentsCross, setupSheet, waysOut, wishesFor } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { shippedTemplate, shippedTemplates } from './catalogue';
@@ -136,5 +136,19 @@ describe('the planner', () => {
     const { slots } = requestOf('quad-serial-6s');
     const result = planWiring({ ...requestOf('quad-serial-6s'), slots: { ...slots, ESC2: { model: 'whimbrel-esc-30', revision: 1, part: null, pose: null } } }, solve);
     expect(result).toMatchObject({ is: 'conflict', wishes: [], why: 'ESC2: nothing here gives the supply that ESC2.BP takes' });
+  });
+
+  it('goes on with a wire of which only one end is landed, wherever that is', () => {
+    const { slots, cells, wishes, pinned } = requestOf('quad-serial-6s');
+    const { target } = planned({ slots, catalogue, cells, wishes, pinned });
+    const ground = Object.values(target.wires).find(({ ends }) => landedOn(ends[0]) === 'RX.GND')!;
+    // On another pad than the planner would choose, as the plan at the bench has it; the receiver's end is still in the air.
+    const far = { ...ground, ends: [ground.ends[0], { ...ground.ends[1], at: { on: 'terminal', ref: 'FC.G5' } }] } as const;
+    const plan: Build = { ...target, wires: { ...target.wires, [far.id]: far } };
+    const built: Build = { ...emptyBuild, slots, wires: { [far.id]: { ...far, ends: [{ at: { on: 'air', end: 'bare' }, by: 'none' }, far.ends[1]] } } };
+    const blind = planned({ slots, catalogue, cells, wishes, pinned, keep: built });
+    expect(conversion(built, blind.target, catalogue).opens).toEqual([`${far.id}.b`]);
+    const { target: next } = planned({ slots, catalogue, cells, wishes, pinned, keep: asBegun(built, plan), built });
+    expect([conversion(built, next, catalogue).opens, landedOn(next.wires[far.id]!.ends[0]), landedOn(next.wires[far.id]!.ends[1])]).toEqual([[], 'RX.GND', 'FC.G5']);
   });
 });

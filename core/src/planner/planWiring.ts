@@ -32,8 +32,10 @@ export interface PlanRequest {
   cells: Range;
   wishes: readonly Wish[];
   pinned: readonly Pinned[];
-  /** What is wired already: its joints are kept where they serve. */
+  /** What is wired already, or begun: its joints are kept where they serve. */
   keep?: Build;
+  /** What really exists, where `keep` goes beyond it: work is counted from here. */
+  built?: Build;
   /** Parts of `keep` that stay in, out of use, and are not among the slots. */
   dormant?: readonly Slot[];
 }

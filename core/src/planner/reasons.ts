@@ -54,8 +54,8 @@ export function alternativesFor(planned: Planned, request: PlanRequest, wishId: 
   return found.sort((a, b) => a.order.map((one, place) => one - b.order[place]!).find((apart) => apart !== 0) ?? 0).map(({ alternative }) => alternative);
 }
 
-function workBeside({ target }: Planned, { keep }: PlanRequest): Work {
-  return workOf(keep ?? emptyBuild, difference(keep ?? emptyBuild, target));
+function workBeside({ target }: Planned, { keep, built = keep ?? emptyBuild }: PlanRequest): Work {
+  return workOf(built, difference(built, target));
 }
 
 function joints({ jointsMade, jointsOpened }: Work): number {

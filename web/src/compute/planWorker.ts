@@ -31,7 +31,7 @@ const planWork = {
     const result = planWiring(request, await loading, onProgress);
     if (result.is !== 'planned') return { result, reasons: {}, made: null };
     const reasons = Object.fromEntries(request.wishes.map(({ id }) => [id, reasonFor(result, request, id)]));
-    return { result, reasons, made: conversion(request.keep ?? emptyBuild, result.target, request.catalogue) };
+    return { result, reasons, made: conversion(request.built ?? request.keep ?? emptyBuild, result.target, request.catalogue) };
   },
   async waysOut(question: PlanQuestion, conflict: Extract<PlanResult, { is: 'conflict' }>): Promise<WayOut[]> {
     return waysOut(requestOf(question), conflict, await loading);

@@ -1,6 +1,6 @@
 /** The planner: wishes in the left hand, the wiring that serves them in the right, and what it costs between them. */
 import type { Pinned, Planned, PlannedWish, Wish } from '@junctor/core';
-import { planChangesTo } from '@junctor/core';
+import { asBegun, planChangesTo } from '@junctor/core';
 import { useState } from 'react';
 import { useChangePlan } from '../../api/queries';
 import type { Answer } from '../../ui/Answers';
@@ -31,7 +31,7 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
     planner.forget();
   };
   const ask = ({ slots, wishes, pinned, dormant }: Question) => planner.ask({
-    slots, wishes, pinned, dormant: dormant.map(({ slot }) => slot), models: (rivals.all ?? catalogue).models, cells: plan.cells, keep: asBuilt,
+    slots, wishes, pinned, dormant: dormant.map(({ slot }) => slot), models: (rivals.all ?? catalogue).models, cells: plan.cells, keep: asBegun(asBuilt, plan.target), built: asBuilt,
   });
   const take = (made: Planned) => change.mutate(
     { version: plan.version, changes: planChangesTo(plan, { target: made.target, links: made.links, wishes: question.wishes, pinned: question.pinned }) },
@@ -101,7 +101,7 @@ function sentence(is: string, planned: Planned | null, conflict: string | null):
 }
 
 function underLine(planned: Planned | null, row: Row | null): string {
-  if (planned) return 'Proven: no other wiring of these parts loses less, doubles fewer pads or takes less wire.';
+  if (planned) return 'Proven: no other wiring of these parts loses less, doubles fewer pads or takes less rework and wire.';
   if (!row) return 'These parts ask for nothing.';
   if (row.is === 'old') return row.kept ? `${row.name} stays where it is: unplugged, its wires insulated, still judged.` : `${row.name} comes off. Hard to reach? Leave it in, unused.`;
   if (row.is === 'held') return `${heldWords(row.pin)}: chosen by hand, and kept whatever is planned.`;

@@ -12,6 +12,9 @@ import type { Bench } from '../job/useBench';
 const stages: readonly PowerStage[] = ['pack', 'limited, all', 'limited, dear units unplugged', 'usb'];
 const rowHeight = 46;
 const [width, barFrom, barWidth] = [520, 250, 200];
+/** Rails seen at once; the others are walked to. */
+const rows = 9;
+const linesOnTheRight = 11;
 const List = styled.ul`font-size: 18px; line-height: 25px; padding-top: 8px; li { padding: 4px 0; border-bottom: 1px solid ${({ theme }) => theme.edge}; display: flex; justify-content: space-between; gap: 12px; }`;
 
 export function SuppliesView({ bench, setMode }: { bench: Bench; setMode: SetMode }) {
@@ -32,7 +35,7 @@ export function SuppliesView({ bench, setMode }: { bench: Bench; setMode: SetMod
       bench={bench} shown={bench.state.current} answers={answers}
       sentence={tight.length === 0 ? 'Every rail has room to spare' : <>Look at <strong>{tight.map((one) => railWords(one, tree.rails)).join(', ')}</strong></>}
       under={stage === 'usb' ? `On USB alone ${tree.usb.typical.toFixed(2)} A of ${usbLimitA} A are drawn, ${tree.usb.peak.toFixed(2)} A at peaks.` : `Counted at the empty pack, ${tree.packV[0].toFixed(1)} V: there a step-down regulator takes most. Motors are not counted.`}
-      left={{ title: 'supplies', note: 'ink: typical, hatch: peak, mark: three quarters of the limit', body: <Tree rails={tree.rails} current={rail ?? null} /> }}
+      left={{ title: 'supplies', note: `ink typical, hatch peak, mark three quarters of the limit${tree.rails.length > rows ? `; ${Math.min(at, tree.rails.length - 1) + 1} of ${tree.rails.length}` : ''}`, body: <Tree rails={tree.rails} current={rail ?? null} /> }}
       crossing={rail ? (
         <>
           <Fact><dt>gives</dt><dd className="long">{rail.volts[0] === rail.volts[1] ? '' : `${rail.volts[0].toFixed(1)} to `}{rail.volts[1].toFixed(1)} V</dd></Fact>
@@ -64,8 +67,9 @@ function Tree({ rails, current }: { rails: readonly Rail[]; current: Rail | null
   const depth = (rail: Rail): number => (rail.parent ? 1 + depth(rails.find(({ id }) => id === rail.parent)!) : 0);
   const most = Math.max(0.5, ...rails.map(({ out, limitA }) => Math.max(limitA ?? 0, out.empty.peak)));
   const px = (amps: number) => Math.min(barWidth, (amps / most) * barWidth);
+  const from = Math.max(0, Math.min(rails.findIndex((rail) => rail === current) - rows + 3, rails.length - rows));
   return (
-    <svg viewBox={`0 0 ${width} ${Math.max(9, rails.length) * rowHeight}`} width="100%" style={{ maxHeight: '100%' }} role="img" aria-label={`Supply tree: ${rails.map((rail) => `${railWords(rail, rails)} ${rail.out.empty.typical.toFixed(2)} A`).join(', ')}`}>
+    <svg viewBox={`0 ${from * rowHeight} ${width} ${rows * rowHeight}`} width="100%" style={{ maxHeight: '100%' }} role="img" aria-label={`Supply tree: ${rails.map((rail) => `${railWords(rail, rails)} ${rail.out.empty.typical.toFixed(2)} A`).join(', ')}`}>
       <defs><pattern id="peak" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="2" height="6" fill={theme.ink} /></pattern></defs>
       {rails.map((rail, row) => {
         const [x, y] = [10 + depth(rail) * 26, row * rowHeight + 8];
@@ -87,13 +91,27 @@ function Tree({ rails, current }: { rails: readonly Rail[]; current: Rail | null
   );
 }
 
+/** What hangs on a rail; parts that draw alike stand in one line. */
 function Draws({ rail, rails }: { rail: Rail; rails: readonly Rail[] }) {
-  const children = rails.filter(({ parent }) => parent === rail.id);
+  const lines = [
+    ...alike(rail.draws.map(({ slot, load, typical, peak }) => ({ slot, what: `, ${load.toLowerCase()}`, amps: `${typical.toFixed(2)} A, peak ${peak.toFixed(2)} A` }))),
+    ...alike(rails.filter(({ parent }) => parent === rail.id).map((child) => ({ slot: child.slot ?? '', what: railWords(child, rails).slice(child.slot?.length), amps: `takes ${child.in.empty.typical.toFixed(2)} A at the empty pack` }))),
+  ];
   return (
     <List aria-label="What it feeds">
-      {rail.draws.map(({ slot, load, typical, peak }) => <li key={`${slot}${load}`}><span>{slot}, {load.toLowerCase()}</span><span>{typical.toFixed(2)} A, peak {peak.toFixed(2)} A</span></li>)}
-      {children.map((child) => <li key={child.id}><span>regulator {railWords(child, rails)}</span><span>takes {child.in.empty.typical.toFixed(2)} A at the empty pack</span></li>)}
-      {rail.draws.length + children.length === 0 && <li>nothing</li>}
+      {lines.slice(0, linesOnTheRight).map(({ says, amps }) => <li key={says}><span>{says}</span><span>{amps}</span></li>)}
+      {lines.length > linesOnTheRight && <li>and {lines.length - linesOnTheRight} more</li>}
+      {lines.length === 0 && <li>nothing</li>}
     </List>
   );
+}
+
+/** "ESC1 to ESC8, idle: each 0.04 A, peak 0.06 A". */
+function alike(list: readonly { slot: string; what: string; amps: string }[]): { says: string; amps: string }[] {
+  const groups = new Map<string, { slots: string[]; what: string; amps: string }>();
+  for (const { slot, what, amps } of list) {
+    const key = `${slot.replace(/\d+$/, '')}${what}${amps}`;
+    groups.set(key, { slots: [...(groups.get(key)?.slots ?? []), slot], what, amps });
+  }
+  return [...groups.values()].map(({ slots, what, amps }) => (slots.length > 1 ? { says: `${slots[0]} to ${slots.at(-1)}${what}`, amps: `each ${amps}` } : { says: `${slots[0]}${what}`, amps }));
 }
