@@ -77,10 +77,10 @@ function priceWords({ more: { loss, crowding, wireMm, joints }, drops }: Alterna
   return [loss > 0 ? `loses ${drops.join(', ') || `${loss}`}` : '', ...crowdingWords(crowding), apart(wireMm, 'mm of wire'), apart(joints, Math.abs(joints) === 1 ? 'joint' : 'joints')].filter(Boolean).join(', ') || 'costs nothing more';
 }
 
-export function Ways({ says, waiting }: { says: readonly string[]; waiting: boolean }) {
+export function Ways({ says, waiting, onTake }: { says: readonly string[]; waiting: boolean; onTake: (index: number) => void }) {
   return (
     <List aria-label="Ways out">
-      {says.slice(0, 4).map((line, index) => <li key={line}><KeyCap>{index + 1}</KeyCap><span style={{ paddingLeft: 10 }}>{line}</span></li>)}
+      {says.map((line, index) => <li key={line} onClick={() => onTake(index)} style={{ cursor: 'pointer' }}><KeyCap>{index + 1}</KeyCap><span style={{ paddingLeft: 10 }}>{line}</span></li>)}
       {waiting && <li><span /><span role="status">looking for ways out</span></li>}
       {!waiting && says.length === 0 && <li><span /><span>none with the parts in the catalogue</span></li>}
     </List>

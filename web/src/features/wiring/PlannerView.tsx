@@ -1,5 +1,5 @@
 /** The planner: wishes in the left hand, the wiring that serves them in the right, and what it costs between them. */
-import type { Pinned, Planned, PlannedWish, Wish } from '@junctor/core';
+import type { Conflict, Pinned, Planned, PlannedWish, Wish } from '@junctor/core';
 import { asBegun, planChangesTo } from '@junctor/core';
 import { useState } from 'react';
 import { useChangePlan } from '../../api/queries';
@@ -9,7 +9,7 @@ import type { SetMode } from '../job/mode';
 import type { Bench } from '../job/useBench';
 import { Cost, List, Outcome, Ways } from './PlannerOutcome';
 import type { Question, Row } from './question';
-import { askedOrNot, changedWish, firstQuestion, keptOrNot, nextLoss, pinnedPort, rowsOf, withWay, without } from './question';
+import { askedOrNot, changedWish, firstQuestion, keptOrNot, nextLoss, pinnedPort, rowsOf, variedWays, withWay, without } from './question';
 import { usePlanner } from './usePlanner';
 import { useRivals } from './useRivals';
 
@@ -25,7 +25,7 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
   const row = rows[Math.min(at, rows.length - 1)] ?? null;
   const result = state.is === 'answered' ? state.result : null;
   const planned = result?.is === 'planned' ? result : null;
-  const ways = state.is === 'answered' && state.result.is === 'conflict' ? (state.ways ?? []) : [];
+  const ways = state.is === 'answered' && state.result.is === 'conflict' ? variedWays(state.ways ?? []) : [];
   const edit = (next: Question) => {
     setQuestion(next);
     planner.forget();
@@ -47,7 +47,7 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
     state.is === 'running' ? { key: 'Escape', label: 'Cancel', act: planner.cancel } : { key: 'Escape', label: 'Wiring', act: () => setMode({ is: 'wiring', wire: null }) },
     { key: 'ArrowUp', also: ['-'], label: 'Line before', hidden: true, act: () => setAt((at - 1 + rows.length) % rows.length) },
     { key: 'ArrowDown', also: ['+'], label: 'Line after', hidden: true, act: () => setAt((at + 1) % rows.length) },
-    ...(ways.length > 0 ? ways.slice(0, 4).map(({ says }, index): Answer => ({ key: String(index + 1), label: says, act: () => wayOut(index) })) : rowAnswers(row, question, edit, { planned, alternatives: planner.alternatives })),
+    ...(ways.length > 0 ? ways.map(({ says }, index): Answer => ({ key: String(index + 1), label: says, hidden: true, act: () => wayOut(index) })) : rowAnswers(row, question, edit, { planned, alternatives: planner.alternatives })),
     planned
       ? { key: 'Enter', label: 'Take this plan', main: true, act: () => take(planned), blocked: change.isPending ? 'changing' : null }
       : { key: 'Enter', label: 'Plan the wiring', main: true, act: () => ask(question), blocked: state.is === 'running' ? 'planning' : null },
@@ -56,13 +56,13 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
   return (
     <JobFrame
       bench={bench} shown={current} answers={answers}
-      sentence={sentence(state.is, planned, result?.is === 'conflict' ? result.why : null)}
-      under={change.error ? `The plan was not changed: ${change.error.message}` : state.is === 'failed' ? `The planner stopped: ${state.why}` : underLine(planned, row)}
+      sentence={sentence(state.is, planned, result?.is === 'conflict' ? result : null)}
+      under={change.error ? `The plan was not changed: ${change.error.message}` : state.is === 'failed' ? `The planner stopped: ${state.why}` : ways.length > 0 ? `Keys 1 to ${ways.length} take a way out and plan again.` : underLine(planned, row)}
       left={{ title: 'what is wanted', note: `${rows.length} lines, ↑ ↓ choose one`, body: <Rows rows={rows} current={row} planned={planned} question={question} clash={result?.is === 'conflict' ? result.wishes : []} /> }}
       crossing={<Cost planned={planned} made={state.is === 'answered' ? state.made : null} running={state.is === 'running' ? state : null} />}
       right={{
-        title: planned ? 'the wiring that serves it' : result?.is === 'conflict' ? 'ways out' : 'the wiring', note: planned ? 'beside what is built now' : result?.is === 'conflict' ? 'each was tried; cheapest first' : 'nothing planned yet',
-        body: planned && state.is === 'answered' && state.made ? <Outcome planned={planned} made={state.made} why={reason} more={state.alternatives} /> : result?.is === 'conflict' ? <Ways says={ways.map(({ says, loss }) => `${says}${loss > 0 ? `, loses ${loss}` : ''}`)} waiting={state.is === 'answered' && state.ways === null} /> : null,
+        title: planned ? 'the wiring that serves it' : result?.is === 'conflict' ? 'ways out' : 'the wiring', note: planned ? 'beside what is built now' : result?.is === 'conflict' ? 'each was tried; of each kind the cheapest first' : 'nothing planned yet',
+        body: planned && state.is === 'answered' && state.made ? <Outcome planned={planned} made={state.made} why={reason} more={state.alternatives} /> : result?.is === 'conflict' ? <Ways says={ways.map(({ says, loss }) => `${says}${loss > 0 ? `, loses ${loss}` : ''}`)} onTake={wayOut} waiting={state.is === 'answered' && state.ways === null} /> : null,
       }}
     />
   );
@@ -92,9 +92,9 @@ function togglePin(pinned: Question['pinned'], wish: Wish, planned: Planned | nu
   return others.length < pinned.length || !port ? others : [...others, { what: 'port' as const, of: wish.id, value: port }];
 }
 
-function sentence(is: string, planned: Planned | null, conflict: string | null): string {
+function sentence(is: string, planned: Planned | null, conflict: Conflict | null): string {
   if (is === 'running') return 'Planning the wiring';
-  if (conflict) return `Not all of it can be: ${conflict}`;
+  if (conflict) return conflict.wishes.length > 2 ? `${conflict.wishes.length} wishes cannot all be met` : `Not all of it can be: ${conflict.why}`;
   const dropped = planned?.wishes.filter(({ way }) => way === null).map(({ wish }) => wish.id) ?? [];
   if (planned) return dropped.length > 0 ? `Served but for ${dropped.join(', ')}. Take this plan?` : 'Everything wanted is served. Take this plan?';
   return 'What is wanted of these parts?';

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import type { PartModel, Plan } from '@junctor/core';
 import { makeCatalogue, wholeDraft } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
-import { askedOrNot, changedWish, firstQuestion, keptOrNot, nextLoss, pinnedPort, rowsOf, withWay, without } from './question';
+import { askedOrNot, changedWish, firstQuestion, keptOrNot, nextLoss, pinnedPort, rowsOf, variedWays, withWay, without } from './question';
 
 const read = (path: string) => JSON.parse(readFileSync(new URL(`../../../../demo/${path}`, import.meta.url), 'utf8')) as unknown;
 const demoPlan = (id: string) => wholeDraft((read(`jobs/${id}.json`) as { plan: Plan }).plan);
@@ -26,6 +26,14 @@ describe('lines of the planner', () => {
     const again = askedOrNot(without, rowsOf(without, asFound, catalogue).find((row) => row.is === 'unasked')!.wish);
     expect(wish(again, 'positioning GPS')).toMatchObject({ must: false, lossIfDropped: 6 });
   });
+});
+
+it('offers of each kind of way out the cheapest first, and as many as there are keys', () => {
+  const drop = (wish: string, loss: number) => ({ do: 'drop' as const, wish, loss, says: '' });
+  const board = { do: 'exchange' as const, slot: 'FC', model: 'm', revision: 1, loss: 4, says: '' };
+  const drops = Array.from({ length: 9 }, (_, index) => drop(`w${index}`, 3));
+  expect(variedWays([...drops, board])).toEqual([drops[0], board, ...drops.slice(1, 7)]);
+  expect(variedWays([])).toEqual([]);
 });
 
 describe('a choice by hand', () => {

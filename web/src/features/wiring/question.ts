@@ -70,6 +70,14 @@ export function pinnedPort(pinned: readonly Pinned[], wish: Wish): string | null
   return pinned.find(({ what, of }) => what === 'port' && of === wish.id)?.value.replace('/', ' ') ?? null;
 }
 
+const mostWays = 8;
+
+/** As many ways out as there are keys: of each kind the cheapest first, so that eight of one kind hide no other. */
+export function variedWays(ways: readonly WayOut[]): WayOut[] {
+  const first = ways.filter((way, index) => ways.findIndex((other) => other.do === way.do) === index);
+  return [...first, ...ways.filter((way) => !first.includes(way))].slice(0, mostWays);
+}
+
 /** Wishes, choices by hand and parts once a way out is taken. */
 export function withWay(way: WayOut, question: Question): Question {
   const { wishes, pinned, slots } = question;
