@@ -61,3 +61,33 @@ test('the stores, the kit table and the intake sheet are accessible', async ({ p
     await readable(page);
   }
 });
+
+test('the wiring and what belongs to it are accessible', async ({ page, shop }) => {
+  await signIn(page, shop.url);
+  await expect(page.getByRole('heading', { name: 'Culvert inspector' })).toBeVisible();
+  await press(page, '2');
+  await expect(sentence(page)).toContainText('on the table');
+  const job = page.url();
+  await press(page, 'm');
+  await expect(sentence(page)).toContainText(/Which pad takes|comes off/);
+  await readable(page);
+  // Into each view and back: the keys, the words, nothing to scroll.
+  for (const [key, wanted] of [['0', 'to take off'], ['4', 'What is wanted'], ['6', 'rail'], ['7', 'Corner 1']] as const) {
+    await press(page, key);
+    await expect(sentence(page)).toContainText(wanted);
+    await readable(page);
+    expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeLessThanOrEqual(800);
+    await press(page, 'Escape');
+    await expect(sentence(page)).toContainText(/Which pad takes|comes off/);
+  }
+  await press(page, '4');
+  await press(page, 'Enter');
+  await expect(sentence(page)).toContainText('Take this plan', { timeout: 20_000 });
+  await readable(page);
+  await page.goto(`${job}/wires`);
+  await expect(page.getByRole('table', { name: 'Wires' })).toBeVisible();
+  await readable(page);
+  await page.goto(`${job}/setup`);
+  await expect(page.getByRole('list', { name: 'Ports' })).toBeVisible();
+  await readable(page);
+});
