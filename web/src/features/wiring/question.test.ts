@@ -1,13 +1,9 @@
 /** What the planner is asked: lines, what the keys do with them, and ways out taken. */
-import { readdirSync, readFileSync } from 'node:fs';
-import type { PartModel, Plan } from '@junctor/core';
-import { makeCatalogue, wholeDraft } from '@junctor/core';
+import type { Plan } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
+import { catalogue, demoPlan } from '../../testing/demo';
 import { askedOrNot, changedWish, firstQuestion, keptOrNot, nextLoss, pinnedPort, rowsOf, variedWays, withWay, without } from './question';
 
-const read = (path: string) => JSON.parse(readFileSync(new URL(`../../../../demo/${path}`, import.meta.url), 'utf8')) as unknown;
-const demoPlan = (id: string) => wholeDraft((read(`jobs/${id}.json`) as { plan: Plan }).plan);
-const catalogue = makeCatalogue(readdirSync(new URL('../../../../demo/catalogue', import.meta.url)).filter((name) => name.endsWith('.json')).map((name) => read(`catalogue/${name}`) as PartModel));
 const asFound = demoPlan('culvert-as-found').target;
 const plan: Plan = { ...demoPlan('culvert-conversion'), jobId: 'job', version: 1 };
 const first = firstQuestion(plan, asFound, catalogue);
