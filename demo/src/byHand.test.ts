@@ -1,10 +1,11 @@
 /** What the technician chooses by hand is kept by the planner: a pad, a colour, a gauge, and the port that goes with a pad. */
-import type { Plan, PlanChange, Solve } from '@junctor/core';
-import { applyPlanChanges, bodyByHand, emptyBuild, landedOn, padByHand, planChangesTo, planWiring, terminalUnder, wishesFor } from '@junctor/core';
+import type { Pinned, Plan, PlanChange, Solve } from '@junctor/core';
+import { applyPlanChanges, bodyByHand, emptyBuild, landedOn, modelIn, padByHand, planChangesTo, planWiring, splitRef, terminalRef, terminalUnder, wishesFor } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { shippedTemplate } from './catalogue';
 import { catalogue } from './testing/mutations';
+import { generate } from './testing/planned';
 
 let solve: Solve;
 beforeAll(async () => {
@@ -83,5 +84,36 @@ describe('a colour or a gauge chosen by hand', () => {
     const { wire } = from(start, 'RX.TX');
     expect(bodyByHand(start, catalogue, wire.id, wire)).toEqual([]);
     expect(() => bodyByHand(start, catalogue, 'W99', { colour: 'red', awg: 28 })).toThrow('no wire W99');
+  });
+});
+
+describe('any pad that would do, chosen by hand', () => {
+  it.each([3, 5, 11, 14])('is kept in the generated build %d, with nothing above a warning, and nothing is lost that need not be', (seed) => {
+    const { slots, cells, wishes } = generate(seed, catalogue, 'roomy');
+    const request = { slots, catalogue, cells, wishes };
+    const free = planWiring({ ...request, pinned: [] }, solve);
+    if (free.is !== 'planned') throw new Error(free.is);
+    const plan: Plan = { ...template, jobId: 'job', version: 1, target: free.target, links: free.links, wishes, cells, pinned: [] };
+    const joinedNow = Object.values(free.target.wires).map(({ ends }) => ends.map((end) => terminalUnder(free.target, end, catalogue)));
+    // Every pad of the same board that the planner could have chosen instead.
+    const choices = joinedNow.flatMap(([own, now]) => {
+      if (!own || !now) return [];
+      const { slot } = splitRef(now);
+      const others = modelIn(free.target, slot, catalogue)!.terminals.map(({ id }) => terminalRef(slot, id)).filter((ref) => ref !== now && padByHand(plan, catalogue, own, ref).some(({ after }) => (after as Pinned | null)?.of === own));
+      return others.length > 0 ? [{ own, pad: others[seed % others.length]! }] : [];
+    });
+    expect(choices.length).toBeGreaterThan(1);
+    for (const { own, pad } of choices.filter((_, index) => index % Math.ceil(choices.length / 5) === 0)) {
+      const pinned = padByHand(plan, catalogue, own, pad).map(({ after }) => after as Pinned);
+      expect(pinned).toEqual([{ what: 'terminal', of: own, value: pad }]);
+      const held = planWiring({ ...request, pinned }, solve);
+      // A pad may be too small for the rest of the wishes; then it is said, and nothing is planned past it.
+      if (held.is !== 'planned') continue;
+      const joined = Object.values(held.target.wires).some(({ ends }) => ends.every((end) => [own, pad].some((ref) => ref === terminalUnder(held.target, end, catalogue))));
+      const used = Object.values(held.target.wires).some(({ ends }) => ends.some((end) => terminalUnder(held.target, end, catalogue) === own));
+      expect([own, pad, joined || !used]).toEqual([own, pad, true]);
+      expect(held.findings.filter(({ severity }) => severity !== 'warn')).toEqual([]);
+      expect(held.cost.loss).toBeGreaterThanOrEqual(free.cost.loss);
+    }
   });
 });

@@ -175,6 +175,23 @@ describe('plans', () => {
     expect((await change(on('FC.TX4'))).status).toBe(200);
   });
 
+  it('refuse hostile sizes and names that stand twice, and store nothing of them', async () => {
+    const own = await openJob(lead);
+    const { plan } = (await lead.get(`/jobs/${own.jobId}`)).body as unknown as { plan: { version: number; target: { wires: Record<string, { id: string }> }; links: { id: string }[] } };
+    const wire = plan.target.wires.W1!;
+    const quadId = v7();
+    const { jobId: _job, version: _version, ...draft } = plan as unknown as { jobId: string; version: number; target: typeof plan.target; links: typeof plan.links };
+    const open = (changed: object) => lead.post('/jobs', { id: v7(), quadId, kind: 'new', title: 'x', dueOn: null, bench: 1, intake: { wants: '', valueMinor: 0, pack: null, propeller: null, extras: [] }, plan: { file: { format: 'junctor-build', version: 1, name: 'x', plan: { ...draft, ...changed } } } });
+    const many = Object.fromEntries(Array.from({ length: 1001 }, (_, index) => [`X${index}`, { ...wire, id: `X${index}` }]));
+    const large = await open({ target: { ...draft.target, wires: many } });
+    expect([large.status, large.body.code, large.body.path]).toEqual([422, 'plan.nowhere', 'plan.file.plan.target.wires']);
+    const twice = await open({ links: [...draft.links, draft.links[0]] });
+    expect([twice.status, twice.body.path]).toEqual([422, `plan.file.plan.links.${draft.links.length}`]);
+    const flood = await lead.post(`/jobs/${own.jobId}/plan-changes`, { version: plan.version, changes: Object.entries(many).slice(0, 990).map(([id, after]) => ({ path: `wires/${id}`, before: null, after })) });
+    expect(flood.status).toBeGreaterThanOrEqual(400);
+    expect(((await lead.get(`/jobs/${own.jobId}`)).body as unknown as { plan: typeof plan }).plan).toEqual(plan);
+  });
+
   it('take many people at once: paths of their own all arrive, of one path one alone', async () => {
     const { jobId } = await openJob(lead);
     const path = `/jobs/${jobId}`;
