@@ -3,7 +3,7 @@ import type { Build, PlanRequest, Solve } from '@junctor/core';
 import { asBegun, conversion, emptyBuild, findTerminal, landedOn, makeCatalogue, planWiring, pointOf, possibleWishes, segmentsCross, setupSheet, waysOut, wishesFor } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { shippedTemplate, shippedTemplates } from './catalogue';
+import { demoPlan, shippedTemplate, shippedTemplates } from './catalogue';
 import { catalogue } from './testing/mutations';
 import { truth } from './testing/oracle/truth';
 import { bestByTrying, generate } from './testing/planned';
@@ -31,6 +31,19 @@ describe('the planner', () => {
     expect(findings.filter(({ severity }) => severity !== 'warn')).toEqual([]);
     expect(wishes.filter(({ way }) => way === null)).toEqual([]);
     expect(truth({ build: target, catalogue, links, cells: request.cells }, target)).toEqual({ is: 'fine', because: '' });
+  });
+
+  it('wires the culvert inspector’s new parts beside what came in, so that no rule and no powered solve objects', () => {
+    const [{ target: built }, { target: wanted, cells }] = [demoPlan('culvert-as-found'), demoPlan('culvert-conversion')];
+    const wishes = wishesFor({ ...emptyBuild, slots: wanted.slots }, catalogue);
+    const { target, links, findings, wishes: served } = planned({ slots: wanted.slots, catalogue, cells, wishes, pinned: [], keep: built });
+    expect(findings.filter(({ severity }) => severity !== 'warn')).toEqual([]);
+    expect(served.filter(({ way }) => way === null)).toEqual([]);
+    expect(truth({ build: target, catalogue, links, cells }, target)).toEqual({ is: 'fine', because: '' });
+    // Motors, battery lead, capacitor and buzzer are not touched.
+    const { stays, partsOff } = conversion(built, target, catalogue);
+    expect(stays.wires).toEqual(expect.arrayContaining(['BAT-PLUS', 'BAT-MINUS', 'CAP-PLUS', 'CAP-MINUS', 'BZ-PLUS', 'BZ-MINUS', ...[1, 2, 3, 4].flatMap((motor) => ['A', 'B', 'C'].map((lead) => `M${motor}-${lead}`))]));
+    expect(partsOff.map(({ slot }) => slot).sort()).toEqual(['ANT1', 'CAM', 'RX', 'VTX']);
   });
 
   it('finds what trying everything finds', () => {
