@@ -38,7 +38,8 @@ export function decode(chosen: Chosen): { target: Build; links: Link[] } {
   const links: Link[] = chosen.path.links.map((link) => ({ ...link, wires: [], set: {} }));
   for (const option of chosen.options) {
     links.push({ id: chosen.purposes[option.wish] ?? option.wish, purpose: purposeWords(option), ends: option.ends, wires: [], set: option.set, wish: option.wish });
-    for (const { own, carries } of option.signals) joins.push({ own, to: chosen.pads.get(own)!, link: chosen.purposes[option.wish] ?? option.wish, carries: carries ?? 'signal' });
+    for (const { id, purpose, ends } of option.besides ?? []) links.push({ id, purpose, ends, wires: [], set: {} });
+    for (const { own, carries, link } of option.signals) joins.push({ own, to: chosen.pads.get(own)!, link: link ?? chosen.purposes[option.wish] ?? option.wish, carries: carries ?? 'signal' });
   }
   for (const { own, slot, is } of chosen.needs) {
     const to = chosen.pads.get(own);

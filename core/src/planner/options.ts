@@ -14,6 +14,8 @@ export interface Signal {
   pads: readonly TerminalRef[];
   /** A ground that is wished for itself; a signal otherwise. */
   carries?: 'ground';
+  /** Which of the option's links it belongs to, when not to the wish's own. */
+  link?: string;
 }
 
 export interface Option {
@@ -24,6 +26,8 @@ export interface Option {
   takes: readonly string[];
   signals: readonly Signal[];
   ends: readonly { slot: Slot; port: PortId }[];
+  /** What else it joins: a camera to the controller beside the controller to the transmitter. */
+  besides?: readonly { id: string; purpose: string; ends: Option['ends'] }[];
   /** What this way loses against the best. */
   loss: number;
   set: Readonly<Record<string, string | number | boolean>>;
@@ -155,11 +159,13 @@ function video(wish: Wish, model: PartModel, parts: Parts): Option[] {
     const board = modelIn(build, host, catalogue)!;
     const [camIn, vidOut] = [board.ports.find(({ kind, way }) => kind === 'video' && way === 'takes'), board.ports.find(({ kind, way }) => kind === 'video' && way === 'gives')];
     if (!camIn || !vidOut || !from) return [];
-    const signals = [{ own: from, pads: pinsOf(host, board, camIn.id, 'in') }, { own: into, pads: pinsOf(host, board, vidOut.id, 'out') }];
+    const link = `camera ${camera}`;
+    const signals: Signal[] = [{ own: from, pads: pinsOf(host, board, camIn.id, 'in'), link }, { own: into, pads: pinsOf(host, board, vidOut.id, 'out') }];
     if (signals.some(({ pads }) => pads.length === 0)) return [];
     return [{
       id: `${wish.id} through the controller ${host}`, wish: wish.id, way: 'through the controller', takes: [`${host}/${camIn.id}`, `${host}/${vidOut.id}`], signals,
       ends: [{ slot: wish.of, port: input.id }, { slot: host, port: vidOut.id }], loss: 0, set: {}, parts: [camera],
+      besides: [{ id: link, purpose: `picture of ${camera}`, ends: [{ slot: camera, port: output!.id }, { slot: host, port: camIn.id }] }],
     }];
   });
   const straight: Option[] = from && camera && output ? [{

@@ -61,11 +61,12 @@ export function makeRuleView(build: Build, catalogue: Catalogue, links: readonly
   const nets = netlist(build, catalogue);
   const packV = packVolts(cells);
   const tree = supplyTree(build, catalogue, cells, 'pack', nets);
+  const sources = sourcesOf(build, catalogue, nets, tree);
   const terminals = new Map<TerminalRef, Terminal>();
   return {
     build, catalogue, links, packV, nets, tree,
-    sources: sourcesOf(build, catalogue, nets, tree),
-    drives: drivesOf(build, catalogue, nets, packV),
+    sources,
+    drives: drivesOf(build, catalogue, nets, packV, sources),
     terminal: (ref) => {
       const known = terminals.get(ref);
       if (known) return known;

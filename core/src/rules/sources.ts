@@ -59,8 +59,8 @@ export function sourcesOf(build: Build, catalogue: Catalogue, nets: Netlist, tre
   return sources;
 }
 
-/** Drives by net. */
-export function drivesOf(build: Build, catalogue: Catalogue, nets: Netlist, packV: Range): ReadonlyMap<Net, readonly Drive[]> {
+/** Drives by net; `sources` by net, for what is pulled up through a load. */
+export function drivesOf(build: Build, catalogue: Catalogue, nets: Netlist, packV: Range, sources: ReadonlyMap<Net, readonly NetSource[]>): ReadonlyMap<Net, readonly Drive[]> {
   const drives = new Map<Net, Drive[]>();
   for (const slot of Object.keys(build.slots)) {
     const model = modelIn(build, slot, catalogue)!;
@@ -71,6 +71,14 @@ export function drivesOf(build: Build, catalogue: Catalogue, nets: Netlist, pack
       const volts = phase ? packV[1] : terminal.drivesV;
       const ref = terminalRef(slot, terminal.id);
       if (volts !== undefined) append(drives, nets.netOf(ref), { ref, volts });
+    }
+    // A part that is switched at its minus, like a buzzer, pulls that wire up to its supply while it is off.
+    for (const element of model.elements) {
+      if (element.is !== 'load') continue;
+      const at = (node: string) => model.terminals.find((one) => one.node === node);
+      const [plus, minus] = [at(element.plus), at(element.minus)];
+      const volts = plus && Math.max(0, ...(sources.get(nets.netOf(terminalRef(slot, plus.id))!) ?? []).map((source) => source.volts[1]));
+      if (minus && volts && !minus.roles.some(({ is }) => is === 'ground')) append(drives, nets.netOf(terminalRef(slot, minus.id)), { ref: terminalRef(slot, minus.id), volts });
     }
   }
   return drives;

@@ -31,14 +31,15 @@ function wrongOn(view: RuleView, net: Net): Finding[] {
     const b = odd && portOf(view, odd);
     if (!odd || (b && a.ref > odd)) return [];
     const supply = hasRole(view.terminal(odd), 'supply') || hasRole(view.terminal(odd), 'ground');
-    const severity = supply && a.port.kind === 'motorPhase' ? 'kill' : restsOnGround(view, a, odd) ? 'warn' : 'stop';
+    const severity = supply && a.port.kind === 'motorPhase' ? 'kill' : restsOnGround(view, net, a, odd) ? 'warn' : 'stop';
     return [finding(view, name, severity, net, [a.ref, odd], `${spoken(view, a.ref)} is joined to ${spoken(view, odd)}, which is for something else.`)];
   });
 }
 
-/** A pad that nothing uses and that drives nothing does no harm and no good on ground. */
-function restsOnGround(view: RuleView, { ref, slot, port }: PortAt, odd: TerminalRef): boolean {
-  return hasRole(view.terminal(odd), 'ground') && view.terminal(ref).drivesV === undefined && !view.named.has(`${slot}/${port.id}`) && ['controller', 'single board'].includes(modelIn(view.build, slot, view.catalogue)!.kind);
+/** A pad of a board to which only ground is joined does no good there, and no harm as long as nothing drives it. */
+function restsOnGround(view: RuleView, net: Net, { ref, slot }: PortAt, odd: TerminalRef): boolean {
+  const board = ['controller', 'single board'].includes(modelIn(view.build, slot, view.catalogue)!.kind);
+  return board && hasRole(view.terminal(odd), 'ground') && portsOn(view, net).every((other) => other.ref === ref || onRail(view, net, other.ref));
 }
 
 /** A port's pin that is a rail inside its own part, like the plus pad of a buzzer. */
