@@ -11,8 +11,9 @@ import { remedies } from './remedies';
 import { rules } from './rules';
 import { stores } from './stores';
 import { tones } from './tones';
+import { unseen } from './unseen';
 
-const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { rules, remedies, planner, conversion: conversions, 'page while planning': planning, labels, models, tones, pace, stores, 'first load': firstLoad };
+const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { rules, 'unseen wirings': unseen, remedies, planner, conversion: conversions, 'page while planning': planning, labels, models, tones, pace, stores, 'first load': firstLoad };
 const asked = process.argv[2] ?? '';
 let missed = 0;
 for (const [name, run] of Object.entries(groups)) {
