@@ -1,6 +1,6 @@
 /** What the commands say: lines for a person, the same as data for a program, and whether something was found. */
 import type { Build, Catalogue } from '@junctor/core';
-import { alignmentWords, buildFileOf, compareDump, conversion, judge, netlist, planWiring, setupSheet, spiceDeckOf, waysOut, wireRows, wiringSvg, wishesFor } from '@junctor/core';
+import { alignmentWords, buildFileOf, compareDump, conversion, judge, motorChangeWords, netlist, planWiring, setupSheet, spiceDeckOf, waysOut, wireRows, wiringSvg, wishesFor } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import Papa from 'papaparse';
 import type { BuildFile } from './readFile';
@@ -40,7 +40,7 @@ export function convertFiles(from: BuildFile, to: BuildFile, catalogue: Catalogu
     `stays: ${made.stays.wires.length} wires, ${made.stays.parts.length} parts`, `comes off: ${list(made.partsOff.map(({ slot, model }) => `${slot} (${model})`))}`, `comes on: ${list(made.partsOn.map(({ slot, model }) => `${slot} (${model})`))}`,
     `joints to open: ${list(made.opens)}`, `pads to clean: ${list(made.cleans)}`, `contacts out: ${list(made.contactsOut.map(({ wire, housing, position }) => `${wire} from ${housing}#${position}`))}`,
     `ports freed: ${list(made.portsFreed)}`, `ports taken: ${list(made.portsTaken)}`, `dormant: ${list(made.dormant)}`,
-    `outputs: ${list(made.motors.map(({ corner, before, after }) => `corner ${corner} from ${before ?? 'none'} to ${after ?? 'none'}`)) }`, `board: ${made.alignment ? `${alignmentWords(made.alignment.before)} before, ${alignmentWords(made.alignment.after)} after` : 'lies as before'}`,
+    `outputs: ${list(made.motors.map(motorChangeWords))}`, `board: ${made.alignment ? `${alignmentWords(made.alignment.before)} before, ${alignmentWords(made.alignment.after)} after` : 'lies as before'}`,
     `new wire: ${made.work.newWireMm} mm`, ...made.changes.map(({ verb, subject }) => `  ${verb} ${subject}`),
   ];
   return { text: lines.join('\n'), data: made, found: made.changes.length > 0 };

@@ -1,5 +1,6 @@
 /** What has been begun at the bench, as it is meant to go on. */
 import type { Build, Wire } from './build';
+import { isAttached } from './build';
 
 /**
  * As built, with each wire of which one end is landed led to where the plan wants its other end: a wire that is half done is
@@ -8,8 +9,7 @@ import type { Build, Wire } from './build';
 export function asBegun(asBuilt: Build, target: Build): Build {
   const wires = Object.values(asBuilt.wires).map((wire): Wire => {
     const planned = target.wires[wire.id];
-    const begun = wire.ends.some(({ at, by }) => at.on !== 'air' && by !== 'factory');
-    if (!planned || !begun) return wire;
+    if (!planned || !wire.ends.some(isAttached)) return wire;
     const end = (index: 0 | 1) => (wire.ends[index].at.on === 'air' ? planned.ends[index] : wire.ends[index]);
     return { ...wire, ends: [end(0), end(1)] };
   });

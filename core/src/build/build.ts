@@ -105,6 +105,11 @@ export function sameFitted(a: Fitted | undefined, b: Fitted | undefined): boolea
   return Boolean(a && b && a.model === b.model && a.revision === b.revision);
 }
 
+/** True when somebody has put the end where it is: it is not in the air, and the maker did not fix it. */
+export function isAttached({ at, by }: WireEnd): boolean {
+  return at.on !== 'air' && by !== 'factory';
+}
+
 /** The terminal an end is on, or null. */
 export function landedOn(end: WireEnd): TerminalRef | null {
   return end.at.on === 'terminal' ? end.at.ref : null;

@@ -3,7 +3,7 @@
  * joints to open, pads to clean, contacts to take out and insulate, ports freed and taken, outputs and board that lie another way.
  */
 import type { Build, WireBody } from '../build/build';
-import { landedOn } from '../build/build';
+import { isAttached, landedOn } from '../build/build';
 import type { Change } from '../build/difference';
 import { difference } from '../build/difference';
 import type { Catalogue } from '../catalogue/catalogue';
@@ -82,8 +82,7 @@ export function conversion(from: Build, to: Build, catalogue: Catalogue): Conver
 function openedEnds(from: Build, changes: readonly Change[]): { wire: WireId; end: 0 | 1 }[] {
   const ends = new Map<string, { wire: WireId; end: 0 | 1 }>();
   const add = (wire: WireId, end: 0 | 1) => {
-    const { at, by } = from.wires[wire]!.ends[end];
-    if (at.on !== 'air' && by !== 'factory') ends.set(jointName(wire, end), { wire, end });
+    if (isAttached(from.wires[wire]!.ends[end])) ends.set(jointName(wire, end), { wire, end });
   };
   for (const { verb, subject } of changes) {
     if (verb === 'free') add(splitJoint(subject)!.wire, splitJoint(subject)!.end);

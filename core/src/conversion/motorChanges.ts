@@ -25,6 +25,11 @@ export function motorChanges(from: Build, to: Build, catalogue: Catalogue): Moto
     .map(({ corner, where, output }) => ({ corner, where, before: before.get(corner)!, after: output }));
 }
 
+/** "corner 2 from 3 to none". */
+export function motorChangeWords({ corner, before, after }: MotorChange): string {
+  return `corner ${corner} from ${before ?? 'none'} to ${after ?? 'none'}`;
+}
+
 /** null: there was no controller, there is none, or it lies as it lay. */
 export function alignmentChange(from: Build, to: Build, catalogue: Catalogue): AlignmentChange | null {
   const [before, after] = [alignmentOf(from, catalogue), alignmentOf(to, catalogue)];

@@ -12,12 +12,12 @@ import { terminalRef } from '../names';
 import { padWords, terminalWords } from '../sequence/words';
 import type { BoardWire } from '../wiring/boardWires';
 import { boardsOf, boardWires } from '../wiring/boardWires';
+import { hexOf } from '../wiring/wireHex';
 import { edgeOf, span } from './boardEdge';
 import { exitsOf, placeLeaders, sidesOf } from './leaders';
 
 const sheet = { width: 200, board: 64, tall: 56, row: 4.4, lane: 1.1, words: 52, head: 8 };
 const [ink, paper, copper] = ['#20262b', '#e2dccb', '#b9b19d'];
-const colours: Readonly<Record<string, string>> = { red: '#c0281f', black: '#1d1f21', white: '#fbfbf7', grey: '#8b8f93', yellow: '#e8c22c', green: '#2f8a46', blue: '#2a5caa', violet: '#7a4a9e', orange: '#d9761e', brown: '#6d4427', tinned: '#b9bdbf' };
 
 interface Block {
   svg: string;
@@ -92,7 +92,7 @@ function blockOf(build: Build, catalogue: Catalogue, { slot, model, side, wires 
 function run(points: readonly XY[], colour: string, awg: number): string {
   const width = awg < 17 ? 1.1 : awg < 25 ? 0.85 : 0.65;
   const path = `M${points.map((one) => one.map(n).join(' ')).join('L')}`;
-  return `<path d="${path}" fill="none" stroke="${ink}" stroke-width="${n(width + 0.4)}" stroke-linejoin="round"/><path d="${path}" fill="none" stroke="${colours[colour] ?? '#8b8f93'}" stroke-width="${width}" stroke-linejoin="round"/>`;
+  return `<path d="${path}" fill="none" stroke="${ink}" stroke-width="${n(width + 0.4)}" stroke-linejoin="round"/><path d="${path}" fill="none" stroke="${hexOf(colour)}" stroke-width="${width}" stroke-linejoin="round"/>`;
 }
 
 function arrowWords(model: PartModel, place: (at: XY) => XY): string {

@@ -5,7 +5,6 @@ import type { Pinned, Plan } from '../plan/plan';
 import { pinName } from '../plan/planChange';
 import type { PlanChange } from '../plan/planChange';
 import { terminalUnder } from '../wiring/terminalUnder';
-import type { Option } from './options';
 import type { Prepared } from './planWiring';
 import { prepare } from './planWiring';
 import { wishesFor } from './wishesFor';
@@ -18,10 +17,10 @@ type Chosen = Pick<Plan, 'target' | 'wishes' | 'cells' | 'pinned'>;
  * nothing to choose: on the power path, or between terminals that it would never join.
  */
 export function padByHand(plan: Chosen, catalogue: Catalogue, a: TerminalRef, b: TerminalRef): PlanChange[] {
-  const { needs, options } = prepared(plan, catalogue);
-  const served = options.filter(({ signals }) => signals.some(({ own, pads }) => joins(own, pads, a, b)));
-  const own = needs.find((need) => joins(need.own, need.pads.map(({ ref }) => ref), a, b))?.own ?? ownAmong(served, a, b);
+  const choices = prepared(plan, catalogue);
+  const own = chosenFrom(choices, a, b);
   if (!own) return [];
+  const served = choices.options.filter(({ signals }) => signals.some((signal) => joins(signal.own, signal.pads, a, b)));
   const elsewhere = plan.pinned.filter(({ what, of, value }) => {
     const ofWish = served.filter(({ wish }) => what === 'port' && wish === of);
     return ofWish.length > 0 && !ofWish.some(({ ends }) => ends.some(({ slot, port }) => `${slot}/${port}` === value));
@@ -35,7 +34,7 @@ export function bodyByHand(plan: Chosen, catalogue: Catalogue, id: WireId, body:
   if (!wire) throw new RangeError(`no wire ${id} in the plan`);
   if (wire.colour === body.colour && wire.awg === body.awg) return [];
   const [a, b] = wire.ends.map((end) => terminalUnder(plan.target, end, catalogue));
-  const own = a && b ? ownOf(prepared(plan, catalogue), a, b) : null;
+  const own = a && b ? startOf(prepared(plan, catalogue), a, b) : undefined;
   const pins: Pinned[] = own ? [
     ...(wire.colour === body.colour ? [] : [{ what: 'colour' as const, of: own, value: body.colour }]),
     ...(wire.awg === body.awg ? [] : [{ what: 'gauge' as const, of: own, value: String(body.awg) }]),
@@ -51,14 +50,15 @@ function joins(own: TerminalRef, pads: readonly TerminalRef[], a: TerminalRef, b
   return (own === a && pads.includes(b)) || (own === b && pads.includes(a));
 }
 
-function ownAmong(options: readonly Option[], a: TerminalRef, b: TerminalRef): TerminalRef | undefined {
-  return options.flatMap(({ signals }) => signals).find(({ own, pads }) => joins(own, pads, a, b))?.own;
+/** Which of two terminals the planner starts from when it chooses to join them; undefined when it never does. */
+function chosenFrom({ needs, options }: Prepared, a: TerminalRef, b: TerminalRef): TerminalRef | undefined {
+  const need = needs.find(({ own, pads }) => joins(own, pads.map(({ ref }) => ref), a, b));
+  return need?.own ?? options.flatMap(({ signals }) => signals).find(({ own, pads }) => joins(own, pads, a, b))?.own;
 }
 
-/** Which of two terminals the planner starts from when it joins them; null when it never does. */
-function ownOf({ needs, options, path }: Prepared, a: TerminalRef, b: TerminalRef): TerminalRef | null {
-  const need = needs.find(({ own, pads }) => joins(own, pads.map(({ ref }) => ref), a, b));
-  return need?.own ?? ownAmong(options, a, b) ?? path.joins.find(({ own, to }) => joins(own, [to], a, b))?.own ?? null;
+/** The same, also where the planner has no choice. */
+function startOf(choices: Prepared, a: TerminalRef, b: TerminalRef): TerminalRef | undefined {
+  return chosenFrom(choices, a, b) ?? choices.path.joins.find(({ own, to }) => joins(own, [to], a, b))?.own;
 }
 
 function holding({ pinned }: Pick<Plan, 'pinned'>, pin: Pinned): PlanChange {

@@ -6,7 +6,7 @@ import type { Build, Pose } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
 import { findTerminal, modelIn } from '../catalogue/catalogue';
 import type { PartKind, PartModel } from '../catalogue/partModel';
-import type { TerminalRef } from '../names';
+import type { TerminalRef, XY } from '../names';
 import { splitRef } from '../names';
 
 /** A service loop, so that boards can be lifted for repair. */
@@ -53,8 +53,12 @@ export function pointOf(build: Build, ref: TerminalRef, catalogue: Catalogue): [
   const { slot } = splitRef(ref);
   const terminal = findTerminal(build, ref, catalogue);
   if (!terminal) throw new RangeError(`no terminal ${ref}`);
-  const { atMm, yawDeg, face } = placeOf(build, slot, catalogue);
-  const x = face === 'down' ? -terminal.atMm[0] : terminal.atMm[0];
+  return lying(placeOf(build, slot, catalogue), terminal.atMm);
+}
+
+/** Where a point of a board is in the aircraft when the board lies like that. */
+export function lying({ atMm, yawDeg, face }: Pose, [x, y]: XY): [number, number, number] {
+  const right = face === 'down' ? -x : x;
   const [cos, sin] = [Math.cos((yawDeg * Math.PI) / 180), Math.sin((yawDeg * Math.PI) / 180)];
-  return [atMm[0] + cos * x - sin * terminal.atMm[1], atMm[1] + sin * x + cos * terminal.atMm[1], atMm[2]];
+  return [atMm[0] + cos * right - sin * y, atMm[1] + sin * right + cos * y, atMm[2]];
 }

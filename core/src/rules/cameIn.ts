@@ -7,7 +7,7 @@ import type { Catalogue } from '../catalogue/catalogue';
 import type { Range, TerminalRef, WireId } from '../names';
 import type { Act } from '../records/records';
 import type { Finding } from './finding';
-import { judge } from './judge';
+import { judge, newFindings } from './judge';
 
 /** Kill and stop findings of the start that still hold. What only works badly there is the customer's own choice. */
 export function judgeAsItCame(start: Build, asBuilt: Build, catalogue: Catalogue, cells: Range): Finding[] {
@@ -30,6 +30,6 @@ export function foundElsewhere(asBuilt: Build, wire: WireId, end: 0 | 1, to: Ter
   const known = asBuilt.wires[wire];
   if (!known) throw new RangeError(`no wire ${wire} in the quad`);
   const act: Act = { do: 'land', wire, end, as: { ...known.ends[end], at: { on: 'terminal', ref: to } }, body: bodyOf(known) };
-  const before = new Set(judge(asBuilt, catalogue, [], cells).map(({ key }) => key));
-  return { act, findings: judge(applyAct(asBuilt, act, catalogue), catalogue, [], cells).filter(({ key }) => !before.has(key)) };
+  const seen = (target: Build) => ({ target, links: [], cells });
+  return { act, findings: newFindings(seen(asBuilt), seen(applyAct(asBuilt, act, catalogue)), catalogue) };
 }

@@ -1,12 +1,12 @@
 /**
  * A capacitor on long thin legs: they are in series with it, so at the frequency of the ESC's switching little of it is left.
- * Source: inductance of a pair of wires side by side, 0.6 to 1.1 nH/mm; copper 1.724e-8 ohm m at 20 C.
+ * Source: inductance of a pair of wires side by side, 0.6 to 1.1 nH/mm.
  */
 import type { Wire } from '../build/build';
 import { landedOn } from '../build/build';
 import { modelIn } from '../catalogue/catalogue';
+import { wireOhms } from '../circuit/compile';
 import { terminalRef } from '../names';
-import { areaMm2 } from '../wiring/wireAmps';
 import type { Rule, RuleView } from './finding';
 import { finding } from './finding';
 
@@ -14,7 +14,6 @@ const name = 'capacitor legs';
 /** Where makers give the series resistance of a capacitor. */
 const frequencyHz = 100_000;
 const pairHenriesPerMm = 0.85e-9;
-const copperOhmMm = 1.724e-5;
 /** The capacitor and its legs together against the bare part. */
 const wasted = 2;
 
@@ -30,7 +29,7 @@ export const capacitorLegs: Rule = {
         const legs = [element.plus, element.minus].flatMap((node) => legFrom(view, model.terminals.filter((one) => one.node === node).map(({ id }) => terminalRef(slot, id))) ?? []);
         const [plus, minus] = legs;
         if (!plus || !minus) return [];
-        const ohms = legs.reduce((sum, { lengthMm, awg }) => sum + (copperOhmMm * lengthMm!) / areaMm2(awg), 0);
+        const ohms = legs.reduce((sum, { lengthMm, awg }) => sum + wireOhms(awg, lengthMm!), 0);
         const reactance = 2 * Math.PI * frequencyHz * pairHenriesPerMm * ((plus.lengthMm! + minus.lengthMm!) / 2);
         const times = (element.esrOhms + ohms + reactance) / element.esrOhms;
         if (times <= wasted) return [];

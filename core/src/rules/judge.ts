@@ -3,7 +3,7 @@ import type { Build, Wire } from '../build/build';
 import { emptyBuild, sameLanding } from '../build/build';
 import type { Catalogue } from '../catalogue/catalogue';
 import type { Range } from '../names';
-import type { Link } from '../plan/plan';
+import type { Link, Plan } from '../plan/plan';
 import type { Finding, Severity } from './finding';
 import { makeRuleView } from './finding';
 import { polarity } from './polarity';
@@ -17,6 +17,15 @@ export function judge(build: Build, catalogue: Catalogue, links: readonly Link[]
   const byKey = new Map<string, Finding>();
   for (const rule of rules) for (const found of rule.judge(view)) if (!byKey.has(found.key)) byKey.set(found.key, found);
   return [...byKey.values()].sort((a, b) => rank[a.severity] - rank[b.severity]);
+}
+
+type Judged = Pick<Plan, 'target' | 'links' | 'cells'>;
+
+/** What the rules say of a plan or a build after a change and did not say before it, worst first. */
+export function newFindings(before: Judged, after: Judged, catalogue: Catalogue): Finding[] {
+  const said = ({ target, links, cells }: Judged) => judge(target, catalogue, links, cells);
+  const known = new Set(said(before).map(({ key }) => key));
+  return said(after).filter(({ key }) => !known.has(key));
 }
 
 /**

@@ -11,7 +11,7 @@ import type { Plan } from '../plan/plan';
 import type { PlanChange } from '../plan/planChange';
 import { applyPlanChanges } from '../plan/planChange';
 import type { Finding } from './finding';
-import { judge } from './judge';
+import { newFindings } from './judge';
 
 export interface KeepOffer {
   changes: readonly PlanChange[];
@@ -33,11 +33,7 @@ export function offerToPlan(plan: Plan, asBuilt: Build, catalogue: Catalogue, wi
   ];
   const changed = applyPlanChanges(plan, changes);
   if (!changed.ok) throw new Error('a change made from the plan must fit it');
-  const before = new Set(judge(plan.target, catalogue, plan.links, plan.cells).map(({ key }) => key));
-  const objections = judge(changed.plan.target, catalogue, plan.links, plan.cells).filter(
-    ({ key, severity }) => severity !== 'warn' && !before.has(key),
-  );
-  return { changes, objections };
+  return { changes, objections: newFindings(plan, changed.plan, catalogue).filter(({ severity }) => severity !== 'warn') };
 }
 
 function withLanding(wire: Wire, end: 0 | 1, ref: TerminalRef): Wire {

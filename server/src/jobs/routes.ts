@@ -1,6 +1,6 @@
 /** Jobs: opened from a template or a build file, read, re-planned, closed. */
-import type { Catalogue, Finding, Intake, Plan, PlanChange, PlanDraft, WrongName } from '@junctor/core';
-import { applyPlanChanges, deriveJob, judge, openFaults, wholeDraft, wrongNames } from '@junctor/core';
+import type { Intake, Plan, PlanChange, PlanDraft, WrongName } from '@junctor/core';
+import { applyPlanChanges, deriveJob, newFindings, openFaults, wholeDraft, wrongNames } from '@junctor/core';
 import { newJob, sentPlanChanges } from '@junctor/core/schemas';
 import { Router } from 'express';
 import { toSqlTime } from '../database/Database';
@@ -85,26 +85,20 @@ function changePlan({ database, catalogue, now }: Deps, jobId: string, changes: 
   return database.transaction(async (queries) => {
     const job = await queries.row<{ plan: string; planVersion: number }>('jobs/lockJob', { id: jobId });
     if (!job) throw new ApiError(404, 'job.missing', 'No such job in this shop');
-    const changed = applyPlanChanges(planOf(jobId, job.plan, job.planVersion), changes);
+    const plan = planOf(jobId, job.plan, job.planVersion);
+    const changed = applyPlanChanges(plan, changes);
     if (!changed.ok) {
       throw new ApiError(409, 'plan.conflict', `Somebody changed ${changed.conflict.path} meanwhile`, { path: changed.conflict.path, context: { version: job.planVersion } });
     }
-    // What was wrong before may stay until it is mended; nothing new may lead nowhere.
-    const before = new Set(wrongNames(planOf(jobId, job.plan, job.planVersion), catalogue).map(({ path }) => path));
+    // What was wrong before may stay until it is mended; nothing new may lead nowhere or destroy hardware.
+    const before = new Set(wrongNames(plan, catalogue).map(({ path }) => path));
     const wrong = wrongNames(changed.plan, catalogue).find(({ path }) => !before.has(path));
     if (wrong) throw new ApiError(422, 'plan.nowhere', sentenceOf(wrong), { path: wrong.path });
-    const deadly = newKill(planOf(jobId, job.plan, job.planVersion), changed.plan, catalogue);
+    const deadly = newFindings(plan, changed.plan, catalogue).find(({ severity }) => severity === 'kill');
     if (deadly) throw new ApiError(422, 'plan.kills', `That would destroy hardware: ${deadly.says}`, { path: deadly.wires[0] ? `wires/${deadly.wires[0]}` : 'plan' });
     const at = toSqlTime(now().toISOString());
     await queries.write('jobs/insertPlanChange', { jobId, version: changed.plan.version, personId, at, changes: JSON.stringify(changes) });
     await savePlan(queries, changed.plan);
     return changed.plan;
   });
-}
-
-/** What the changed plan would destroy and the plan before would not; a plan that has such a fault already may keep it until it is mended. */
-function newKill(before: Plan, after: Plan, catalogue: Catalogue): Finding | null {
-  const kills = ({ target, links, cells }: Plan) => judge(target, catalogue, links, cells).filter(({ severity }) => severity === 'kill');
-  const known = new Set(kills(before).map(({ key }) => key));
-  return kills(after).find(({ key }) => !known.has(key)) ?? null;
 }

@@ -1,6 +1,6 @@
 /** The aircraft from above, front up, to scale: arms, propeller discs with their senses, boards as they lie, and the leads of each motor from its channel. */
 import type { Build, Catalogue, MotorPlace, XY } from '@junctor/core';
-import { modelIn, placeOf, pointOf, terminalRef } from '@junctor/core';
+import { lying, modelIn, placeOf, pointOf, terminalRef } from '@junctor/core';
 import { useTheme } from 'styled-components';
 
 const size = 400;
@@ -54,12 +54,8 @@ function Disc({ motor: { sense, level }, at: [x, y], radius }: { motor: MotorPla
 function BoardFromAbove({ slot, build, catalogue, place }: { slot: string; build: Build; catalogue: Catalogue; place: Place }) {
   const theme = useTheme();
   const { body } = modelIn(build, slot, catalogue)!;
-  const { atMm, yawDeg, face } = placeOf(build, slot, catalogue);
-  const [cos, sin] = [Math.cos((yawDeg * Math.PI) / 180), Math.sin((yawDeg * Math.PI) / 180)];
-  const lie = ([x, y]: XY): XY => {
-    const mirrored = face === 'down' ? -x : x;
-    return place([atMm[0] + cos * mirrored - sin * y, atMm[1] + sin * mirrored + cos * y]);
-  };
+  const pose = placeOf(build, slot, catalogue);
+  const lie = (at: XY): XY => place(lying(pose, at));
   const turn = ((body.arrowDeg ?? 0) * Math.PI) / 180;
   const along = (mm: number): XY => lie([Math.cos(turn) * mm, Math.sin(turn) * mm]);
   const [tail, tip, left, right] = [along(-8), along(8), lie([Math.cos(turn + 0.45) * 4, Math.sin(turn + 0.45) * 4]), lie([Math.cos(turn - 0.45) * 4, Math.sin(turn - 0.45) * 4])];

@@ -45,16 +45,14 @@ function saidOf({ id, plan }: Bench['job'], catalogue: Bench['catalogue'], state
   ];
 }
 
-/** What the rules say worst; null when nothing is open or waived. */
-export function worstSaid({ job, catalogue, state }: Bench): Said | null {
-  return saidOf(job, catalogue, state)[0] ?? null;
+/** What the rules say, worst first, waived ones last; worked out once for a plan and a log. */
+export function useSaid({ job, catalogue, state }: Bench): readonly Said[] {
+  // The bench is another object at each render; what the findings come from is not.
+  return useMemo(() => saidOf(job, catalogue, state), [job, catalogue, state]);
 }
 
-/** `wire`: whose findings are shown. `first`: the key of one that is shown to begin with, whichever wire it is about. */
-export function useFindings(bench: Bench, wire: WireId | null, first: string | null): Findings {
-  const { job, job: { plan }, catalogue, state } = bench;
-  // The bench is another object at each render; what the findings come from is not.
-  const all = useMemo(() => saidOf(job, catalogue, state), [job, catalogue, state]);
+/** Of `all`: `wire` is whose findings are shown, `first` the key of one that is shown to begin with, whichever wire it is about. */
+export function useFindings({ job: { plan }, catalogue }: Bench, all: readonly Said[], wire: WireId | null, first: string | null): Findings {
   // By its key: when it is mended, what is said of the wire in question takes its place.
   const [chosen, setChosen] = useState(first);
   const sought = all.findIndex(({ finding }) => finding.key === chosen);

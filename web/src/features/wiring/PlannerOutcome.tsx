@@ -1,6 +1,6 @@
 /** What the planner found: what it costs, what changes beside what is built, other ports, ways out of a clash. */
 import type { Alternative, Conversion, Planned } from '@junctor/core';
-import { alignmentWords, crowdingWords } from '@junctor/core';
+import { alignmentWords, crowdingWords, motorChangeWords } from '@junctor/core';
 import styled from 'styled-components';
 import { Fact } from '../../ui/Frame';
 import { KeyCap } from '../../ui/Plate';
@@ -64,7 +64,7 @@ function changeLines(planned: Planned, { work, stays, portsFreed, portsTaken, pa
     partsOff.length > 0 ? `comes off, the customer’s: ${partsOff.map(({ slot }) => slot).join(', ')}` : '',
     partsOn.length > 0 ? `comes on: ${partsOn.map(({ slot }) => slot).join(', ')}` : '',
     portsFreed.length + portsTaken.length > 0 ? `ports freed: ${ports(portsFreed) || 'none'}; taken: ${ports(portsTaken) || 'none'}` : '',
-    motors.length > 0 ? `outputs move: ${motors.map(({ corner, before, after }) => `corner ${corner} from ${before ?? 'none'} to ${after ?? 'none'}`).join(', ')}` : '',
+    motors.length > 0 ? `outputs move: ${motors.map(motorChangeWords).join(', ')}` : '',
     alignment ? `the board lies another way: ${alignmentWords(alignment.before)} before, ${alignmentWords(alignment.after)} now` : '',
     planned.crossings.before > planned.crossings.after ? `${planned.crossings.before - planned.crossings.after} crossings fewer: leads that serve alike exchanged` : '',
     dormant.length > 0 ? `stays in, dormant: ${dormant.join(', ')}` : '',

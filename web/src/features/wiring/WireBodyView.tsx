@@ -1,6 +1,6 @@
 /** Another colour or gauge for one wire: judged by the rules before it is planned, and kept when the planner runs again. */
 import type { Finding } from '@junctor/core';
-import { ampsFor, applyPlanChanges, bodyByHand, jointName, judge, padWords, terminalUnder, wireWords } from '@junctor/core';
+import { ampsFor, applyPlanChanges, bodyByHand, diameterMm, isAttached, jointName, newFindings, padWords, terminalUnder, wireWords } from '@junctor/core';
 import { useState } from 'react';
 import styled, { useTheme } from 'styled-components';
 import { wireColour, wireColours } from '../../drawing/wireColours';
@@ -29,7 +29,7 @@ export function WireBodyView({ bench, wireId, setMode }: { bench: Bench; wireId:
   const changes = bodyByHand(plan, catalogue, wireId, { colour, awg });
   const worst = changes.length > 0 ? newFinding(bench, changes) : null;
   const step = <T,>(list: readonly T[], now: T, by: number) => list[(Math.max(0, list.indexOf(now)) + by + list.length) % list.length]!;
-  const landed = asBuilt.wires[wireId]?.ends.some(({ at, by }) => at.on !== 'air' && by !== 'factory') ?? false;
+  const landed = asBuilt.wires[wireId]?.ends.some(isAttached) ?? false;
   const fixed = landed ? 'It is landed already: what it is now is a fact' : wire.from === 'tail' ? 'It is a lead of its part: the part brings it so' : null;
   const answers: Answer[] = [
     { key: 'Escape', label: 'Wiring', act: back },
@@ -60,14 +60,12 @@ export function WireBodyView({ bench, wireId, setMode }: { bench: Bench; wireId:
 function Sample({ colour, awg }: { colour: string; awg: number }) {
   const { ink } = useTheme();
   const { fill, casing } = wireColour(colour);
-  const thickPx = 10 * 0.127 * 92 ** ((36 - awg) / 39);
+  const thickPx = 10 * diameterMm(awg);
   return <svg width="300" height="28" aria-hidden><path d="M4 14H296" stroke={casing === '#20262b' ? casing : ink} strokeWidth={thickPx + 3} /><path d="M4 14H296" stroke={fill} strokeWidth={thickPx} /></svg>;
 }
 
 /** What the rules would say of it and do not say now, worst first. */
 function newFinding({ job: { plan }, catalogue }: Bench, changes: Parameters<typeof applyPlanChanges>[1]): Finding | null {
   const changed = applyPlanChanges(plan, changes);
-  if (!changed.ok) return null;
-  const before = new Set(judge(plan.target, catalogue, plan.links, plan.cells).map(({ key }) => key));
-  return judge(changed.plan.target, catalogue, plan.links, plan.cells).find(({ key }) => !before.has(key)) ?? null;
+  return changed.ok ? (newFindings(plan, changed.plan, catalogue)[0] ?? null) : null;
 }

@@ -1,6 +1,6 @@
 /** All wires as a table: filtered by part, rail or signal, sorted, planned against built; written and read as CSV. */
 import type { Build, Catalogue, PlanChange, WireRow } from '@junctor/core';
-import { buildFileOf, changesFromRows, netlist, slotsOfRow, spiceDeckOf, standing, terminalUnder, wireRows, wiringSvg } from '@junctor/core';
+import { buildFileOf, changesFromRows, isAttached, netlist, slotsOfRow, spiceDeckOf, standing, terminalUnder, wireRows, wiringSvg } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -100,5 +100,5 @@ function stateOf({ wire }: WireRow, there: Build, target: Build): string {
   const away = ends.some(({ at, wanted }) => at.on === 'terminal' && (wanted.on !== 'terminal' || at.ref !== wanted.ref));
   if (away) return '▲ differs from plan';
   const landed = ends.filter(({ at, wanted }) => at.on !== 'air' || wanted.on === 'air').length;
-  return landed === 2 ? '● landed' : ends.some(({ at }, end) => at.on !== 'air' && built.ends[end]!.by !== 'factory') ? '◐ one end landed' : '○ planned';
+  return landed === 2 ? '● landed' : built.ends.some(isAttached) ? '◐ one end landed' : '○ planned';
 }

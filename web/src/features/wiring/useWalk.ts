@@ -3,7 +3,7 @@ import { jointName } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import type { Bench } from '../job/useBench';
 import type { Findings } from './FindingHere';
-import { useFindings, worstSaid } from './FindingHere';
+import { useFindings, useSaid } from './FindingHere';
 import type { WalkedEnd } from './landings';
 import { walkedEnds } from './landings';
 
@@ -26,12 +26,13 @@ export function useWalk(bench: Bench, first: string | null): Walk {
   // The bench is another object at each render; what the ends come from is not.
   const ends = useMemo(() => walkedEnds({ state, catalogue }), [state, catalogue]);
   const endOf = (wires: readonly string[]) => ends.find(({ wire }) => wires.includes(wire.id)) ?? null;
-  const [worst] = useState(() => (first === null ? worstSaid(bench) : null));
+  const said = useSaid(bench);
+  const [worst] = useState(first === null ? (said[0] ?? null) : null);
   // By name: a plan that changes meanwhile moves the places of ends, not the end in question.
   const [joint, setJoint] = useState(() => nameOf(endOf(first === null ? (worst?.finding.wires ?? []) : [first]) ?? ends[0]));
   const place = Math.max(0, ends.findIndex((one) => nameOf(one) === joint));
   const here = ends[place] ?? null;
-  const findings = useFindings(bench, here?.wire.id ?? null, worst?.finding.key ?? null);
+  const findings = useFindings(bench, said, here?.wire.id ?? null, worst?.finding.key ?? null);
   return {
     ends, here, place, findings,
     by: (steps) => {
