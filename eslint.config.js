@@ -13,7 +13,11 @@ export default tseslint.config(
       eqeqeq: 'error',
     },
   },
-  { files: ['web/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' } },
+  {
+    files: ['web/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
   {
     // Journeys use the keyboard; only the one pointer journey may click.
     files: ['e2e/**/*.ts'],
@@ -21,9 +25,15 @@ export default tseslint.config(
     rules: {
       'no-restricted-syntax': [
         'error',
-        { selector: "CallExpression[callee.property.name=/^(click|dblclick|tap|check|uncheck|hover|dragTo)$/]", message: 'Journeys use the keyboard.' },
+        {
+          selector: 'CallExpression[callee.property.name=/^(click|dblclick|tap|check|uncheck|hover|dragTo)$/]',
+          message: 'Journeys use the keyboard.',
+        },
         { selector: "MemberExpression[property.name='mouse']", message: 'Journeys use the keyboard.' },
-        { selector: "CallExpression[callee.property.name='waitForTimeout']", message: 'No sleeps: wait for what is to be seen.' },
+        {
+          selector: "CallExpression[callee.property.name='waitForTimeout']",
+          message: 'No sleeps: wait for what is to be seen.',
+        },
       ],
     },
   },

@@ -3,8 +3,22 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'unit', include: ['core/**/*.test.ts', 'demo/**/*.test.ts', 'cli/**/*.test.ts', 'web/**/*.test.ts'], testTimeout: 30_000 } },
-      { test: { name: 'server', include: ['server/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000, fileParallelism: false } },
+      {
+        test: {
+          name: 'unit',
+          include: ['core/**/*.test.ts', 'demo/**/*.test.ts', 'cli/**/*.test.ts', 'web/**/*.test.ts'],
+          testTimeout: 30_000,
+        },
+      },
+      {
+        test: {
+          name: 'server',
+          include: ['server/**/*.test.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+          fileParallelism: false,
+        },
+      },
     ],
   },
 });

@@ -5,7 +5,10 @@ import { existsSync, readFileSync, rmSync } from 'node:fs';
 const workspaces = ['core', 'solver', 'server', 'demo', 'cli', 'web', 'e2e'];
 
 const kinds = {
-  types: () => ['tsconfig.node.json', 'tsconfig.browser.json'].map((file) => command(`types by ${file}`, 'npx', ['tsc', '-p', file])),
+  types: () =>
+    ['tsconfig.node.json', 'tsconfig.browser.json'].map((file) =>
+      command(`types by ${file}`, 'npx', ['tsc', '-p', file]),
+    ),
   lint: () => [
     command('eslint', 'npx', ['eslint', '.', '--max-warnings', '0']),
     command('who imports whom', 'npx', ['depcruise', '--config', '.dependency-cruiser.cjs', ...workspaces]),
@@ -63,13 +66,23 @@ function counted(file, read, status) {
 function vitest(project) {
   const file = `.out/${project}.json`;
   rmSync(file, { force: true });
-  const status = run('npx', ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`]);
+  const status = run('npx', [
+    'vitest',
+    'run',
+    '--project',
+    project,
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${file}`,
+  ]);
   return counted(file, (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }), status);
 }
 
 function playwright() {
   const file = '.out/e2e.json';
   rmSync(file, { force: true });
-  const status = run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], { PLAYWRIGHT_JSON_OUTPUT_NAME: `${process.cwd()}/${file}` });
+  const status = run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], {
+    PLAYWRIGHT_JSON_OUTPUT_NAME: `${process.cwd()}/${file}`,
+  });
   return counted(file, ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }), status);
 }

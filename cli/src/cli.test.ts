@@ -13,7 +13,11 @@ const template = (name: string) => join(root, 'demo/templates', `${name}.json`);
 const folder = mkdtempSync(join(tmpdir(), 'junctor-cli-'));
 
 function run(...args: string[]) {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'cli/src/main.ts'), ...args], { encoding: 'utf8', cwd: root });
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    ['--import', 'tsx', join(root, 'cli/src/main.ts'), ...args],
+    { encoding: 'utf8', cwd: root },
+  );
   return { status, out: stdout, err: stderr };
 }
 
@@ -47,7 +51,9 @@ describe('junctor', () => {
   it('writes nets, a wire list, a drawing and a deck that a SPICE reads', () => {
     const file = template('quad-serial-6s');
     expect(run('netlist', file).out).toContain('M1.A');
-    expect(run('netlist', file, '--as', 'csv').out.split('\r\n')[0]).toBe('wire,from,to,gauge awg,colour,length mm,purpose');
+    expect(run('netlist', file, '--as', 'csv').out.split('\r\n')[0]).toBe(
+      'wire,from,to,gauge awg,colour,length mm,purpose',
+    );
     expect(run('netlist', file, '--as', 'svg').out).toMatch(/^<\?xml[\s\S]*<path[\s\S]*<\/svg>\s*$/);
     const deck = run('netlist', file, '--as', 'spice').out;
     if (!hasNgspice()) return expect(deck).toContain('.end');
@@ -62,7 +68,10 @@ describe('junctor', () => {
     writeFileSync(dump, sheet.replaceAll(/^.*# measure$/gm, ''));
     expect(run('sheet', template('quad-serial-6s'), '--dump', dump)).toMatchObject({ status: 0 });
     writeFileSync(dump, 'nonsense');
-    expect(run('sheet', template('quad-serial-6s'), '--dump', dump)).toMatchObject({ status: 2, err: `${dump}:1: a line is written key = value\n` });
+    expect(run('sheet', template('quad-serial-6s'), '--dump', dump)).toMatchObject({
+      status: 2,
+      err: `${dump}:1: a line is written key = value\n`,
+    });
   });
 
   it('refuses bad input with line, path and reason', () => {
@@ -72,22 +81,48 @@ describe('junctor', () => {
     };
     writeFileSync(join(folder, 'half.json'), '{\n"format": ');
     expect(refused(join(folder, 'half.json'))).toEqual([2, expect.stringMatching(/^\/half\.json:2: is no JSON/)]);
-    const wire = given('nowhere.json', (file) => void Object.assign((file as never as { plan: { target: { wires: Record<string, { ends: { at: object }[] }> } } }).plan.target.wires.W1!.ends[1]!.at, { ref: 'FC.NOWHERE' }));
-    expect(refused(wire)).toEqual([2, expect.stringMatching(/^\/nowhere\.json:\d{2,}: plan\.target\.wires\.W1\.ends\.1: there is no FC\.NOWHERE\n$/)]);
-    const part = given('unknown.json', (file) => void Object.assign((file as never as { plan: { target: { slots: Record<string, object> } } }).plan.target.slots.RX!, { model: 'no-such' }));
-    expect(refused(part)).toEqual([2, expect.stringContaining('plan.target.slots.RX: the catalogue has no part model no-such revision 1')]);
+    const wire = given(
+      'nowhere.json',
+      (file) =>
+        void Object.assign(
+          (file as never as { plan: { target: { wires: Record<string, { ends: { at: object }[] }> } } }).plan.target
+            .wires.W1!.ends[1]!.at,
+          { ref: 'FC.NOWHERE' },
+        ),
+    );
+    expect(refused(wire)).toEqual([
+      2,
+      expect.stringMatching(/^\/nowhere\.json:\d{2,}: plan\.target\.wires\.W1\.ends\.1: there is no FC\.NOWHERE\n$/),
+    ]);
+    const part = given(
+      'unknown.json',
+      (file) =>
+        void Object.assign(
+          (file as never as { plan: { target: { slots: Record<string, object> } } }).plan.target.slots.RX!,
+          { model: 'no-such' },
+        ),
+    );
+    expect(refused(part)).toEqual([
+      2,
+      expect.stringContaining('plan.target.slots.RX: the catalogue has no part model no-such revision 1'),
+    ]);
     const version = given('later.json', (file) => void Object.assign(file, { version: 2 }));
     expect(refused(version)).toEqual([2, expect.stringMatching(/^\/later\.json:3: version: /)]);
     const twice = join(folder, 'twice.json');
     writeFileSync(twice, readFileSync(template('quad-serial-6s'), 'utf8').replace(/"W1": \{/, '"W2": {}, "W1": {'));
-    expect(refused(twice)).toEqual([2, expect.stringMatching(/^\/twice\.json:\d+: plan\.target\.wires\.W2: stands there already\n$/)]);
+    expect(refused(twice)).toEqual([
+      2,
+      expect.stringMatching(/^\/twice\.json:\d+: plan\.target\.wires\.W2: stands there already\n$/),
+    ]);
     expect(refused(join(folder, 'none.json'))).toEqual([2, '/none.json:1: cannot be read\n']);
     expect(run('fly', 'x').status).toBe(2);
   });
 });
 
 describe('the published build schema', () => {
-  const validate = new Ajv2020({ allowUnionTypes: true }).compile(JSON.parse(readFileSync(join(root, 'docs/formats/build.schema.json'), 'utf8')) as object);
+  const validate = new Ajv2020({ allowUnionTypes: true }).compile(
+    JSON.parse(readFileSync(join(root, 'docs/formats/build.schema.json'), 'utf8')) as object,
+  );
   it('says what the program’s own schema says, of templates and of each broken in one place', () => {
     for (const name of ['quad-serial-6s', 'quad-culvert-4s', 'quad-glasshouse-6s', 'carrier-coax-6s']) {
       const file = JSON.parse(readFileSync(template(name), 'utf8')) as Record<string, unknown>;
@@ -95,7 +130,12 @@ describe('the published build schema', () => {
       for (const path of places(file).filter((_, index) => index % 23 === 0)) {
         for (const value of [undefined, 7.5, 'x y', null]) {
           const copy = broken(file, path, value);
-          expect([name, path.join('.'), value, validate(copy)]).toEqual([name, path.join('.'), value, check(buildFile, copy).ok]);
+          expect([name, path.join('.'), value, validate(copy)]).toEqual([
+            name,
+            path.join('.'),
+            value,
+            check(buildFile, copy).ok,
+          ]);
         }
       }
     }
@@ -104,12 +144,18 @@ describe('the published build schema', () => {
 
 function places(value: unknown, path: readonly string[] = []): (readonly string[])[] {
   if (typeof value !== 'object' || value === null) return [path];
-  return [...(path.length > 0 ? [path] : []), ...Object.entries(value).flatMap(([key, one]) => places(one, [...path, key]))];
+  return [
+    ...(path.length > 0 ? [path] : []),
+    ...Object.entries(value).flatMap(([key, one]) => places(one, [...path, key])),
+  ];
 }
 
 function broken(file: unknown, path: readonly string[], value: unknown): unknown {
   const copy = structuredClone(file);
-  const holder = path.slice(0, -1).reduce<unknown>((at, key) => (at as Record<string, unknown>)[key], copy) as Record<string, unknown>;
+  const holder = path.slice(0, -1).reduce<unknown>((at, key) => (at as Record<string, unknown>)[key], copy) as Record<
+    string,
+    unknown
+  >;
   if (value === undefined && !Array.isArray(holder)) delete holder[path.at(-1)!];
   else holder[path.at(-1)!] = value ?? null;
   return copy;

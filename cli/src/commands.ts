@@ -1,6 +1,21 @@
 /** What the commands say: lines for a person, the same as data for a program, and whether something was found. */
 import type { Build, Catalogue } from '@junctor/core';
-import { alignmentWords, buildFileOf, compareDump, conversion, judge, motorChangeWords, netlist, planWiring, setupSheet, spiceDeckOf, waysOut, wireRows, wiringSvg, wishesFor } from '@junctor/core';
+import {
+  alignmentWords,
+  buildFileOf,
+  compareDump,
+  conversion,
+  judge,
+  motorChangeWords,
+  netlist,
+  planWiring,
+  setupSheet,
+  spiceDeckOf,
+  waysOut,
+  wireRows,
+  wiringSvg,
+  wishesFor,
+} from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import Papa from 'papaparse';
 import type { BuildFile } from './readFile';
@@ -20,28 +35,56 @@ export function checkFile({ plan }: BuildFile, catalogue: Catalogue): Said {
 
 export async function planFile({ name, plan }: BuildFile, catalogue: Catalogue, keep?: Build): Promise<Said> {
   const wishes = plan.wishes.length > 0 ? plan.wishes : wishesFor(plan.target, catalogue);
-  const request = { slots: plan.target.slots, catalogue, cells: plan.cells, wishes, pinned: plan.pinned, ...(keep ? { keep } : {}) };
+  const request = {
+    slots: plan.target.slots,
+    catalogue,
+    cells: plan.cells,
+    wishes,
+    pinned: plan.pinned,
+    ...(keep ? { keep } : {}),
+  };
   const solve = await loadSolver();
   const result = planWiring(request, solve);
   if (result.is === 'gave up') return { text: `gave up: ${result.why}`, data: result, found: true };
   if (result.is === 'conflict') {
     const ways = waysOut(request, result, solve);
-    return { text: [`conflict: ${result.why}`, ...ways.map(({ says, loss }) => `  ${says} (loses ${loss})`)].join('\n'), data: { ...result, waysOut: ways }, found: true };
+    return {
+      text: [`conflict: ${result.why}`, ...ways.map(({ says, loss }) => `  ${says} (loses ${loss})`)].join('\n'),
+      data: { ...result, waysOut: ways },
+      found: true,
+    };
   }
-  const served = result.wishes.map(({ wish, way, port }) => `${wish.id}: ${way === null ? 'dropped' : `${way}${port ? `, ${port.replace('/', ' ')}` : ''}`}`);
-  const wires = wireRows(result.target, result.links).map(({ wire, from, to, awg, colour }) => `  ${wire}: ${from} to ${to}, ${awg} AWG ${colour}`);
+  const served = result.wishes.map(
+    ({ wish, way, port }) =>
+      `${wish.id}: ${way === null ? 'dropped' : `${way}${port ? `, ${port.replace('/', ' ')}` : ''}`}`,
+  );
+  const wires = wireRows(result.target, result.links).map(
+    ({ wire, from, to, awg, colour }) => `  ${wire}: ${from} to ${to}, ${awg} AWG ${colour}`,
+  );
   const file = buildFileOf(name, { ...plan, target: result.target, links: result.links, wishes });
-  return { text: [...served, ...wires, ...result.findings.map(({ severity, says }) => `${severity}  ${says}`)].join('\n'), data: file, found: result.findings.length > 0 || result.wishes.some(({ way }) => way === null) };
+  return {
+    text: [...served, ...wires, ...result.findings.map(({ severity, says }) => `${severity}  ${says}`)].join('\n'),
+    data: file,
+    found: result.findings.length > 0 || result.wishes.some(({ way }) => way === null),
+  };
 }
 
 export function convertFiles(from: BuildFile, to: BuildFile, catalogue: Catalogue): Said {
   const made = conversion(from.plan.target, to.plan.target, catalogue);
   const lines = [
-    `stays: ${made.stays.wires.length} wires, ${made.stays.parts.length} parts`, `comes off: ${list(made.partsOff.map(({ slot, model }) => `${slot} (${model})`))}`, `comes on: ${list(made.partsOn.map(({ slot, model }) => `${slot} (${model})`))}`,
-    `joints to open: ${list(made.opens)}`, `pads to clean: ${list(made.cleans)}`, `contacts out: ${list(made.contactsOut.map(({ wire, housing, position }) => `${wire} from ${housing}#${position}`))}`,
-    `ports freed: ${list(made.portsFreed)}`, `ports taken: ${list(made.portsTaken)}`, `dormant: ${list(made.dormant)}`,
-    `outputs: ${list(made.motors.map(motorChangeWords))}`, `board: ${made.alignment ? `${alignmentWords(made.alignment.before)} before, ${alignmentWords(made.alignment.after)} after` : 'lies as before'}`,
-    `new wire: ${made.work.newWireMm} mm`, ...made.changes.map(({ verb, subject }) => `  ${verb} ${subject}`),
+    `stays: ${made.stays.wires.length} wires, ${made.stays.parts.length} parts`,
+    `comes off: ${list(made.partsOff.map(({ slot, model }) => `${slot} (${model})`))}`,
+    `comes on: ${list(made.partsOn.map(({ slot, model }) => `${slot} (${model})`))}`,
+    `joints to open: ${list(made.opens)}`,
+    `pads to clean: ${list(made.cleans)}`,
+    `contacts out: ${list(made.contactsOut.map(({ wire, housing, position }) => `${wire} from ${housing}#${position}`))}`,
+    `ports freed: ${list(made.portsFreed)}`,
+    `ports taken: ${list(made.portsTaken)}`,
+    `dormant: ${list(made.dormant)}`,
+    `outputs: ${list(made.motors.map(motorChangeWords))}`,
+    `board: ${made.alignment ? `${alignmentWords(made.alignment.before)} before, ${alignmentWords(made.alignment.after)} after` : 'lies as before'}`,
+    `new wire: ${made.work.newWireMm} mm`,
+    ...made.changes.map(({ verb, subject }) => `  ${verb} ${subject}`),
   ];
   return { text: lines.join('\n'), data: made, found: made.changes.length > 0 };
 }
@@ -55,10 +98,32 @@ export type NetlistAs = 'nets' | 'spice' | 'csv' | 'svg';
 export function netlistOf({ name, plan }: BuildFile, catalogue: Catalogue, as: NetlistAs): Said {
   const { target, links } = plan;
   if (as === 'spice') return said(spiceDeckOf(target, catalogue, name));
-  if (as === 'csv') return said(Papa.unparse(wireRows(target, links).map(({ wire, from, to, awg, colour, lengthMm, link }) => ({ wire, from, to, 'gauge awg': awg, colour, 'length mm': lengthMm ?? '', purpose: link })), { escapeFormulae: true }));
+  if (as === 'csv')
+    return said(
+      Papa.unparse(
+        wireRows(target, links).map(({ wire, from, to, awg, colour, lengthMm, link }) => ({
+          wire,
+          from,
+          to,
+          'gauge awg': awg,
+          colour,
+          'length mm': lengthMm ?? '',
+          purpose: link,
+        })),
+        { escapeFormulae: true },
+      ),
+    );
   if (as === 'svg') return said(wiringSvg(target, catalogue, name));
-  const nets = netlist(target, catalogue).nets.filter(({ terminals, wires }) => wires.length > 0 || terminals.length > 1).map(({ terminals, wires }) => ({ terminals, wires }));
-  return { text: nets.map(({ terminals, wires }) => `${terminals.join(' ')}${wires.length > 0 ? `  [${wires.join(' ')}]` : ''}`).join('\n'), data: nets, found: false };
+  const nets = netlist(target, catalogue)
+    .nets.filter(({ terminals, wires }) => wires.length > 0 || terminals.length > 1)
+    .map(({ terminals, wires }) => ({ terminals, wires }));
+  return {
+    text: nets
+      .map(({ terminals, wires }) => `${terminals.join(' ')}${wires.length > 0 ? `  [${wires.join(' ')}]` : ''}`)
+      .join('\n'),
+    data: nets,
+    found: false,
+  };
 }
 
 function said(text: string): Said {
@@ -68,9 +133,24 @@ function said(text: string): Said {
 /** @throws {BadInput} If the dump cannot be read. */
 export function sheetOf({ plan }: BuildFile, catalogue: Catalogue, dump: string | null): Said {
   const sheet = setupSheet(plan, catalogue);
-  if (dump === null) return { text: sheet.map(({ key, value }) => `${key} = ${value ?? '# measure'}`).join('\n'), data: sheet, found: false };
+  if (dump === null)
+    return {
+      text: sheet.map(({ key, value }) => `${key} = ${value ?? '# measure'}`).join('\n'),
+      data: sheet,
+      found: false,
+    };
   const compared = compareDump(sheet, readText(dump));
   if (!compared.ok) throw new BadInput([{ file: dump, line: compared.line, path: '', reason: compared.why }]);
   const odd = compared.lines.filter(({ verdict }) => verdict !== 'same' && verdict !== 'to be measured');
-  return { text: odd.map(({ key, verdict, wanted, found }) => `${verdict}  ${key}: ${found ?? 'nothing'}${wanted === null ? '' : `, wanted ${wanted}`}`).join('\n') || 'the dump says what the wiring wants', data: compared.lines, found: odd.length > 0 };
+  return {
+    text:
+      odd
+        .map(
+          ({ key, verdict, wanted, found }) =>
+            `${verdict}  ${key}: ${found ?? 'nothing'}${wanted === null ? '' : `, wanted ${wanted}`}`,
+        )
+        .join('\n') || 'the dump says what the wiring wants',
+    data: compared.lines,
+    found: odd.length > 0,
+  };
 }

@@ -23,7 +23,9 @@ function shown(page: string): { command: string; lines: string[] }[] {
 
 /** As typed at the root, but files that a page makes go to a folder of their own. */
 function run(command: string): string {
-  const typed = command.replaceAll('./junctor', 'node --import tsx cli/src/main.ts').replaceAll(/(?<![/\w])(planned\.json|dump\.txt)/g, `${folder}/$1`);
+  const typed = command
+    .replaceAll('./junctor', 'node --import tsx cli/src/main.ts')
+    .replaceAll(/(?<![/\w])(planned\.json|dump\.txt)/g, `${folder}/$1`);
   return spawnSync('bash', ['-c', typed], { cwd: root, encoding: 'utf8' }).stdout;
 }
 
@@ -37,5 +39,7 @@ describe.each(readdirSync(pages).filter((name) => name.endsWith('.md') && shown(
 });
 
 it('every page of a format that the command line writes is covered', () => {
-  expect(readdirSync(pages).filter((name) => name.endsWith('.md') && shown(name).length > 0)).toEqual(expect.arrayContaining(['build-file.md', 'command-line.md', 'csv.md', 'drawing-and-deck.md']));
+  expect(readdirSync(pages).filter((name) => name.endsWith('.md') && shown(name).length > 0)).toEqual(
+    expect.arrayContaining(['build-file.md', 'command-line.md', 'csv.md', 'drawing-and-deck.md']),
+  );
 });

@@ -15,10 +15,25 @@ junctor sheet FILE [--dump DUMP]  the set-up sheet, or a dump of settings held a
   --json  data instead of text    --catalogue FILE  part models beside the shipped ones`;
 
 async function run(): Promise<Said> {
-  const { positionals: [command, file, second], values } = parseArgs({ allowPositionals: true, options: { json: { type: 'boolean' }, catalogue: { type: 'string' }, as: { type: 'string' }, dump: { type: 'string' }, keep: { type: 'string' } } });
+  const {
+    positionals: [command, file, second],
+    values,
+  } = parseArgs({
+    allowPositionals: true,
+    options: {
+      json: { type: 'boolean' },
+      catalogue: { type: 'string' },
+      as: { type: 'string' },
+      dump: { type: 'string' },
+      keep: { type: 'string' },
+    },
+  });
   const as = values.as ?? 'nets';
-  const known = ['check', 'plan', 'convert', 'netlist', 'sheet'].includes(command ?? '') && ['nets', 'spice', 'csv', 'svg'].includes(as);
-  if (!known || !file || (command === 'convert' && !second)) throw new BadInput([{ file: 'junctor', line: 1, path: '', reason: `\n${usage}` }]);
+  const known =
+    ['check', 'plan', 'convert', 'netlist', 'sheet'].includes(command ?? '') &&
+    ['nets', 'spice', 'csv', 'svg'].includes(as);
+  if (!known || !file || (command === 'convert' && !second))
+    throw new BadInput([{ file: 'junctor', line: 1, path: '', reason: `\n${usage}` }]);
   const catalogue = makeCatalogue([...(values.catalogue ? modelsIn(values.catalogue) : []), ...shippedModels()]);
   const build = readBuildFile(file, catalogue);
   switch (command) {
@@ -45,7 +60,9 @@ function modelsIn(file: string): PartModel[] {
     throw new BadInput([{ file, line: 1, path: '', reason: 'is no JSON' }]);
   }
   const models = read.models ?? [];
-  const wrong = models.flatMap((model) => checkModel(model).map(({ path, message }) => ({ file, line: 1, path: `${model.id}.${path}`, reason: message })));
+  const wrong = models.flatMap((model) =>
+    checkModel(model).map(({ path, message }) => ({ file, line: 1, path: `${model.id}.${path}`, reason: message })),
+  );
   if (wrong.length > 0) throw new BadInput(wrong);
   return models;
 }

@@ -9,7 +9,9 @@ import { findNodeAtLocation, parseTree, printParseErrorCode } from 'jsonc-parser
 /** What cannot be taken; the program ends with 2. */
 export class BadInput extends Error {
   constructor(readonly mistakes: readonly { file: string; line: number; path: string; reason: string }[]) {
-    super(mistakes.map(({ file, line, path, reason }) => `${file}:${line}: ${path ? `${path}: ` : ''}${reason}`).join('\n'));
+    super(
+      mistakes.map(({ file, line, path, reason }) => `${file}:${line}: ${path ? `${path}: ` : ''}${reason}`).join('\n'),
+    );
   }
 }
 
@@ -26,20 +28,43 @@ export function readBuildFile(file: string, catalogue: Catalogue): BuildFile {
   const errors: ParseError[] = [];
   const tree = parseTree(text, errors, { disallowComments: true });
   const lineAt = (offset: number) => text.slice(0, offset).split('\n').length;
-  if (errors.length > 0 || !tree) throw new BadInput(errors.map(({ error, offset }) => ({ file, line: lineAt(offset), path: '', reason: `is no JSON: ${printParseErrorCode(error)}` })));
+  if (errors.length > 0 || !tree)
+    throw new BadInput(
+      errors.map(({ error, offset }) => ({
+        file,
+        line: lineAt(offset),
+        path: '',
+        reason: `is no JSON: ${printParseErrorCode(error)}`,
+      })),
+    );
   const twice = repeatedNames(tree);
-  if (twice.length > 0) throw new BadInput(twice.map(({ path, offset }) => ({ file, line: lineAt(offset), path, reason: 'stands there already' })));
+  if (twice.length > 0)
+    throw new BadInput(
+      twice.map(({ path, offset }) => ({ file, line: lineAt(offset), path, reason: 'stands there already' })),
+    );
   const lineOf = (path: string) => {
-    for (let parts = path.split('.').map((part) => (/^\d+$/.test(part) ? Number(part) : part)); parts.length > 0; parts = parts.slice(0, -1)) {
+    for (
+      let parts = path.split('.').map((part) => (/^\d+$/.test(part) ? Number(part) : part));
+      parts.length > 0;
+      parts = parts.slice(0, -1)
+    ) {
       const node = findNodeAtLocation(tree, parts);
       if (node) return lineAt(node.offset);
     }
     return 1;
   };
   const checked = check<{ name: string; plan: StoredDraft }>(buildFile, JSON.parse(text));
-  if (!checked.ok) throw new BadInput(checked.mistakes.map(({ path, message }) => ({ file, line: lineOf(path), path, reason: message })));
+  if (!checked.ok)
+    throw new BadInput(
+      checked.mistakes.map(({ path, message }) => ({ file, line: lineOf(path), path, reason: message })),
+    );
   const { name, plan } = checked.value;
-  const mistakes = wrongNames(wholeDraft(plan), catalogue).map(({ path, reason }) => ({ file, line: lineOf(`plan.${path}`), path: `plan.${path}`, reason }));
+  const mistakes = wrongNames(wholeDraft(plan), catalogue).map(({ path, reason }) => ({
+    file,
+    line: lineOf(`plan.${path}`),
+    path: `plan.${path}`,
+    reason,
+  }));
   if (mistakes.length > 0) throw new BadInput(mistakes);
   return { name, plan: wholeDraft(plan) };
 }
@@ -47,7 +72,8 @@ export function readBuildFile(file: string, catalogue: Catalogue): BuildFile {
 /** @throws {BadInput} If the file is missing or too large. */
 export function readText(file: string): string {
   try {
-    if (statSync(file).size > largest) throw new BadInput([{ file, line: 1, path: '', reason: `is larger than ${largest / 1e6} MB` }]);
+    if (statSync(file).size > largest)
+      throw new BadInput([{ file, line: 1, path: '', reason: `is larger than ${largest / 1e6} MB` }]);
     return readFileSync(file, 'utf8');
   } catch (error) {
     if (error instanceof BadInput) throw error;

@@ -1,7 +1,20 @@
 /** The public face of the core. Schemas have their own entry point, so that the browser need not load Joi. */
 export type { HousingId, Id, NodeId, PortId, Range, Slot, TerminalId, TerminalRef, WireId, XY } from './names';
 export { jointName, splitJoint, splitRef, tailWireId, terminalRef } from './names';
-export type { Body, Certainty, Connector, Element, PartKind, PartModel, Port, Role, Side, Sign, Tail, Terminal } from './catalogue/partModel';
+export type {
+  Body,
+  Certainty,
+  Connector,
+  Element,
+  PartKind,
+  PartModel,
+  Port,
+  Role,
+  Side,
+  Sign,
+  Tail,
+  Terminal,
+} from './catalogue/partModel';
 export { partKinds } from './catalogue/partModel';
 export { checkModel } from './catalogue/checkModel';
 export { certaintyAt, compareModels, revisionMistakes } from './catalogue/revisions';
@@ -17,7 +30,17 @@ export { fold, foldLog } from './build/fold';
 export type { FoldedAct, FoldedLog } from './build/fold';
 export { difference } from './build/difference';
 export type { Change } from './build/difference';
-export type { Act, FaultEntry, IronUse, Note, Part, PowerStage, QuadRecord, RecordHead, StepId } from './records/records';
+export type {
+  Act,
+  FaultEntry,
+  IronUse,
+  Note,
+  Part,
+  PowerStage,
+  QuadRecord,
+  RecordHead,
+  StepId,
+} from './records/records';
 export { isAct } from './records/records';
 export { effective } from './records/effective';
 export type { Link, Pinned, Plan, PlanDraft, StoredDraft } from './plan/plan';
@@ -64,7 +87,16 @@ export { openFaults, validPermit } from './sequence/firstPower';
 export { alloyOf, recipeFor } from './sequence/recipe';
 export type { Recipe } from './sequence/recipe';
 export type { WordContext } from './sequence/words';
-export { jointWords, padWords, printed, siteWords, slotWords, stepWords, terminalWords, wireWords } from './sequence/words';
+export {
+  jointWords,
+  padWords,
+  printed,
+  siteWords,
+  slotWords,
+  stepWords,
+  terminalWords,
+  wireWords,
+} from './sequence/words';
 export type { Meaning } from './labels/meaning';
 export { meaning, meaningWords } from './labels/meaning';
 export { readLabels } from './labels/readLabel';

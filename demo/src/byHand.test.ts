@@ -1,6 +1,19 @@
 /** What the technician chooses by hand is kept by the planner: a pad, a colour, a gauge, and the port that goes with a pad. */
 import type { Pinned, Plan, PlanChange, Solve } from '@junctor/core';
-import { applyPlanChanges, bodyByHand, emptyBuild, landedOn, modelIn, padByHand, planChangesTo, planWiring, splitRef, terminalRef, terminalUnder, wishesFor } from '@junctor/core';
+import {
+  applyPlanChanges,
+  bodyByHand,
+  emptyBuild,
+  landedOn,
+  modelIn,
+  padByHand,
+  planChangesTo,
+  planWiring,
+  splitRef,
+  terminalRef,
+  terminalUnder,
+  wishesFor,
+} from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { shippedTemplate } from './catalogue';
@@ -13,7 +26,13 @@ beforeAll(async () => {
 });
 
 const template = shippedTemplate('quad-serial-6s').plan;
-const start: Plan = { ...template, jobId: 'job', version: 1, wishes: wishesFor({ ...emptyBuild, slots: template.target.slots }, catalogue), pinned: [] };
+const start: Plan = {
+  ...template,
+  jobId: 'job',
+  version: 1,
+  wishes: wishesFor({ ...emptyBuild, slots: template.target.slots }, catalogue),
+  pinned: [],
+};
 
 function changed(plan: Plan, changes: readonly PlanChange[]): Plan {
   const result = applyPlanChanges(plan, changes);
@@ -54,7 +73,13 @@ describe('a pad chosen by hand', () => {
   });
 
   it('lets go of the port that was held, when it belongs to another one', () => {
-    const held: Plan = { ...start, pinned: [{ what: 'port', of: 'receiver RX', value: 'FC/UART2' }, { what: 'colour', of: 'RX.TX', value: 'grey' }] };
+    const held: Plan = {
+      ...start,
+      pinned: [
+        { what: 'port', of: 'receiver RX', value: 'FC/UART2' },
+        { what: 'colour', of: 'RX.TX', value: 'grey' },
+      ],
+    };
     const moved = changed(held, padByHand(held, catalogue, 'RX.TX', 'FC.RX3'));
     expect(moved.pinned.map(({ what }) => what).sort()).toEqual(['colour', 'terminal']);
     expect(from(replanned(moved), 'RX.TX').leadsTo).toBe('FC.RX3');
@@ -77,7 +102,10 @@ describe('a colour or a gauge chosen by hand', () => {
     const grey = changed(free, bodyByHand(free, catalogue, id, { colour: 'grey', awg: 26 }));
     expect(grey.target.wires[id]).toMatchObject({ colour: 'grey', awg: 26 });
     expect(from(replanned(grey), 'RX.TX').wire).toMatchObject({ colour: 'grey', awg: 26 });
-    expect(grey.pinned).toEqual([{ what: 'colour', of: 'RX.TX', value: 'grey' }, { what: 'gauge', of: 'RX.TX', value: '26' }]);
+    expect(grey.pinned).toEqual([
+      { what: 'colour', of: 'RX.TX', value: 'grey' },
+      { what: 'gauge', of: 'RX.TX', value: '26' },
+    ]);
   });
 
   it('changes nothing when it is so already, and names the wire that is not there', () => {
@@ -88,32 +116,56 @@ describe('a colour or a gauge chosen by hand', () => {
 });
 
 describe('any pad that would do, chosen by hand', () => {
-  it.each([3, 5, 11, 14])('is kept in the generated build %d, with nothing above a warning, and nothing is lost that need not be', (seed) => {
-    const { slots, cells, wishes } = generate(seed, catalogue, 'roomy');
-    const request = { slots, catalogue, cells, wishes };
-    const free = planWiring({ ...request, pinned: [] }, solve);
-    if (free.is !== 'planned') throw new Error(free.is);
-    const plan: Plan = { ...template, jobId: 'job', version: 1, target: free.target, links: free.links, wishes, cells, pinned: [] };
-    const joinedNow = Object.values(free.target.wires).map(({ ends }) => ends.map((end) => terminalUnder(free.target, end, catalogue)));
-    // Every pad of the same board that the planner could have chosen instead.
-    const choices = joinedNow.flatMap(([own, now]) => {
-      if (!own || !now) return [];
-      const { slot } = splitRef(now);
-      const others = modelIn(free.target, slot, catalogue)!.terminals.map(({ id }) => terminalRef(slot, id)).filter((ref) => ref !== now && padByHand(plan, catalogue, own, ref).some(({ after }) => (after as Pinned | null)?.of === own));
-      return others.length > 0 ? [{ own, pad: others[seed % others.length]! }] : [];
-    });
-    expect(choices.length).toBeGreaterThan(1);
-    for (const { own, pad } of choices.filter((_, index) => index % Math.ceil(choices.length / 5) === 0)) {
-      const pinned = padByHand(plan, catalogue, own, pad).map(({ after }) => after as Pinned);
-      expect(pinned).toEqual([{ what: 'terminal', of: own, value: pad }]);
-      const held = planWiring({ ...request, pinned }, solve);
-      // A pad may be too small for the rest of the wishes; then it is said, and nothing is planned past it.
-      if (held.is !== 'planned') continue;
-      const joined = Object.values(held.target.wires).some(({ ends }) => ends.every((end) => [own, pad].some((ref) => ref === terminalUnder(held.target, end, catalogue))));
-      const used = Object.values(held.target.wires).some(({ ends }) => ends.some((end) => terminalUnder(held.target, end, catalogue) === own));
-      expect([own, pad, joined || !used]).toEqual([own, pad, true]);
-      expect(held.findings.filter(({ severity }) => severity !== 'warn')).toEqual([]);
-      expect(held.cost.loss).toBeGreaterThanOrEqual(free.cost.loss);
-    }
-  });
+  it.each([3, 5, 11, 14])(
+    'is kept in the generated build %d, with nothing above a warning, and nothing is lost that need not be',
+    (seed) => {
+      const { slots, cells, wishes } = generate(seed, catalogue, 'roomy');
+      const request = { slots, catalogue, cells, wishes };
+      const free = planWiring({ ...request, pinned: [] }, solve);
+      if (free.is !== 'planned') throw new Error(free.is);
+      const plan: Plan = {
+        ...template,
+        jobId: 'job',
+        version: 1,
+        target: free.target,
+        links: free.links,
+        wishes,
+        cells,
+        pinned: [],
+      };
+      const joinedNow = Object.values(free.target.wires).map(({ ends }) =>
+        ends.map((end) => terminalUnder(free.target, end, catalogue)),
+      );
+      // Every pad of the same board that the planner could have chosen instead.
+      const choices = joinedNow.flatMap(([own, now]) => {
+        if (!own || !now) return [];
+        const { slot } = splitRef(now);
+        const others = modelIn(free.target, slot, catalogue)!
+          .terminals.map(({ id }) => terminalRef(slot, id))
+          .filter(
+            (ref) =>
+              ref !== now &&
+              padByHand(plan, catalogue, own, ref).some(({ after }) => (after as Pinned | null)?.of === own),
+          );
+        return others.length > 0 ? [{ own, pad: others[seed % others.length]! }] : [];
+      });
+      expect(choices.length).toBeGreaterThan(1);
+      for (const { own, pad } of choices.filter((_, index) => index % Math.ceil(choices.length / 5) === 0)) {
+        const pinned = padByHand(plan, catalogue, own, pad).map(({ after }) => after as Pinned);
+        expect(pinned).toEqual([{ what: 'terminal', of: own, value: pad }]);
+        const held = planWiring({ ...request, pinned }, solve);
+        // A pad may be too small for the rest of the wishes; then it is said, and nothing is planned past it.
+        if (held.is !== 'planned') continue;
+        const joined = Object.values(held.target.wires).some(({ ends }) =>
+          ends.every((end) => [own, pad].some((ref) => ref === terminalUnder(held.target, end, catalogue))),
+        );
+        const used = Object.values(held.target.wires).some(({ ends }) =>
+          ends.some((end) => terminalUnder(held.target, end, catalogue) === own),
+        );
+        expect([own, pad, joined || !used]).toEqual([own, pad, true]);
+        expect(held.findings.filter(({ severity }) => severity !== 'warn')).toEqual([]);
+        expect(held.cost.loss).toBeGreaterThanOrEqual(free.cost.loss);
+      }
+    },
+  );
 });

@@ -19,7 +19,11 @@ export interface Template {
 
 /** Template plans, the simplest first. */
 export function shippedTemplates(): Template[] {
-  const all = readJsonFolder<{ name: string; plan: StoredDraft }>('templates').map(({ file, doc }) => ({ id: file.replace(/\.json$/, ''), name: doc.name, plan: wholeDraft(doc.plan) }));
+  const all = readJsonFolder<{ name: string; plan: StoredDraft }>('templates').map(({ file, doc }) => ({
+    id: file.replace(/\.json$/, ''),
+    name: doc.name,
+    plan: wholeDraft(doc.plan),
+  }));
   const parts = ({ plan }: Template) => Object.keys(plan.target.slots).length;
   return all.sort((a, b) => parts(a) - parts(b));
 }
@@ -32,7 +36,9 @@ export function shippedTemplate(id: string): Template {
 }
 
 function readJsonFolder<T>(folder: string): { file: string; doc: T }[] {
-  const files = readdirSync(join(root, folder)).filter((file) => file.endsWith('.json')).sort();
+  const files = readdirSync(join(root, folder))
+    .filter((file) => file.endsWith('.json'))
+    .sort();
   return files.map((file) => ({ file, doc: JSON.parse(readFileSync(join(root, folder, file), 'utf8')) as T }));
 }
 

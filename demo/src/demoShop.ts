@@ -78,7 +78,18 @@ export function demoShop({ catalogue, templates, meter, limiterId, now }: DemoIn
   const bench = (quadId: string, personId: string, plan: PlanDraft): Bench => {
     const jobId = id();
     const own: Plan = { ...plan, jobId, version: 1 };
-    return { quadId, jobId, plan: own, catalogue, meter, limiterId, personId, deviceId: device.id, packV: plan.cells[1] * 3.9, newId };
+    return {
+      quadId,
+      jobId,
+      plan: own,
+      catalogue,
+      meter,
+      limiterId,
+      personId,
+      deviceId: device.id,
+      packV: plan.cells[1] * 3.9,
+      newId,
+    };
   };
   const counter = bench(quads[0]!.id, people[2].id, serial);
   const frost = bench(quads[1]!.id, people[1].id, serial);
@@ -87,35 +98,99 @@ export function demoShop({ catalogue, templates, meter, limiterId, now }: DemoIn
   const glasshouse = bench(quads[4]!.id, people[0].id, planOf('quad-glasshouse-6s'));
   const hours = (count: number) => now.getTime() - count * 3600 * 1000;
   const opened = (bench: Bench, startMs: number, dueDays: number, place: number) => ({
-    id: bench.jobId, quadId: bench.quadId, openedAt: new Date(startMs).toISOString(), closedAt: null, dueOn: day(now.getTime() + dueDays * dayMs), bench: place, plan: bench.plan,
+    id: bench.jobId,
+    quadId: bench.quadId,
+    openedAt: new Date(startMs).toISOString(),
+    closedAt: null,
+    dueOn: day(now.getTime() + dueDays * dayMs),
+    bench: place,
+    plan: bench.plan,
   });
   const counterStart = now.getTime() - 20 * dayMs;
   const frostStart = now.getTime() - 3 * 3600 * 1000;
   return {
     shop: 'Saltpan Rotorworks',
-    people, device, customers, quads,
+    people,
+    device,
+    customers,
+    quads,
     jobs: [
       {
-        id: counter.jobId, quadId: counter.quadId, kind: 'new', title: 'new build, 10-inch', openedAt: new Date(counterStart).toISOString(),
-        closedAt: new Date(counterStart + dayMs).toISOString(), dueOn: day(counterStart + 2 * dayMs), bench: 1, plan: serial, records: finished(counter, counterStart),
-        intake: { wants: 'Two hours of counting a tide, and it has to come home by itself.', valueMinor: 480000, pack: 'moss-pack-6s-10000', propeller: 'sycamore-prop-10', extras: [] },
+        id: counter.jobId,
+        quadId: counter.quadId,
+        kind: 'new',
+        title: 'new build, 10-inch',
+        openedAt: new Date(counterStart).toISOString(),
+        closedAt: new Date(counterStart + dayMs).toISOString(),
+        dueOn: day(counterStart + 2 * dayMs),
+        bench: 1,
+        plan: serial,
+        records: finished(counter, counterStart),
+        intake: {
+          wants: 'Two hours of counting a tide, and it has to come home by itself.',
+          valueMinor: 480000,
+          pack: 'moss-pack-6s-10000',
+          propeller: 'sycamore-prop-10',
+          extras: [],
+        },
       },
       {
-        id: frost.jobId, quadId: frost.quadId, kind: 'new', title: 'new build, 8-inch', openedAt: new Date(frostStart).toISOString(),
-        closedAt: null, dueOn: day(now.getTime() + 2 * dayMs), bench: 2, plan: serial, records: halfBuilt(frost, frostStart),
-        intake: { wants: 'Flies the rows at four in the morning; must start in the cold.', valueMinor: 310000, pack: 'moss-pack-6s-4000', propeller: 'sycamore-prop-8', extras: [] },
+        id: frost.jobId,
+        quadId: frost.quadId,
+        kind: 'new',
+        title: 'new build, 8-inch',
+        openedAt: new Date(frostStart).toISOString(),
+        closedAt: null,
+        dueOn: day(now.getTime() + 2 * dayMs),
+        bench: 2,
+        plan: serial,
+        records: halfBuilt(frost, frostStart),
+        intake: {
+          wants: 'Flies the rows at four in the morning; must start in the cold.',
+          valueMinor: 310000,
+          pack: 'moss-pack-6s-4000',
+          propeller: 'sycamore-prop-8',
+          extras: [],
+        },
       },
       {
-        ...opened(culvert, hours(1), 4, 3), kind: 'conversion', title: 'analogue to digital video', records: onTheTable(culvert, hours(1)),
-        intake: { wants: 'The old picture drowns in noise under concrete. A clear one, and where it is.', valueMinor: 140000, pack: 'moss-pack-4s-850', propeller: 'sycamore-prop-4', extras: ['positioning'] },
+        ...opened(culvert, hours(1), 4, 3),
+        kind: 'conversion',
+        title: 'analogue to digital video',
+        records: onTheTable(culvert, hours(1)),
+        intake: {
+          wants: 'The old picture drowns in noise under concrete. A clear one, and where it is.',
+          valueMinor: 140000,
+          pack: 'moss-pack-4s-850',
+          propeller: 'sycamore-prop-4',
+          extras: ['positioning'],
+        },
       },
       {
-        ...opened(carrier, hours(20), 6, 1), kind: 'new', title: 'new build, coaxial', records: powerBegun(carrier, hours(20)),
-        intake: { wants: 'Carries a pilot line across the gorge, 3 kg, in wind.', valueMinor: 1250000, pack: 'moss-pack-6s-10000', propeller: 'sycamore-prop-13', extras: ['positioning'] },
+        ...opened(carrier, hours(20), 6, 1),
+        kind: 'new',
+        title: 'new build, coaxial',
+        records: powerBegun(carrier, hours(20)),
+        intake: {
+          wants: 'Carries a pilot line across the gorge, 3 kg, in wind.',
+          valueMinor: 1250000,
+          pack: 'moss-pack-6s-10000',
+          propeller: 'sycamore-prop-13',
+          extras: ['positioning'],
+        },
       },
       {
-        ...opened(glasshouse, hours(0.4), 9, 2), kind: 'conversion', title: 'add positioning and lights', records: cameIn(glasshouse, hours(0.4), without(glasshouse.plan.target, ['GPS', 'LED'])),
-        intake: { wants: 'It drifts under the glass. Add positioning, and lights so that the pickers see it.', valueMinor: 260000, pack: 'moss-pack-6s-4000', propeller: 'sycamore-prop-9', extras: ['positioning'] },
+        ...opened(glasshouse, hours(0.4), 9, 2),
+        kind: 'conversion',
+        title: 'add positioning and lights',
+        records: cameIn(glasshouse, hours(0.4), without(glasshouse.plan.target, ['GPS', 'LED'])),
+        intake: {
+          wants: 'It drifts under the glass. Add positioning, and lights so that the pickers see it.',
+          valueMinor: 260000,
+          pack: 'moss-pack-6s-4000',
+          propeller: 'sycamore-prop-9',
+          extras: ['positioning'],
+        },
       },
     ],
     stores: demoStores(templates, catalogue, customers[3]!.id, id),
@@ -129,8 +204,10 @@ function day(ms: number): string {
 /** Found with its old video system; the new parts counted in as far as the ties; the sleeve runs out. */
 function onTheTable(bench: Bench, startMs: number): QuadRecord[] {
   const found = cameIn(bench, startMs - 1800 * 1000, demoPlan('culvert-as-found').target);
-  const sleeve: Mishap = (step) => (step.verb === 'count' && step.subject === 'sleeve:2'
-    ? [{ saw: 'kit', line: step.subject, wanted: step.line.needed, have: 8, takes: [], parts: [] }] : null);
+  const sleeve: Mishap = (step) =>
+    step.verb === 'count' && step.subject === 'sleeve:2'
+      ? [{ saw: 'kit', line: step.subject, wanted: step.line.needed, have: 8, takes: [], parts: [] }]
+      : null;
   return walk(bench, startWalk(bench, startMs, found), ({ id }) => id === 'count:tie:100', [sleeve]).records;
 }
 
@@ -142,7 +219,11 @@ function powerBegun(bench: Bench, startMs: number): QuadRecord[] {
 /** What the lead found when it came in, and its weights. */
 function cameIn(bench: Bench, startMs: number, asFound: Build): QuadRecord[] {
   const found = difference(emptyBuild, asFound).flatMap(({ effect }) => [...effect]);
-  const weights: Note[] = [{ saw: 'weight', what: 'dry', grams: 752 }, { saw: 'weight', what: 'with pack', grams: 1319 }, { saw: 'weight', what: 'with propellers', grams: 1369 }];
+  const weights: Note[] = [
+    { saw: 'weight', what: 'dry', grams: 752 },
+    { saw: 'weight', what: 'with pack', grams: 1319 },
+    { saw: 'weight', what: 'with propellers', grams: 1369 },
+  ];
   const begun = record(bench, startWalk(bench, startMs), null, [...found, ...weights]);
   return begun.records.map((one) => ({ ...one, how: 'found' }));
 }
@@ -150,13 +231,25 @@ function cameIn(bench: Bench, startMs: number, asFound: Build): QuadRecord[] {
 /** A build without some parts and whatever hangs on them. */
 function without(build: Build, slots: readonly string[]): Build {
   const onGone = (ref: string) => slots.includes(ref.slice(0, ref.indexOf('.')));
-  const bundles = new Set(Object.values(build.mates).flatMap(({ a, b }) => ('slot' in a && slots.includes(a.slot) && 'housing' in b ? [b.housing] : [])));
-  const wires = Object.values(build.wires).filter(({ ends }) => !ends.some(({ at }) => (at.on === 'terminal' && onGone(at.ref)) || (at.on === 'cavity' && bundles.has(at.housing))));
+  const bundles = new Set(
+    Object.values(build.mates).flatMap(({ a, b }) =>
+      'slot' in a && slots.includes(a.slot) && 'housing' in b ? [b.housing] : [],
+    ),
+  );
+  const wires = Object.values(build.wires).filter(
+    ({ ends }) =>
+      !ends.some(
+        ({ at }) => (at.on === 'terminal' && onGone(at.ref)) || (at.on === 'cavity' && bundles.has(at.housing)),
+      ),
+  );
   return {
-    ...build, wires: Object.fromEntries(wires.map((wire) => [wire.id, wire])),
+    ...build,
+    wires: Object.fromEntries(wires.map((wire) => [wire.id, wire])),
     slots: Object.fromEntries(Object.entries(build.slots).filter(([slot]) => !slots.includes(slot))),
     housings: Object.fromEntries(Object.entries(build.housings).filter(([id]) => !bundles.has(id))),
-    mates: Object.fromEntries(Object.entries(build.mates).filter(([, { a }]) => !('slot' in a && slots.includes(a.slot)))),
+    mates: Object.fromEntries(
+      Object.entries(build.mates).filter(([, { a }]) => !('slot' in a && slots.includes(a.slot))),
+    ),
   };
 }
 
@@ -170,7 +263,9 @@ function halfBuilt(bench: Bench, startMs: number): QuadRecord[] {
 function landedElsewhere(step: { effect?: readonly Act[]; subject: string }, ref: `${string}.${string}`): Act[] {
   const joint = splitJoint(step.subject)!;
   return (step.effect ?? []).map((act) =>
-    act.do === 'land' && act.wire === joint.wire && landedOn(act.as) ? { ...act, as: { ...act.as, at: { on: 'terminal', ref } } } : act,
+    act.do === 'land' && act.wire === joint.wire && landedOn(act.as)
+      ? { ...act, as: { ...act.as, at: { on: 'terminal', ref } } }
+      : act,
   );
 }
 
@@ -186,8 +281,14 @@ function finished(bench: Bench, startMs: number): QuadRecord[] {
   const fault: Note = {
     saw: 'fault',
     fault: {
-      symptom: 'No tone between B4 and C4 with motor M4 fitted', site: { wire: 'M4-C', end: 1 }, cause: 'enamel left in the bundle of lead C: cold joint',
-      partsReplaced: [], done: 'lead scraped and tinned strand by strand, joint remade', minutes: 14, costMinor: 0, state: 'mended',
+      symptom: 'No tone between B4 and C4 with motor M4 fitted',
+      site: { wire: 'M4-C', end: 1 },
+      cause: 'enamel left in the bundle of lead C: cold joint',
+      partsReplaced: [],
+      done: 'lead scraped and tinned strand by strand, joint remade',
+      minutes: 14,
+      costMinor: 0,
+      state: 'mended',
     },
   };
   now = record(bench, now, null, [redo, fault]);

@@ -9,8 +9,14 @@ const models = shippedModels();
 const { target } = shippedTemplate('quad-serial-6s').plan;
 const meter = { id: 'm', name: 'm', ...shippedMeter };
 
-function passes(catalogue: readonly PartModel[], black: TerminalRef, red: TerminalRef, chargeV = {}): readonly Length[] {
-  return expectReading(target, makeCatalogue(catalogue), { black, red, mode: 'tone', power: 'off' }, { meter, chargeV }).passes;
+function passes(
+  catalogue: readonly PartModel[],
+  black: TerminalRef,
+  red: TerminalRef,
+  chargeV = {},
+): readonly Length[] {
+  return expectReading(target, makeCatalogue(catalogue), { black, red, mode: 'tone', power: 'off' }, { meter, chargeV })
+    .passes;
 }
 
 /** The catalogue with one model's elements changed. */
@@ -47,7 +53,10 @@ describe('removing an inner element changes what is expected', () => {
 
   it('no capacitors, no chirp', () => {
     const none = ['gorse-cap-680', 'lapwing-esc-45'].reduce(
-      (list, id) => list.map((model) => (model.id === id ? { ...model, elements: model.elements.filter(({ is }) => is !== 'capacitor') } : model)),
+      (list, id) =>
+        list.map((model) =>
+          model.id === id ? { ...model, elements: model.elements.filter(({ is }) => is !== 'capacitor') } : model,
+        ),
       models,
     );
     expect(passes(none, 'BAT.MINUS', 'BAT.PLUS')).toEqual(['none']);
@@ -55,13 +64,24 @@ describe('removing an inner element changes what is expected', () => {
   });
 
   it('a shorted transistor sounds on its phase', () => {
-    const shorted = withElements('lapwing-esc-45', (elements) => [...elements, { id: 'FAULT', fails: [], is: 'resistor', a: 'PA1', b: 'GND', ohms: 1 }]);
+    const shorted = withElements('lapwing-esc-45', (elements) => [
+      ...elements,
+      { id: 'FAULT', fails: [], is: 'resistor', a: 'PA1', b: 'GND', ohms: 1 },
+    ]);
     expect(passes(shorted, 'BAT.MINUS', 'ESC.A1')).toEqual(['does not stop']);
   });
 
   it('a switch of unknown state is not judged', () => {
-    const unknown = withElements('plover-fc-36', (elements) => [...elements, { id: 'MYSTERY', fails: [], is: 'switch', a: 'V33', b: 'GND', onOhms: 1, closedWhen: 'unknown' }]);
-    const { from } = expectReading(target, makeCatalogue(unknown), { black: 'BAT.MINUS', red: 'FC.3V3A', mode: 'tone', power: 'off' }, { meter });
+    const unknown = withElements('plover-fc-36', (elements) => [
+      ...elements,
+      { id: 'MYSTERY', fails: [], is: 'switch', a: 'V33', b: 'GND', onOhms: 1, closedWhen: 'unknown' },
+    ]);
+    const { from } = expectReading(
+      target,
+      makeCatalogue(unknown),
+      { black: 'BAT.MINUS', red: 'FC.3V3A', mode: 'tone', power: 'off' },
+      { meter },
+    );
     expect(from).toBe('none');
   });
 });
@@ -72,7 +92,12 @@ describe('the continuity list', () => {
   const circuit = compile(target, catalogue);
 
   it('begins with the two anchors, then the main leads both ways', () => {
-    expect(list.touches.slice(0, 4).map(({ reason }) => reason)).toEqual(['first anchor', 'first anchor', 'main leads', 'main leads exchanged']);
+    expect(list.touches.slice(0, 4).map(({ reason }) => reason)).toEqual([
+      'first anchor',
+      'first anchor',
+      'main leads',
+      'main leads exchanged',
+    ]);
   });
 
   it('asks for every ground and for every phase against plus and minus', () => {
@@ -87,12 +112,15 @@ describe('the continuity list', () => {
     for (const { touch, reason } of list.touches) {
       const own = [touch.black, touch.red].map((ref) => nets.netOf(ref));
       if (expectIn(circuit, touch, { meter }).passes.includes('does not stop')) own.forEach((net) => sounded.add(net));
-      else if (!reason.startsWith('main')) for (const net of own) expect(sounded.has(net), `${touch.black}, ${touch.red}`).toBe(true);
+      else if (!reason.startsWith('main'))
+        for (const net of own) expect(sounded.has(net), `${touch.black}, ${touch.red}`).toBe(true);
     }
   });
 
   it('names what it cannot prove instead of passing over it', () => {
     expect(list.notProven).toContainEqual(['FC.CAM', 'FC.10V1']);
-    expect(list.touches.every(({ touch }) => !list.notProven.some(([a, b]) => a === touch.black && b === touch.red))).toBe(true);
+    expect(
+      list.touches.every(({ touch }) => !list.notProven.some(([a, b]) => a === touch.black && b === touch.red)),
+    ).toBe(true);
   });
 });

@@ -11,8 +11,16 @@ import { bodiesFor, record, startWalk, walk } from './virtualTechnician';
 const catalogue = makeCatalogue(shippedModels());
 const plan = { ...shippedTemplate('quad-serial-6s').plan, jobId: 'job', version: 1 };
 const bench: Bench = {
-  quadId: 'quad', jobId: 'job', plan, catalogue, meter: { id: 'meter', name: 'meter', ...shippedMeter }, limiterId: 'limiter', personId: 'person',
-  deviceId: 'device', packV: 23, newId: seededIds(1),
+  quadId: 'quad',
+  jobId: 'job',
+  plan,
+  catalogue,
+  meter: { id: 'meter', name: 'meter', ...shippedMeter },
+  limiterId: 'limiter',
+  personId: 'person',
+  deviceId: 'device',
+  packV: 23,
+  newId: seededIds(1),
 };
 const startMs = Date.UTC(2026, 0, 5, 8);
 const gate = (now: Walk, id: string) => now.state.gates.find((one) => one.id === id)!;
@@ -30,7 +38,14 @@ beforeAll(() => {
 
 describe('the cord', () => {
   it('passes each gate in order and ends with nothing open', () => {
-    expect(built.state.gates.map(({ state }) => state)).toEqual(['passed', 'passed', 'passed', 'passed', 'blocking', 'blocking']);
+    expect(built.state.gates.map(({ state }) => state)).toEqual([
+      'passed',
+      'passed',
+      'passed',
+      'passed',
+      'blocking',
+      'blocking',
+    ]);
     expect(powered.state.gates.every(({ state }) => state === 'passed')).toBe(true);
     expect(powered.state.current).toBeNull();
     expect(powered.state.findings).toEqual([]);
@@ -44,7 +59,11 @@ describe('the cord', () => {
 describe('work after a gate opens it again', () => {
   it('asks for the look, the nets and the main leads again, and names the act', () => {
     const reworked = doing(powered, reheat('M2-A'));
-    expect(gate(reworked, 'motors')).toMatchObject({ state: 'blocking', missing: ['look:M2'], unpassedBy: reworked.records.at(-1)!.id });
+    expect(gate(reworked, 'motors')).toMatchObject({
+      state: 'blocking',
+      missing: ['look:M2'],
+      unpassedBy: reworked.records.at(-1)!.id,
+    });
     const open = gate(reworked, 'continuity').missing;
     expect(open).toContain('touch:BAT.MINUS~BAT.PLUS~tone');
     expect(open).toContain('touch:BAT.MINUS~ESC.A2~tone');
@@ -53,7 +72,13 @@ describe('work after a gate opens it again', () => {
   });
 
   it('does so for an act that was done later by the clock though it arrived earlier', () => {
-    const late: QuadRecord = { ...powered.records[0]!, id: 'late', seq: powered.records.length + 1, body: reheat('M1-A'), doneAt: powered.records.at(-1)!.doneAt };
+    const late: QuadRecord = {
+      ...powered.records[0]!,
+      id: 'late',
+      seq: powered.records.length + 1,
+      body: reheat('M1-A'),
+      doneAt: powered.records.at(-1)!.doneAt,
+    };
     const early = { ...late, id: 'early', seq: 0.5, doneAt: new Date(powered.nowMs + 3600_000).toISOString() };
     for (const odd of [late, early]) {
       const state = deriveJob({ jobId: 'job', plan, records: [...powered.records, odd], catalogue });
@@ -76,7 +101,22 @@ describe('the permit', () => {
   it.each<[string, () => Act | Note]>([
     ['an act', () => reheat('W1')],
     ['a stop reading', () => ({ ...reading(), reading: { ...reading().reading, verdict: 'stop' } })],
-    ['an open fault', () => ({ saw: 'fault', fault: { symptom: 'x', site: { slot: 'ESC' }, cause: '', partsReplaced: [], done: '', minutes: 0, costMinor: 0, state: 'found' } })],
+    [
+      'an open fault',
+      () => ({
+        saw: 'fault',
+        fault: {
+          symptom: 'x',
+          site: { slot: 'ESC' },
+          cause: '',
+          partsReplaced: [],
+          done: '',
+          minutes: 0,
+          costMinor: 0,
+          state: 'found',
+        },
+      }),
+    ],
     ['a power-up', () => bodiesFor(bench, permitted, permitted.state.current!)[0]!],
   ])('ends with %s', (_what, body) => {
     expect(held(doing(permitted, body()))).toBe(false);
@@ -84,7 +124,16 @@ describe('the permit', () => {
 
   it('ends with a correction, and with another plan', () => {
     const [first] = permitted.records;
-    const corrected = [...permitted.records, { ...first!, id: 'fix', seq: permitted.records.length + 1, replaces: first!.id, body: { saw: 'taken back', reason: '' } as Note }];
+    const corrected = [
+      ...permitted.records,
+      {
+        ...first!,
+        id: 'fix',
+        seq: permitted.records.length + 1,
+        replaces: first!.id,
+        body: { saw: 'taken back', reason: '' } as Note,
+      },
+    ];
     const state = deriveJob({ jobId: 'job', plan, records: corrected, catalogue });
     expect(validPermit(corrected, state.log, plan.version)).toBeNull();
     expect(validPermit(permitted.records, permitted.state.log, plan.version + 1)).toBeNull();
@@ -93,11 +142,18 @@ describe('the permit', () => {
   it('is missed: power without it is kept, and stays a stop until the main leads are read again', () => {
     const [power] = bodiesFor(bench, permitted, permitted.state.current!) as [Note & { saw: 'power' }];
     const without = doing(built, { ...power, permit: null });
-    expect(without.state.findings.map(({ rule, severity }) => `${severity} ${rule}`)).toEqual(['stop power without a permit']);
+    expect(without.state.findings.map(({ rule, severity }) => `${severity} ${rule}`)).toEqual([
+      'stop power without a permit',
+    ]);
     const mains = (step: Step) => step.verb === 'touch' && step.listed.reason === 'ground';
     expect(walk(bench, without, mains).state.findings).toEqual([]);
     const { key } = without.state.findings[0]!;
-    const waived = doing(without, { saw: 'waiver', finding: key, severity: 'stop', reason: 'limiter at 0.1 A, nothing warm' });
+    const waived = doing(without, {
+      saw: 'waiver',
+      finding: key,
+      severity: 'stop',
+      reason: 'limiter at 0.1 A, nothing warm',
+    });
     expect([waived.state.findings, waived.state.waived.map(({ finding }) => finding.key)]).toEqual([[], [key]]);
     expect(without.state.objections).toContain(without.state.findings[0]!.says);
     expect(waived.state.objections).not.toContain(without.state.findings[0]!.says);
@@ -106,7 +162,19 @@ describe('the permit', () => {
   it('is not to be had while anything is open, and says what', () => {
     expect(built.state.objections[0]).toBe('Prove the meter, then measure the main leads');
     expect(permitted.state.objections).toEqual([]);
-    const faulty = doing(permitted, { saw: 'fault', fault: { symptom: 'smell', site: { slot: 'ESC' }, cause: '', partsReplaced: [], done: '', minutes: 0, costMinor: 0, state: 'found' } });
+    const faulty = doing(permitted, {
+      saw: 'fault',
+      fault: {
+        symptom: 'smell',
+        site: { slot: 'ESC' },
+        cause: '',
+        partsReplaced: [],
+        done: '',
+        minutes: 0,
+        costMinor: 0,
+        state: 'found',
+      },
+    });
     expect(faulty.state.objections).toEqual(['Open fault: smell']);
   });
 });
@@ -117,7 +185,14 @@ describe('a meter that is not proved', () => {
     [{ tipsApart: 'does not stop' }, 'tips apart'],
     [{ tipsTogether: 'none' }, 'tips together'],
   ] as const)('%o keeps continuity closed', (over, words) => {
-    const proof: Note = { saw: 'meter proof', meterId: 'meter', tipsApart: 'none', tipsTogether: 'does not stop', restV: 0.001, ...over };
+    const proof: Note = {
+      saw: 'meter proof',
+      meterId: 'meter',
+      tipsApart: 'none',
+      tipsTogether: 'does not stop',
+      restV: 0.001,
+      ...over,
+    };
     const { current } = doing(built, proof).state;
     expect(current?.id).toBe('prove:meter');
     expect(current?.against).toContain(words);
@@ -125,7 +200,11 @@ describe('a meter that is not proved', () => {
 });
 
 describe('a pack that does not fit', () => {
-  it.each([[25.3, 'right', 'more than 6 cells'], [17.9, 'right', 'less than 6 cells'], [23, 'reversed', 'reversed']] as const)('%d V, %s', (volts, polarity, words) => {
+  it.each([
+    [25.3, 'right', 'more than 6 cells'],
+    [17.9, 'right', 'less than 6 cells'],
+    [23, 'reversed', 'reversed'],
+  ] as const)('%d V, %s', (volts, polarity, words) => {
     const { steps } = doing(permitted, { saw: 'pack', volts, polarity, limiterId: 'limiter' }).state;
     const pack = steps.find(({ verb }) => verb === 'pack')!;
     expect([pack.done, pack.against]).toEqual([false, expect.stringContaining(words)]);
@@ -151,7 +230,11 @@ describe('a wire on another pad', () => {
     expect(state.findings).toEqual([]);
   });
 
-  it.each([['ESC.A2', 'motor phases'], ['ESC.BP', 'wrong kind of pad'], ['ESC.A1', 'pad full']] as const)('is not followed on %s: %s', (ref, rule) => {
+  it.each([
+    ['ESC.A2', 'motor phases'],
+    ['ESC.BP', 'wrong kind of pad'],
+    ['ESC.A1', 'pad full'],
+  ] as const)('is not followed on %s: %s', (ref, rule) => {
     const { objections } = offerToPlan(plan, elsewhere(ref).state.asBuilt, catalogue, 'M1-B', 1, ref);
     expect(objections.map((one) => one.rule)).toContain(rule);
   });

@@ -1,7 +1,23 @@
 /** The kit, the intake's judgement and other parts in a plan, on the shipped plans and parts. */
 import type { PartModel, StockLine } from '@junctor/core';
 import {
-  amountWords, deriveJob, emptyBuild, expectedLoss, extrasFor, fitMargins, forecastWeight, gradeJob, judge, kitList, makeCatalogue, motorRisks, pickFor, screwFits, swapModel, takesFor, voltageWindow,
+  amountWords,
+  deriveJob,
+  emptyBuild,
+  expectedLoss,
+  extrasFor,
+  fitMargins,
+  forecastWeight,
+  gradeJob,
+  judge,
+  kitList,
+  makeCatalogue,
+  motorRisks,
+  pickFor,
+  screwFits,
+  swapModel,
+  takesFor,
+  voltageWindow,
 } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { shippedModels, shippedTemplate, shippedTemplates } from './catalogue';
@@ -23,7 +39,11 @@ describe('the pick list', () => {
   });
 
   it('cuts wire by gauge and colour with strip and offcut on top', () => {
-    expect(lines.get('wire:28:yellow')).toMatchObject({ needed: Math.ceil((70 + 20) * 1.1), unit: 'mm', steps: ['land:W3.a'] });
+    expect(lines.get('wire:28:yellow')).toMatchObject({
+      needed: Math.ceil((70 + 20) * 1.1),
+      unit: 'mm',
+      steps: ['land:W3.a'],
+    });
   });
 
   it('wants one made-up lead, four screws a motor, a tie an arm, and the tips that its joints need', () => {
@@ -36,8 +56,14 @@ describe('the pick list', () => {
 
   it('of a conversion names only what is to be added, and nothing when nothing is', () => {
     const { RX: _gone, ...slots } = target.slots;
-    const without = { ...target, slots, wires: Object.fromEntries(Object.entries(target.wires).filter(([id]) => !/^W\d$/.test(id))) };
-    const added = kitList(without, target, catalogue).filter(({ kind }) => kind === 'part' || kind === 'wire').map(({ key }) => key);
+    const without = {
+      ...target,
+      slots,
+      wires: Object.fromEntries(Object.entries(target.wires).filter(([id]) => !/^W\d$/.test(id))),
+    };
+    const added = kitList(without, target, catalogue)
+      .filter(({ kind }) => kind === 'part' || kind === 'wire')
+      .map(({ key }) => key);
     expect(added).toEqual(['part:dunlin-rx-2', 'wire:28:red', 'wire:28:black', 'wire:28:yellow', 'wire:28:green']);
     expect(kitList(target, target, catalogue)).toEqual([]);
   });
@@ -45,44 +71,102 @@ describe('the pick list', () => {
 
 describe('what the stores have for a line', () => {
   const wire = lines.get('wire:28:red')!;
-  const stock = (over: Partial<StockLine>): StockLine => ({ id: 's', key: wire.key, name: '', unit: 'mm', onHand: 1000, offcut: false, place: '', doc: {}, ...over });
+  const stock = (over: Partial<StockLine>): StockLine => ({
+    id: 's',
+    key: wire.key,
+    name: '',
+    unit: 'mm',
+    onHand: 1000,
+    offcut: false,
+    place: '',
+    doc: {},
+    ...over,
+  });
 
   it('is enough, short, or never counted', () => {
-    expect(pickFor(wire, [stock({})], [])).toMatchObject({ state: 'enough', takes: [{ stock: 's', quantity: wire.needed }] });
+    expect(pickFor(wire, [stock({})], [])).toMatchObject({
+      state: 'enough',
+      takes: [{ stock: 's', quantity: wire.needed }],
+    });
     expect(pickFor(wire, [stock({ onHand: 40 })], [])).toMatchObject({ state: 'short', have: 40 });
     expect(pickFor(wire, [stock({ onHand: -5 })], [])).toMatchObject({ state: 'short', have: 0, takes: [] });
     expect(pickFor(wire, [], [])).toMatchObject({ state: 'not listed', have: wire.needed });
   });
 
   it('takes no more than was put on the table, parts in hand first', () => {
-    const pick = { have: 5, state: 'enough' as const, takes: [{ stock: 'a', quantity: 3 }, { stock: 'b', quantity: 2 }], parts: ['p'], donors: [], cautions: [] };
-    expect([takesFor(pick, 3), takesFor(pick, 6), takesFor(pick, 1)]).toEqual([[{ stock: 'a', quantity: 2 }], [{ stock: 'a', quantity: 3 }, { stock: 'b', quantity: 2 }], []]);
+    const pick = {
+      have: 5,
+      state: 'enough' as const,
+      takes: [
+        { stock: 'a', quantity: 3 },
+        { stock: 'b', quantity: 2 },
+      ],
+      parts: ['p'],
+      donors: [],
+      cautions: [],
+    };
+    expect([takesFor(pick, 3), takesFor(pick, 6), takesFor(pick, 1)]).toEqual([
+      [{ stock: 'a', quantity: 2 }],
+      [
+        { stock: 'a', quantity: 3 },
+        { stock: 'b', quantity: 2 },
+      ],
+      [],
+    ]);
   });
 
   it('offers the shortest offcut that is long enough', () => {
-    const offcut = (id: string, lengthMm: number, colour = 'red') => stock({ id, key: 'offcut', offcut: true, onHand: 1, doc: { awg: 28, colour, lengthMm } });
-    const { donors } = pickFor(wire, [offcut('long', 400), offcut('fits', 130), offcut('short', 60), offcut('green', 200, 'green')], []);
+    const offcut = (id: string, lengthMm: number, colour = 'red') =>
+      stock({ id, key: 'offcut', offcut: true, onHand: 1, doc: { awg: 28, colour, lengthMm } });
+    const { donors } = pickFor(
+      wire,
+      [offcut('long', 400), offcut('fits', 130), offcut('short', 60), offcut('green', 200, 'green')],
+      [],
+    );
     expect(donors.map(({ id }) => id)).toEqual(['fits', 'long']);
   });
 
   it('takes tested new parts before doubtful ones, never scrap, and says which are used', () => {
     const motor = lines.get('part:marl-motor-2812')!;
-    const part = (id: string, origin: 'new' | 'used', condition: 'untested' | 'tested' | 'doubtful' | 'scrap') => ({ id, model: 'marl-motor-2812', serial: id, origin, condition });
-    const pick = pickFor(motor, [], [part('d', 'used', 'doubtful'), part('s', 'new', 'scrap'), part('n', 'new', 'untested'), part('t', 'new', 'tested')]);
+    const part = (id: string, origin: 'new' | 'used', condition: 'untested' | 'tested' | 'doubtful' | 'scrap') => ({
+      id,
+      model: 'marl-motor-2812',
+      serial: id,
+      origin,
+      condition,
+    });
+    const pick = pickFor(
+      motor,
+      [],
+      [
+        part('d', 'used', 'doubtful'),
+        part('s', 'new', 'scrap'),
+        part('n', 'new', 'untested'),
+        part('t', 'new', 'tested'),
+      ],
+    );
     expect([pick.parts, pick.state, pick.have]).toEqual([['t', 'n', 'd'], 'short', 3]);
     expect(pick.cautions).toEqual(['d: used, doubtful']);
   });
 
   it('is said with its unit', () => {
-    expect([amountWords(1, 'pieces'), amountWords(1240, 'mm'), amountWords(2.64, 'g')]).toEqual(['1 piece', '1.2 m', '2.6 g']);
+    expect([amountWords(1, 'pieces'), amountWords(1240, 'mm'), amountWords(2.64, 'g')]).toEqual([
+      '1 piece',
+      '1.2 m',
+      '2.6 g',
+    ]);
   });
 });
 
 describe('intake', () => {
   it('finds every part fed inside its range, at the empty pack too, and what is not', () => {
     expect(voltageWindow(target, catalogue, cells).every(({ verdict }) => verdict === 'fits')).toBe(true);
-    expect(voltageWindow(target, catalogue, [8, 8])).toContainEqual(expect.objectContaining({ slot: 'ESC', verdict: 'too high', fullV: 8 * 4.2 }));
-    expect(voltageWindow(target, catalogue, [3, 3])).toContainEqual(expect.objectContaining({ slot: 'ESC', verdict: 'too low at empty', emptyV: 9 }));
+    expect(voltageWindow(target, catalogue, [8, 8])).toContainEqual(
+      expect.objectContaining({ slot: 'ESC', verdict: 'too high', fullV: 8 * 4.2 }),
+    );
+    expect(voltageWindow(target, catalogue, [3, 3])).toContainEqual(
+      expect.objectContaining({ slot: 'ESC', verdict: 'too low at empty', emptyV: 9 }),
+    );
     const low = voltageWindow(culvert.target, catalogue, [3, 3]).find(({ slot }) => slot === 'VTX')!;
     expect(low).toMatchObject({ verdict: 'fits' });
     expect(low.emptyV).toBeCloseTo(8.5, 5);
@@ -97,14 +181,24 @@ describe('intake', () => {
   });
 
   it('measures the room in the frame and what a stack screw holds', () => {
-    expect(fitMargins(culvert.target, catalogue)).toContainEqual(expect.objectContaining({ what: 'stack', verdict: 'go', marginMm: [5, 3, 12.2] }));
+    expect(fitMargins(culvert.target, catalogue)).toContainEqual(
+      expect.objectContaining({ what: 'stack', verdict: 'go', marginMm: [5, 3, 12.2] }),
+    );
     expect(screwFits(culvert.target, catalogue)).toMatchObject([{ thread: 'M2', verdict: 'good' }]);
-    const long = { ...culvert.target, slots: { ...culvert.target.slots, VTX: { ...culvert.target.slots.VTX!, model: 'heron-dvu-26' } } };
+    const long = {
+      ...culvert.target,
+      slots: { ...culvert.target.slots, VTX: { ...culvert.target.slots.VTX!, model: 'heron-dvu-26' } },
+    };
     expect(fitMargins(long, catalogue)).toContainEqual(expect.objectContaining({ slots: ['VTX'], verdict: 'no' }));
   });
 
   it('grades by joints and the smallest pad, and estimates honestly', () => {
-    const steps = deriveJob({ jobId: 'j', plan: { ...shippedTemplate('quad-serial-6s').plan, jobId: 'j', version: 1 }, records: [], catalogue }).steps;
+    const steps = deriveJob({
+      jobId: 'j',
+      plan: { ...shippedTemplate('quad-serial-6s').plan, jobId: 'j', version: 1 },
+      records: [],
+      catalogue,
+    }).steps;
     const grade = gradeJob(emptyBuild, target, catalogue, steps);
     expect(grade.joints).toEqual({ signal: 8, motor: 14, power: 2 });
     expect(grade.minutes.most / grade.minutes.least).toBeGreaterThan(1.8);
@@ -114,7 +208,9 @@ describe('intake', () => {
   it('weighs extras by what a loss would cost, and says when no port is free', () => {
     const [positioning] = extrasFor(culvert.target, catalogue, models, 100000);
     expect(positioning).toMatchObject({ there: false, savesMinor: 17500, serialPorts: 1 });
-    expect(extrasFor(shippedTemplate('carrier-coax-6s').plan.target, catalogue, models, 100000)[0]).toMatchObject({ there: true });
+    expect(extrasFor(shippedTemplate('carrier-coax-6s').plan.target, catalogue, models, 100000)[0]).toMatchObject({
+      there: true,
+    });
   });
 
   it('forecasts weight with any pack, narrower once parts are weighed', () => {
@@ -123,12 +219,16 @@ describe('intake', () => {
     const fine = forecastWeight(target, catalogue, { ESC: 15.3, FC: 8.5, M1: 61 }, [pack], null);
     const width = ([low, high]: readonly [number, number]) => high - low;
     expect(width(fine.dryG)).toBeLessThan(width(rough.dryG));
-    expect((rough.withPack[0]!.g[0] + rough.withPack[0]!.g[1]) / 2 - (rough.dryG[0] + rough.dryG[1]) / 2).toBeCloseTo(pack.massG, 5);
+    expect((rough.withPack[0]!.g[0] + rough.withPack[0]!.g[1]) / 2 - (rough.dryG[0] + rough.dryG[1]) / 2).toBeCloseTo(
+      pack.massG,
+      5,
+    );
   });
 });
 
 describe('another controller in a plan', () => {
-  const swapped = (id: string) => swapModel(shippedTemplate('quad-serial-6s').plan, 'FC', model('plover-fc-36'), model(id));
+  const swapped = (id: string) =>
+    swapModel(shippedTemplate('quad-serial-6s').plan, 'FC', model('plover-fc-36'), model(id));
   const severe = (id: string) => {
     const { plan } = swapped(id);
     return judge(plan.target, catalogue, plan.links, plan.cells).filter(({ severity }) => severity === 'kill');
@@ -146,7 +246,8 @@ describe('another controller in a plan', () => {
   });
 
   it('puts no wire where it would destroy something, on any controller of the market', () => {
-    for (const { id, kind } of models as PartModel[]) if (kind === 'controller' && id !== 'plover-fc-36') expect([id, severe(id)]).toEqual([id, []]);
+    for (const { id, kind } of models as PartModel[])
+      if (kind === 'controller' && id !== 'plover-fc-36') expect([id, severe(id)]).toEqual([id, []]);
   });
 
   it('names what has no pad any more', () => {

@@ -10,18 +10,34 @@ import { bodiesFor, record, startWalk, walk } from './virtualTechnician';
 
 const catalogue = makeCatalogue(shippedModels());
 const plan = { ...shippedTemplate('quad-culvert-4s').plan, jobId: 'job', version: 1 };
-const bench: Bench = { quadId: 'quad', jobId: 'job', plan, catalogue, meter: { id: 'meter', name: 'meter', ...shippedMeter }, limiterId: 'l', personId: 'p', deviceId: 'd', packV: 15, newId: seededIds(3) };
+const bench: Bench = {
+  quadId: 'quad',
+  jobId: 'job',
+  plan,
+  catalogue,
+  meter: { id: 'meter', name: 'meter', ...shippedMeter },
+  limiterId: 'l',
+  personId: 'p',
+  deviceId: 'd',
+  packV: 15,
+  newId: seededIds(3),
+};
 const fresh = startWalk(bench, Date.UTC(2026, 0, 5, 8));
 const kitOf = (state: JobState) => state.steps.filter(({ stretch }) => stretch === 'kit');
 const gate = (state: JobState) => state.gates.find(({ id }) => id === 'kit')!;
 const doing = (from: typeof fresh, ...bodies: (Act | Note)[]) => record(bench, from, null, bodies);
-const derived = (records: readonly QuadRecord[], over: object = {}) => deriveJob({ jobId: 'job', plan: { ...plan, ...over }, records, catalogue });
+const derived = (records: readonly QuadRecord[], over: object = {}) =>
+  deriveJob({ jobId: 'job', plan: { ...plan, ...over }, records, catalogue });
 
 describe('the kit', () => {
   it('comes before anything else: counted in, then set up, weighed and signed while loose', () => {
     const verbs = kitOf(fresh.state).map(({ verb }) => verb);
     expect([...new Set(verbs)]).toEqual(['count', 'say', 'weigh', 'sign']);
-    expect(kitOf(fresh.state).filter(({ verb }) => verb === 'say').map(({ subject }) => subject)).toEqual(['set up RX']);
+    expect(
+      kitOf(fresh.state)
+        .filter(({ verb }) => verb === 'say')
+        .map(({ subject }) => subject),
+    ).toEqual(['set up RX']);
     expect(fresh.state.steps.slice(0, verbs.length).every(({ stretch }) => stretch === 'kit')).toBe(true);
     expect(fresh.state.steps[verbs.length]!.subject).toBe('hot iron');
   });
@@ -31,7 +47,10 @@ describe('the kit', () => {
     const step = short.state.current!;
     const counted = (have: number): Note => ({ saw: 'kit', line: 'tie:100', wanted: 8, have, takes: [], parts: [] });
     const after = record(bench, short, step, [counted(5)]);
-    expect(after.state.steps.find(({ id }) => id === step.id)).toMatchObject({ done: true, against: 'Short: 3 pieces of cable tie, 100 mm' });
+    expect(after.state.steps.find(({ id }) => id === step.id)).toMatchObject({
+      done: true,
+      against: 'Short: 3 pieces of cable tie, 100 mm',
+    });
     expect(after.state.current!.id).not.toBe(step.id);
     const come = doing(after, counted(8));
     expect(come.state.steps.find(({ id }) => id === step.id)).toMatchObject({ done: true, against: null });
@@ -40,7 +59,9 @@ describe('the kit', () => {
   it('passes its gate once everything was counted or put off', () => {
     const counted = walk(bench, fresh, ({ verb }) => verb === 'weigh');
     expect(gate(counted.state).state).toBe('blocking');
-    const off = kitOf(counted.state).filter(({ done }) => !done).reduce((so, step) => record(bench, so, step, [{ saw: 'skip', step: step.id, reason: 'later' }]), counted);
+    const off = kitOf(counted.state)
+      .filter(({ done }) => !done)
+      .reduce((so, step) => record(bench, so, step, [{ saw: 'skip', step: step.id, reason: 'later' }]), counted);
     expect(gate(off.state).state).toBe('passed');
     expect(off.state.current!.subject).toBe('hot iron');
   });
@@ -55,9 +76,24 @@ describe('the kit', () => {
   });
 
   it('asks for more when the plan comes to need more', () => {
-    const all = kitOf(fresh.state).filter(({ verb }) => verb === 'count').reduce((so, step) => record(bench, so, step, bodiesFor(bench, so, step)), fresh);
+    const all = kitOf(fresh.state)
+      .filter(({ verb }) => verb === 'count')
+      .reduce((so, step) => record(bench, so, step, bodiesFor(bench, so, step)), fresh);
     const wire = plan.target.wires.W1!;
-    const target = { ...plan.target, wires: { ...plan.target.wires, W9: { ...wire, id: 'W9', ends: [{ at: { on: 'terminal', ref: 'RX.GND' }, by: 'solder', lay: 'flat' }, { at: { on: 'terminal', ref: 'FC.G2' }, by: 'solder', lay: 'flat' }] } } };
+    const target = {
+      ...plan.target,
+      wires: {
+        ...plan.target.wires,
+        W9: {
+          ...wire,
+          id: 'W9',
+          ends: [
+            { at: { on: 'terminal', ref: 'RX.GND' }, by: 'solder', lay: 'flat' },
+            { at: { on: 'terminal', ref: 'FC.G2' }, by: 'solder', lay: 'flat' },
+          ],
+        },
+      },
+    };
     const red = derived(all.records, { target }).steps.find(({ subject }) => subject === 'wire:28:red')!;
     expect(red).toMatchObject({ done: true, against: expect.stringContaining('Short: ') as unknown });
   });

@@ -4,7 +4,10 @@ import { shippedModels } from './catalogue';
 import { modelGaps } from './lintCatalogue';
 
 const esc = shippedModels().find(({ id }) => id === 'lapwing-esc-45')!;
-const withFirst = (change: object): PartModel => ({ ...esc, terminals: [{ ...esc.terminals[0]!, ...change }, ...esc.terminals.slice(1)] });
+const withFirst = (change: object): PartModel => ({
+  ...esc,
+  terminals: [{ ...esc.terminals[0]!, ...change }, ...esc.terminals.slice(1)],
+});
 
 it('finds nothing on the shipped models', () => {
   expect(shippedModels().flatMap(modelGaps)).toEqual([]);

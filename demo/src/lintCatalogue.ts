@@ -15,7 +15,9 @@ function templateGaps(id: string, name: string, plan: PlanDraft, models: readonl
   const checked = check(buildFile, { format: 'junctor-build', version: 1, name, plan });
   if (!checked.ok) return checked.mistakes.map(({ path, message }) => `${id} ${path}: ${message}`);
   // A template may work badly in a way that its maker knows of; it must not fail or destroy.
-  const against = judge(plan.target, makeCatalogue(models), plan.links, plan.cells).filter(({ severity }) => severity !== 'warn');
+  const against = judge(plan.target, makeCatalogue(models), plan.links, plan.cells).filter(
+    ({ severity }) => severity !== 'warn',
+  );
   return against.map(({ says }) => `${id}: ${says}`);
 }
 

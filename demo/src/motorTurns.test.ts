@@ -12,10 +12,18 @@ type Kind = 'cw' | 'ccw';
 /** A brushed quad whose motors are of these kinds, corner by corner. */
 function quad(...kinds: Kind[]): Build {
   const motors = kinds.map((kind, index) => [`M${index + 1}`, fitted(`marl-motor-8520-${kind}`)] as const);
-  return { ...emptyBuild, slots: { FRAME: fitted('coppice-frame-4'), FC: fitted('stint-board-26'), ...Object.fromEntries(motors) } };
+  return {
+    ...emptyBuild,
+    slots: { FRAME: fitted('coppice-frame-4'), FC: fitted('stint-board-26'), ...Object.fromEntries(motors) },
+  };
 }
-const wrong = (build: Build) => judge(build, catalogue, [], [1, 1]).filter(({ rule }) => rule === 'motor turns').map(({ severity, says }) => `${severity} ${says}`);
-const wanted = motorMap(quad('cw', 'cw', 'cw', 'cw'), catalogue).map(({ sense }): Kind => (sense === 'clockwise' ? 'cw' : 'ccw'));
+const wrong = (build: Build) =>
+  judge(build, catalogue, [], [1, 1])
+    .filter(({ rule }) => rule === 'motor turns')
+    .map(({ severity, says }) => `${severity} ${says}`);
+const wanted = motorMap(quad('cw', 'cw', 'cw', 'cw'), catalogue).map(({ sense }): Kind =>
+  sense === 'clockwise' ? 'cw' : 'ccw',
+);
 const turned = wanted.map((kind): Kind => (kind === 'cw' ? 'ccw' : 'cw'));
 
 describe('motors built for one sense', () => {
@@ -28,12 +36,25 @@ describe('motors built for one sense', () => {
     const kinds = wanted.map((kind, index) => (index === corner ? turned[index]! : kind));
     const [only, ...more] = wrong(quad(...kinds));
     expect(more).toEqual([]);
-    expect(only).toMatch(new RegExp(`^warn M${corner + 1}, .* is built to turn ${turned[corner] === 'cw' ? 'clockwise \\(red and blue' : 'anticlockwise \\(white and black'} leads\\)`));
+    expect(only).toMatch(
+      new RegExp(
+        `^warn M${corner + 1}, .* is built to turn ${turned[corner] === 'cw' ? 'clockwise \\(red and blue' : 'anticlockwise \\(white and black'} leads\\)`,
+      ),
+    );
   });
 
   it('says nothing of motors that turn either way', () => {
     const build = quad(...wanted);
-    const plain = { ...build, slots: { ...build.slots, M1: fitted('marl-motor-8520'), M2: fitted('marl-motor-8520'), M3: fitted('marl-motor-8520'), M4: fitted('marl-motor-8520') } };
+    const plain = {
+      ...build,
+      slots: {
+        ...build.slots,
+        M1: fitted('marl-motor-8520'),
+        M2: fitted('marl-motor-8520'),
+        M3: fitted('marl-motor-8520'),
+        M4: fitted('marl-motor-8520'),
+      },
+    };
     expect(wrong(plain)).toEqual([]);
   });
 });

@@ -3,9 +3,17 @@ import { expect, it } from 'vitest';
 import { goodBuilds } from './testing/mutations';
 import { mended } from './testing/remedied';
 
-it.each(goodBuilds().filter(({ build }) => Object.keys(build.slots).length < 14).slice(0, 5))('one key mends what is done to: $name', (good) => {
+it.each(
+  goodBuilds()
+    .filter(({ build }) => Object.keys(build.slots).length < 14)
+    .slice(0, 5),
+)('one key mends what is done to: $name', (good) => {
   const all = mended(good, 53);
-  const told = (list: typeof all) => list.map(({ mutant: { operator, what }, says, remedy, then }) => `${operator} ${what}: ${says} ${remedy ?? 'no remedy'} ${then?.because ?? ''}`);
+  const told = (list: typeof all) =>
+    list.map(
+      ({ mutant: { operator, what }, says, remedy, then }) =>
+        `${operator} ${what}: ${says} ${remedy ?? 'no remedy'} ${then?.because ?? ''}`,
+    );
   expect(all.length).toBeGreaterThan(2);
   const tried = all.filter(({ remedy }) => remedy !== null);
   expect(told(tried.filter(({ gone }) => !gone))).toEqual([]);

@@ -12,5 +12,6 @@ export function seededIds(seed: number): (atMs: number) => string {
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
   };
   let seq = 0;
-  return (atMs) => v7({ msecs: atMs, seq: seq++, random: Uint8Array.from({ length: 16 }, () => Math.floor(next() * 256)) });
+  return (atMs) =>
+    v7({ msecs: atMs, seq: seq++, random: Uint8Array.from({ length: 16 }, () => Math.floor(next() * 256)) });
 }

@@ -2,8 +2,31 @@
  * A technician who does what each step says and tells the truth: makes the demo shop's history, and walks whole
  * jobs in tests. Mishaps are handed in. Deterministic: the clock and the ids are arguments.
  */
-import type { Act, Catalogue, Circuit, JobState, Length, Meter, Note, Plan, QuadRecord, Step, StepId } from '@junctor/core';
-import { anchorsFor, chargeAfter, chargeBefore, compile, coreVersion, deriveJob, expectIn, judgeReading, looseReadings, modelIn } from '@junctor/core';
+import type {
+  Act,
+  Catalogue,
+  Circuit,
+  JobState,
+  Length,
+  Meter,
+  Note,
+  Plan,
+  QuadRecord,
+  Step,
+  StepId,
+} from '@junctor/core';
+import {
+  anchorsFor,
+  chargeAfter,
+  chargeBefore,
+  compile,
+  coreVersion,
+  deriveJob,
+  expectIn,
+  judgeReading,
+  looseReadings,
+  modelIn,
+} from '@junctor/core';
 
 export interface Bench {
   quadId: string;
@@ -32,7 +55,12 @@ export interface Walk {
 }
 
 export function startWalk(bench: Bench, nowMs: number, records: readonly QuadRecord[] = []): Walk {
-  return { records: [...records], nowMs, state: derive(bench, records), circuit: compile(bench.plan.target, bench.catalogue) };
+  return {
+    records: [...records],
+    nowMs,
+    state: derive(bench, records),
+    circuit: compile(bench.plan.target, bench.catalogue),
+  };
 }
 
 const mostSteps = 3000;
@@ -44,7 +72,9 @@ export function walk(bench: Bench, from: Walk, until: (step: Step) => boolean, m
   let left = mostSteps;
   for (let step = now.state.current; step && !until(step); step = now.state.current) {
     if (left-- === 0) throw new Error(`the job goes round in circles at ${step.id}`);
-    const happened = unused.map((mishap, index) => ({ index, bodies: mishap(step!, now.state) })).find(({ bodies }) => bodies);
+    const happened = unused
+      .map((mishap, index) => ({ index, bodies: mishap(step!, now.state) }))
+      .find(({ bodies }) => bodies);
     if (happened) unused.splice(happened.index, 1);
     now = record(bench, now, step, happened?.bodies ?? bodiesFor(bench, now, step));
   }
@@ -57,9 +87,20 @@ export function record(bench: Bench, from: Walk, step: Step | null, bodies: read
   const nowMs = from.nowMs + (step?.takesS ?? 60) * 1000;
   const lastSeq = from.records.length;
   const made = bodies.map((body, index): QuadRecord => ({
-    id: bench.newId(nowMs), quadId: bench.quadId, seq: lastSeq + index + 1, jobId: bench.jobId, step: step?.id ?? stepOf(body), personId: bench.personId,
-    deviceId: bench.deviceId, shownAt: step ? shownAt : null, doneAt: new Date(nowMs).toISOString(), arrivedAt: new Date(nowMs).toISOString(),
-    basisSeq: lastSeq, planVersion: bench.plan.version, how: 'did', body,
+    id: bench.newId(nowMs),
+    quadId: bench.quadId,
+    seq: lastSeq + index + 1,
+    jobId: bench.jobId,
+    step: step?.id ?? stepOf(body),
+    personId: bench.personId,
+    deviceId: bench.deviceId,
+    shownAt: step ? shownAt : null,
+    doneAt: new Date(nowMs).toISOString(),
+    arrivedAt: new Date(nowMs).toISOString(),
+    basisSeq: lastSeq,
+    planVersion: bench.plan.version,
+    how: 'did',
+    body,
   }));
   const records = [...from.records, ...made];
   return { ...from, records, nowMs, state: derive(bench, records) };
@@ -79,7 +120,9 @@ export function bodiesFor(bench: Bench, now: Walk, step: Step): (Act | Note)[] {
     case 'look':
       return (step.plug ? [step.plug] : step.joints).map((of) => ({ saw: 'look', of, grade: 'good', defects: [] }));
     case 'prove':
-      return [{ saw: 'meter proof', meterId: bench.meter.id, tipsApart: 'none', tipsTogether: 'does not stop', restV: 0.003 }];
+      return [
+        { saw: 'meter proof', meterId: bench.meter.id, tipsApart: 'none', tipsTogether: 'does not stop', restV: 0.003 },
+      ];
     case 'touch':
       return [readingOf(bench, now, step, null)];
     case 'say':
@@ -87,7 +130,9 @@ export function bodiesFor(bench: Bench, now: Walk, step: Step): (Act | Note)[] {
     case 'picture':
       return [{ saw: 'skip', step: step.id, reason: 'no picture taken' }];
     case 'count':
-      return [{ saw: 'kit', line: step.subject, wanted: step.line.needed, have: step.line.needed, takes: [], parts: [] }];
+      return [
+        { saw: 'kit', line: step.subject, wanted: step.line.needed, have: step.line.needed, takes: [], parts: [] },
+      ];
     case 'weigh':
       return [{ saw: 'weight', what: step.subject, grams: weighed(bench, step.subject) }];
     case 'sign':
@@ -109,10 +154,18 @@ function weighed({ plan, catalogue }: Bench, slot: string): number {
 }
 
 function signatureOf({ plan, catalogue, meter }: Bench, slot: string): Note {
-  const readings = looseReadings(modelIn(plan.target, slot, catalogue)!, meter).map(({ black, red, mode, expected }) => ({
-    black: black.id, red: red.id, mode, length: expected.passes.at(-1) ?? null, value: expected.band ? (expected.band[0] + expected.band[1]) / 2 : null,
-    passes: expected.passes, band: expected.band, verdict: 'pass' as const,
-  }));
+  const readings = looseReadings(modelIn(plan.target, slot, catalogue)!, meter).map(
+    ({ black, red, mode, expected }) => ({
+      black: black.id,
+      red: red.id,
+      mode,
+      length: expected.passes.at(-1) ?? null,
+      value: expected.band ? (expected.band[0] + expected.band[1]) / 2 : null,
+      passes: expected.passes,
+      band: expected.band,
+      verdict: 'pass' as const,
+    }),
+  );
   return { saw: 'signature', slot, part: null, readings };
 }
 
@@ -127,15 +180,35 @@ export function readingOf(bench: Bench, now: Walk, step: Step & { verb: 'touch' 
   const heard = { length, heldMs: 2500, by: 'key' as const, wrong: length === 'none' ? 0.03 : 0.005, anchors };
   const chargeAfterV = chargeAfter(now.circuit, touch, options);
   const judged = { ...expected, chargeAfterV };
-  return { saw: 'reading', reading: { touch, meterId: bench.meter.id, heard, expected: judged, verdict: judgeReading(judged, heard), coreVersion } };
+  return {
+    saw: 'reading',
+    reading: {
+      touch,
+      meterId: bench.meter.id,
+      heard,
+      expected: judged,
+      verdict: judgeReading(judged, heard),
+      coreVersion,
+    },
+  };
 }
 
 function powerOf(bench: Bench, { state }: Walk): Note {
-  const permit = state.log.notes.filter(({ record: { body } }) => 'saw' in body && body.saw === 'permit').at(-1)?.record.id ?? null;
+  const permit =
+    state.log.notes.filter(({ record: { body } }) => 'saw' in body && body.saw === 'permit').at(-1)?.record.id ?? null;
   const signs = Object.entries(state.asBuilt.slots).flatMap(([slot, fitted]) =>
     bench.catalogue.model(fitted).signs.map(({ id }) => ({ id: `${slot}.${id}`, seen: true })),
   );
   return {
-    saw: 'power', stage: 'limited, all', permit, limiterId: bench.limiterId, packV: bench.packV, onS: 8, ambientC: null, endedBy: 'done', signs, verdict: 'pass',
+    saw: 'power',
+    stage: 'limited, all',
+    permit,
+    limiterId: bench.limiterId,
+    packV: bench.packV,
+    onS: 8,
+    ambientC: null,
+    endedBy: 'done',
+    signs,
+    verdict: 'pass',
   };
 }

@@ -6,22 +6,33 @@ import { catalogue, goodBuilds } from './testing/mutations';
 import { mutate } from './testing/oracle/mutate';
 
 const builds = goodBuilds();
-const mutants = builds.flatMap((good) => mutate(good.build, catalogue, good.cells).filter((_, index) => index % 101 === 0).map((mutant) => ({ good, mutant })));
+const mutants = builds.flatMap((good) =>
+  mutate(good.build, catalogue, good.cells)
+    .filter((_, index) => index % 101 === 0)
+    .map((mutant) => ({ good, mutant })),
+);
 
 /** The wires in another order and under other names; leads that parts bring keep theirs. */
 function renamed({ wires, ...build }: Build): Build {
-  const all = Object.values(wires).reverse().map((wire, index): Wire => (wire.tailOf ? wire : { ...wire, id: `X${index}` }));
+  const all = Object.values(wires)
+    .reverse()
+    .map((wire, index): Wire => (wire.tailOf ? wire : { ...wire, id: `X${index}` }));
   return { ...build, wires: Object.fromEntries(all.map((wire) => [wire.id, wire])) };
 }
 
-const withoutWire = (build: Build, id: string): Build => ({ ...build, wires: Object.fromEntries(Object.entries(build.wires).filter(([one]) => one !== id)) });
+const withoutWire = (build: Build, id: string): Build => ({
+  ...build,
+  wires: Object.fromEntries(Object.entries(build.wires).filter(([one]) => one !== id)),
+});
 
 describe('nets', () => {
   it('hold every terminal once, and each wire with both of its ends', () => {
     for (const { build } of [...builds, ...mutants.map(({ mutant }) => mutant)]) {
       const nets = netlist(build, catalogue);
       const all = nets.nets.flatMap(({ terminals }) => terminals);
-      const wanted = Object.keys(build.slots).flatMap((slot) => modelIn(build, slot, catalogue)!.terminals.map(({ id }) => terminalRef(slot, id)));
+      const wanted = Object.keys(build.slots).flatMap((slot) =>
+        modelIn(build, slot, catalogue)!.terminals.map(({ id }) => terminalRef(slot, id)),
+      );
       expect([...all].sort()).toEqual([...wanted].sort());
       for (const wire of Object.values(build.wires)) {
         const net = nets.netOfWire(wire.id);
@@ -44,12 +55,22 @@ describe('nets', () => {
 
 describe('rules', () => {
   it('say the same whatever wires are called and in whatever order they come', () => {
-    const said = (build: Build, good: (typeof builds)[number], cells: readonly [number, number]) => judge(build, catalogue, good.links, cells).map(({ severity, rule, at }) => `${severity} ${rule} ${[...at].sort().join()}`).sort();
-    for (const { good, mutant } of mutants) expect([mutant.what, said(renamed(mutant.build), good, mutant.cells)]).toEqual([mutant.what, said(mutant.build, good, mutant.cells)]);
+    const said = (build: Build, good: (typeof builds)[number], cells: readonly [number, number]) =>
+      judge(build, catalogue, good.links, cells)
+        .map(({ severity, rule, at }) => `${severity} ${rule} ${[...at].sort().join()}`)
+        .sort();
+    for (const { good, mutant } of mutants)
+      expect([mutant.what, said(renamed(mutant.build), good, mutant.cells)]).toEqual([
+        mutant.what,
+        said(mutant.build, good, mutant.cells),
+      ]);
   });
 
   it('name terminals and wires that exist, in words, each finding once', () => {
-    for (const { good, mutant: { build, cells } } of mutants) {
+    for (const {
+      good,
+      mutant: { build, cells },
+    } of mutants) {
       const found = judge(build, catalogue, good.links, cells);
       expect(new Set(found.map(({ key }) => key)).size).toBe(found.length);
       for (const { at, wires, says } of found) {
@@ -63,7 +84,10 @@ describe('rules', () => {
 
   it('say kill before stop before warning', () => {
     const rank = { kill: 0, stop: 1, warn: 2 };
-    for (const { good, mutant: { build, cells } } of mutants) {
+    for (const {
+      good,
+      mutant: { build, cells },
+    } of mutants) {
       const order = judge(build, catalogue, good.links, cells).map(({ severity }) => rank[severity]);
       expect(order).toEqual([...order].sort());
     }
@@ -76,13 +100,25 @@ describe('supplies', () => {
       const { rails, packV } = supplyTree(build, catalogue, cells);
       for (const rail of rails) {
         const children = rails.filter(({ parent }) => parent === rail.id);
-        const constant = rail.draws.every(({ slot, load }) => modelIn(build, slot, catalogue)!.elements.some((one) => one.id === load && one.is === 'load' && one.constant !== 'power'));
-        const drawn = rail.draws.reduce((sum, { typical }) => sum + typical, 0) + children.reduce((sum, child) => sum + child.in.empty.typical, 0);
+        const constant = rail.draws.every(({ slot, load }) =>
+          modelIn(build, slot, catalogue)!.elements.some(
+            (one) => one.id === load && one.is === 'load' && one.constant !== 'power',
+          ),
+        );
+        const drawn =
+          rail.draws.reduce((sum, { typical }) => sum + typical, 0) +
+          children.reduce((sum, child) => sum + child.in.empty.typical, 0);
         if (constant) expect(rail.out.empty.typical).toBeCloseTo(drawn, 9);
         const parent = rails.find(({ id }) => id === rail.parent);
-        for (const [which, end] of [['empty', 0], ['full', 1]] as const) {
+        for (const [which, end] of [
+          ['empty', 0],
+          ['full', 1],
+        ] as const) {
           const inV = parent ? parent.volts[end] : packV[end];
-          if (rail.slot && rail.volts[end] > 0) expect(rail.in[which].typical * inV).toBeGreaterThanOrEqual(rail.out[which].typical * rail.volts[end] - 1e-9);
+          if (rail.slot && rail.volts[end] > 0)
+            expect(rail.in[which].typical * inV).toBeGreaterThanOrEqual(
+              rail.out[which].typical * rail.volts[end] - 1e-9,
+            );
           expect(rail.out[which].idle).toBeLessThanOrEqual(rail.out[which].typical + 1e-12);
           expect(rail.out[which].typical).toBeLessThanOrEqual(rail.out[which].peak + 1e-12);
         }
@@ -95,11 +131,25 @@ describe('supplies', () => {
   it('draw no less with a part more', () => {
     for (const { build, cells } of builds) {
       const whole = supplyTree(build, catalogue, cells).rails[0]!.out.empty.peak;
-      for (const slot of Object.keys(build.slots).filter((one) => ['receiver', 'positioning', 'lights', 'buzzer'].includes(modelIn(build, one, catalogue)!.kind))) {
+      for (const slot of Object.keys(build.slots).filter((one) =>
+        ['receiver', 'positioning', 'lights', 'buzzer'].includes(modelIn(build, one, catalogue)!.kind),
+      )) {
         const { [slot]: _gone, ...slots } = build.slots;
-        const wires = Object.fromEntries(Object.entries(build.wires).filter(([, { ends, tailOf }]) => !tailOf?.startsWith(`${slot}.`) && !ends.some(({ at }) => at.on === 'terminal' && at.ref.startsWith(`${slot}.`))));
-        const mates = Object.fromEntries(Object.entries(build.mates).filter(([, { a, b }]) => ![a, b].some((side) => 'slot' in side && side.slot === slot)));
-        expect(supplyTree({ ...build, slots, wires, mates }, catalogue, cells).rails[0]!.out.empty.peak).toBeLessThanOrEqual(whole + 1e-9);
+        const wires = Object.fromEntries(
+          Object.entries(build.wires).filter(
+            ([, { ends, tailOf }]) =>
+              !tailOf?.startsWith(`${slot}.`) &&
+              !ends.some(({ at }) => at.on === 'terminal' && at.ref.startsWith(`${slot}.`)),
+          ),
+        );
+        const mates = Object.fromEntries(
+          Object.entries(build.mates).filter(
+            ([, { a, b }]) => ![a, b].some((side) => 'slot' in side && side.slot === slot),
+          ),
+        );
+        expect(
+          supplyTree({ ...build, slots, wires, mates }, catalogue, cells).rails[0]!.out.empty.peak,
+        ).toBeLessThanOrEqual(whole + 1e-9);
       }
     }
   });
@@ -112,14 +162,21 @@ describe('motors', () => {
       const [one, other] = map.filter(({ channel }) => channel !== null);
       if (!one || !other) continue;
       const swap = (wire: Wire): Wire => {
-        const twin = (from: string, to: string) => (wire.tailOf?.startsWith(`${from}.`) ? build.wires[`${to}-${wire.tailOf.slice(from.length + 1)}`] : undefined);
+        const twin = (from: string, to: string) =>
+          wire.tailOf?.startsWith(`${from}.`) ? build.wires[`${to}-${wire.tailOf.slice(from.length + 1)}`] : undefined;
         const to = twin(one.slot, other.slot) ?? twin(other.slot, one.slot);
         return to ? { ...wire, ends: [wire.ends[0], to.ends[1]] } : wire;
       };
-      const turned = motorMap({ ...build, wires: Object.fromEntries(Object.entries(build.wires).map(([id, wire]) => [id, swap(wire)])) }, catalogue);
+      const turned = motorMap(
+        { ...build, wires: Object.fromEntries(Object.entries(build.wires).map(([id, wire]) => [id, swap(wire)])) },
+        catalogue,
+      );
       const output = (list: typeof map, slot: string) => list.find((motor) => motor.slot === slot)!.output;
-      if (modelIn(build, one.slot, catalogue)!.id === modelIn(build, other.slot, catalogue)!.id) expect([output(turned, one.slot), output(turned, other.slot)]).toEqual([other.output, one.output]);
-      expect(motorMap(build, catalogue, 'reversed').map(({ sense }) => sense)).toEqual(map.map(({ sense }) => (sense === 'clockwise' ? 'anticlockwise' : 'clockwise')));
+      if (modelIn(build, one.slot, catalogue)!.id === modelIn(build, other.slot, catalogue)!.id)
+        expect([output(turned, one.slot), output(turned, other.slot)]).toEqual([other.output, one.output]);
+      expect(motorMap(build, catalogue, 'reversed').map(({ sense }) => sense)).toEqual(
+        map.map(({ sense }) => (sense === 'clockwise' ? 'anticlockwise' : 'clockwise')),
+      );
     }
   });
 
@@ -132,12 +189,18 @@ describe('motors', () => {
         const right = [flip * Math.cos(turn), flip * Math.sin(turn), 0];
         const front = [-Math.sin(turn), Math.cos(turn), 0];
         const up = [0, 0, flip];
-        const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, one, axis) => sum + one * b[axis]!, 0);
+        const dot = (a: readonly number[], b: readonly number[]) =>
+          a.reduce((sum, one, axis) => sum + one * b[axis]!, 0);
         // Right hand: nose down turns about minus right, right side down about front, turning right about minus up.
         const about = { 'nose down': [-1, 0, 0], 'right side down': [0, 1, 0], 'turned right': [0, 0, -1] } as const;
         for (const { tilt, board } of tiltSigns({ yawDeg, upsideDown })) {
           const felt = { pitch: -dot(about[tilt], right), roll: dot(about[tilt], front), yaw: -dot(about[tilt], up) };
-          expect([yawDeg, upsideDown, tilt, Math.round(felt[board.axis])]).toEqual([yawDeg, upsideDown, tilt, board.sign]);
+          expect([yawDeg, upsideDown, tilt, Math.round(felt[board.axis])]).toEqual([
+            yawDeg,
+            upsideDown,
+            tilt,
+            board.sign,
+          ]);
         }
       }
     }

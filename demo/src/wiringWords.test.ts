@@ -1,6 +1,25 @@
 /** Wire lists, drawings, boards and sheets of every shipped plan: nothing is left out, nothing is there twice, and all can be read back. */
 import type { PlanDraft } from '@junctor/core';
-import { boardsOf, boardWires, buildFileOf, changesFromRows, compareDump, emptyBuild, landedOn, modelIn, netlist, padWords, setupSheet, spiceDeckOf, splitRef, terminalRef, wholeDraft, wireRows, wiringSvg, wrongNames } from '@junctor/core';
+import {
+  boardsOf,
+  boardWires,
+  buildFileOf,
+  changesFromRows,
+  compareDump,
+  emptyBuild,
+  landedOn,
+  modelIn,
+  netlist,
+  padWords,
+  setupSheet,
+  spiceDeckOf,
+  splitRef,
+  terminalRef,
+  wholeDraft,
+  wireRows,
+  wiringSvg,
+  wrongNames,
+} from '@junctor/core';
 import { buildFile, check } from '@junctor/core/schemas';
 import { describe, expect, it } from 'vitest';
 import { shippedTemplate, shippedTemplates } from './catalogue';
@@ -15,7 +34,9 @@ describe.each(ids)('%s', (id) => {
   const { target } = plan;
 
   it('is a build file that is taken, and comes back as it went', () => {
-    const file = JSON.parse(JSON.stringify(buildFileOf(id, { ...plan, jobId: 'x', version: 7 } as PlanDraft))) as unknown;
+    const file = JSON.parse(
+      JSON.stringify(buildFileOf(id, { ...plan, jobId: 'x', version: 7 } as PlanDraft)),
+    ) as unknown;
     const read = check<{ plan: PlanDraft }>(buildFile, file);
     expect(read.ok && wholeDraft(read.value.plan)).toEqual(wholeDraft(JSON.parse(JSON.stringify(plan)) as PlanDraft));
     expect(wrongNames(plan, catalogue)).toEqual([]);
@@ -30,15 +51,28 @@ describe.each(ids)('%s', (id) => {
     const own = Object.fromEntries(Object.entries(target.wires).filter(([, { from }]) => from === 'tail'));
     const made = changesFromRows(asLines(plan), { ...target, wires: own }, catalogue);
     if (!made.ok) throw new Error(JSON.stringify(made.faults));
-    const wires = { ...own, ...Object.fromEntries(made.changes.map(({ after }) => [(after as { id: string }).id, after])) } as typeof target.wires;
-    const nets = (build: typeof target) => netlist(build, catalogue).nets.filter(({ terminals }) => terminals.length > 1).map(({ terminals }) => [...terminals].sort().join(' ')).sort();
+    const wires = {
+      ...own,
+      ...Object.fromEntries(made.changes.map(({ after }) => [(after as { id: string }).id, after])),
+    } as typeof target.wires;
+    const nets = (build: typeof target) =>
+      netlist(build, catalogue)
+        .nets.filter(({ terminals }) => terminals.length > 1)
+        .map(({ terminals }) => [...terminals].sort().join(' '))
+        .sort();
     expect(nets({ ...target, wires })).toEqual(nets(target));
   });
 
   it('has every soldered and crimped end on a board drawn once', () => {
     const stages = { start: emptyBuild, asBuilt: emptyBuild, target };
-    const drawn = boardsOf(stages, catalogue).flatMap((board) => boardWires(board, stages, catalogue).map(({ joint }) => joint)).sort();
-    const wanted = Object.values(target.wires).flatMap(({ id: wire, ends }) => ends.flatMap((end, index) => (end.by === 'factory' || end.at.on === 'air' ? [] : [`${wire}.${'ab'[index]}`]))).sort();
+    const drawn = boardsOf(stages, catalogue)
+      .flatMap((board) => boardWires(board, stages, catalogue).map(({ joint }) => joint))
+      .sort();
+    const wanted = Object.values(target.wires)
+      .flatMap(({ id: wire, ends }) =>
+        ends.flatMap((end, index) => (end.by === 'factory' || end.at.on === 'air' ? [] : [`${wire}.${'ab'[index]}`])),
+      )
+      .sort();
     expect(drawn).toEqual(wanted);
     const svg = wiringSvg(target, catalogue, id);
     expect(svg.match(/ AWG<\/text>/g)).toHaveLength(drawn.length);
@@ -62,7 +96,10 @@ describe.each(ids)('%s', (id) => {
 
   it('has a deck in which each node of each branch has a path to ground', () => {
     const deck = spiceDeckOf(target, catalogue, id);
-    const cards = deck.split('\n').filter((line) => /^(R|C|D)\w*\d+ /.test(line)).map((line) => line.split(' '));
+    const cards = deck
+      .split('\n')
+      .filter((line) => /^(R|C|D)\w*\d+ /.test(line))
+      .map((line) => line.split(' '));
     const reached = new Set(['0']);
     for (let grew = true; grew;) {
       grew = false;
@@ -75,7 +112,10 @@ describe.each(ids)('%s', (id) => {
   it('has a sheet that agrees with itself as a dump, line by line and as CSV', () => {
     const sheet = setupSheet(plan, catalogue);
     const known = sheet.filter(({ value }) => value !== null);
-    for (const dump of [known.map(({ key, value }) => `${key} = ${value}`).join('\n'), `key,value\n${known.map(({ key, value }) => `"${key}","${value}"`).join('\n')}`]) {
+    for (const dump of [
+      known.map(({ key, value }) => `${key} = ${value}`).join('\n'),
+      `key,value\n${known.map(({ key, value }) => `"${key}","${value}"`).join('\n')}`,
+    ]) {
       const compared = compareDump(sheet, dump);
       if (!compared.ok) throw new Error(`line ${compared.line}: ${compared.why}`);
       expect(compared.lines.filter(({ verdict }) => verdict !== 'same' && verdict !== 'to be measured')).toEqual([]);
@@ -87,11 +127,18 @@ describe.each(ids)('%s', (id) => {
   it('names each pad of a board so that no two are called the same', () => {
     const context = { build: target, before: target, catalogue };
     for (const slot of Object.keys(target.slots)) {
-      const pads = modelIn(target, slot, catalogue)!.terminals.filter(({ form, holds }) => (form === 'pad' || form === 'hole') && holds > 0);
+      const pads = modelIn(target, slot, catalogue)!.terminals.filter(
+        ({ form, holds }) => (form === 'pad' || form === 'hole') && holds > 0,
+      );
       const byName = new Map<string, string[]>();
-      for (const pad of pads) byName.set(padWords(terminalRef(slot, pad.id), context), [...(byName.get(padWords(terminalRef(slot, pad.id), context)) ?? []), pad.node]);
+      for (const pad of pads)
+        byName.set(padWords(terminalRef(slot, pad.id), context), [
+          ...(byName.get(padWords(terminalRef(slot, pad.id), context)) ?? []),
+          pad.node,
+        ]);
       // The same words may only mean pads that are one conductor: then it does not matter which.
-      for (const [, nodes] of byName) expect([splitRef(terminalRef(slot, pads[0]!.id)).slot, new Set(nodes).size]).toEqual([slot, 1]);
+      for (const [, nodes] of byName)
+        expect([splitRef(terminalRef(slot, pads[0]!.id)).slot, new Set(nodes).size]).toEqual([slot, 1]);
     }
   });
 });

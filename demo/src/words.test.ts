@@ -28,12 +28,21 @@ it('every step has a sentence of its own', () => {
 
 it('neighbours are those on the same side within two millimetres, nearest first', () => {
   const fc = catalogue.model({ model: 'plover-fc-36', revision: 1 });
-  const near = (id: string) => neighboursOf(fc, fc.terminals.find((one) => one.id === id)!).map(({ terminal }) => terminal.id);
+  const near = (id: string) =>
+    neighboursOf(
+      fc,
+      fc.terminals.find((one) => one.id === id)!,
+    ).map(({ terminal }) => terminal.id);
   expect(near('RX2').sort()).toEqual(['5V2', 'TX2']);
   expect(near('SDA').sort()).toEqual(['RX4', 'SCL']);
 });
 
-it.each([[30, 350, 'signal'], [28, 350, 'signal'], [20, 400, 'motor'], [12, 430, 'battery']] as const)('%d AWG is soldered at %d °C, inside the range for a %s pad', (awg, setC, kind) => {
+it.each([
+  [30, 350, 'signal'],
+  [28, 350, 'signal'],
+  [20, 400, 'motor'],
+  [12, 430, 'battery'],
+] as const)('%d AWG is soldered at %d °C, inside the range for a %s pad', (awg, setC, kind) => {
   const recipe = recipeFor(awg, { sizeMm: [1.2, 2] });
   expect(recipeFor(awg, { sizeMm: [1.2, 2] }, 'lead-free').setC).toBe(Math.min(450, recipe.setC + 30));
   const ranges = { signal: [320, 370], motor: [380, 420], battery: [400, 450] } as const;

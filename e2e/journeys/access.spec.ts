@@ -18,7 +18,15 @@ test('the views are accessible', async ({ page, shop }) => {
   await expect(page.getByLabel('Keys of this screen')).toContainText('Other pad');
   await press(page, '?');
 
-  for (const [key, wanted] of [['7', 'Where did'], ['Escape', 'Solder'], ['8', 'Why now'], ['Escape', 'Solder'], ['*', 'What is the problem'], ['6', 'Other'], ['3', 'Which pad takes']] as const) {
+  for (const [key, wanted] of [
+    ['7', 'Where did'],
+    ['Escape', 'Solder'],
+    ['8', 'Why now'],
+    ['Escape', 'Solder'],
+    ['*', 'What is the problem'],
+    ['6', 'Other'],
+    ['3', 'Which pad takes'],
+  ] as const) {
     await press(page, key);
     await expect(sentence(page)).toContainText(wanted);
   }
@@ -55,7 +63,14 @@ test('the stores, the kit table and the intake sheet are accessible', async ({ p
   await page.goto(`${page.url()}/intake`);
   await expect(page.getByRole('list', { name: 'Volts' })).toBeVisible();
   await readable(page);
-  for (const [place, wanted] of [['', 'Which part is wanted?'], ['/models/curlew-fc-30', 'Curlew 30 flight controller'], ['/files', 'Part models as files'], ['/parts', 'Which part is in hand?'], ['/stock', 'What lies in the drawers?'], ['/new-board', 'How large is it, and what is it?']] as const) {
+  for (const [place, wanted] of [
+    ['', 'Which part is wanted?'],
+    ['/models/curlew-fc-30', 'Curlew 30 flight controller'],
+    ['/files', 'Part models as files'],
+    ['/parts', 'Which part is in hand?'],
+    ['/stock', 'What lies in the drawers?'],
+    ['/new-board', 'How large is it, and what is it?'],
+  ] as const) {
     await page.goto(`${shop.url}/stores${place}`);
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(wanted);
     await readable(page);
@@ -72,7 +87,12 @@ test('the wiring and what belongs to it are accessible', async ({ page, shop }) 
   await expect(sentence(page)).toContainText(/Which pad takes|comes off/);
   await readable(page);
   // Into each view and back: the keys, the words, nothing to scroll.
-  for (const [key, wanted] of [['0', 'to take off'], ['4', 'What is wanted'], ['6', 'rail'], ['7', 'Corner 1']] as const) {
+  for (const [key, wanted] of [
+    ['0', 'to take off'],
+    ['4', 'What is wanted'],
+    ['6', 'rail'],
+    ['7', 'Corner 1'],
+  ] as const) {
     await press(page, key);
     await expect(sentence(page)).toContainText(wanted);
     await readable(page);

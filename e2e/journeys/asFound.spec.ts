@@ -24,7 +24,8 @@ test('a wrong pad found on an incoming quad', async ({ page, shop }) => {
   await test.step('the old receiver’s supply is really on the battery pad: what that means is said before it is kept', async () => {
     await toWire(page, /the red wire is on 5V and comes off/);
     await expect(under(page)).toContainText('Is it really there?');
-    for (let count = 0; count < 12 && !(await page.getByText('Found: it is on B+').isVisible()); count++) await press(page, count % 2 ? 'ArrowUp' : 'ArrowRight');
+    for (let count = 0; count < 12 && !(await page.getByText('Found: it is on B+').isVisible()); count++)
+      await press(page, count % 2 ? 'ArrowUp' : 'ArrowRight');
     await expect(page.getByText('Found: it is on B+')).toBeVisible();
     const meaning = page.getByRole('region', { name: 'If it is there now' });
     await expect(meaning).toContainText('Destroys hardware');
@@ -38,7 +39,8 @@ test('a wrong pad found on an incoming quad', async ({ page, shop }) => {
     await expect(page.getByRole('status').first()).toHaveText(/^saved/);
     const log = await logOf(page, shop.url, await quadId(page, shop.url, 'Culvert'));
     expect(log.at(-1)).toMatchObject({ how: 'found', body: { do: 'land', as: { at: { ref: 'FC.BP' } } } });
-    for (let count = 0; count < 6 && !(await finding.innerText()).includes('Destroys hardware'); count++) await press(page, 'n');
+    for (let count = 0; count < 6 && !(await finding.innerText()).includes('Destroys hardware'); count++)
+      await press(page, 'n');
     await expect(finding).toContainText('Said of the quad as it came in, until it is moved');
     await press(page, '*');
     await expect(finding).toBeVisible();
@@ -60,7 +62,8 @@ test('a wrong pad found on an incoming quad', async ({ page, shop }) => {
     await press(page, 'Escape');
     await expect(sentence(page)).toContainText('cable tie');
     await press(page, ']');
-    for (let count = 0; count < 40 && !/off FC B\+|red wire out/.test(await sentence(page).innerText()); count++) await press(page, '+');
+    for (let count = 0; count < 40 && !/off FC B\+|red wire out/.test(await sentence(page).innerText()); count++)
+      await press(page, '+');
     await expect(sentence(page)).toContainText(/Looking: Take the red wire out/);
   });
 });
@@ -87,7 +90,8 @@ test('a finding is waived by whoever may', async ({ page, shop }) => {
 
   await test.step('what will not work only by a lead', async () => {
     await toWire(page, /the yellow wire\? Planned: TX/);
-    for (let count = 0; count < 20 && !(await under(page).innerText()).includes('would not work yet'); count++) await press(page, 'ArrowUp');
+    for (let count = 0; count < 20 && !(await under(page).innerText()).includes('would not work yet'); count++)
+      await press(page, 'ArrowUp');
     await press(page, 'Enter');
     await expect(finding).toContainText('Will not work');
     await press(page, '*');
@@ -104,7 +108,8 @@ test('a finding is waived by whoever may', async ({ page, shop }) => {
     await press(page, '*');
     await page.getByLabel('Why, by key or in your own words').fill('bench rig, never flown');
     await page.keyboard.press('Enter');
-    for (let count = 0; count < 6 && !(await finding.innerText()).includes('bench rig'); count++) await press(page, 'n');
+    for (let count = 0; count < 6 && !(await finding.innerText()).includes('bench rig'); count++)
+      await press(page, 'n');
     await expect(finding).toContainText('Waived by Oda Quill: bench rig, never flown');
   });
 });

@@ -13,7 +13,9 @@ interface Plan {
 
 async function jobOf(page: Page, url: string, quad: string): Promise<{ id: string; plan: Plan }> {
   const floor = (await (await page.request.get(`${url}/api/floor`)).json()) as { jobId: string; quad: string }[];
-  return (await (await page.request.get(`${url}/api/jobs/${floor.find((line) => line.quad === quad)!.jobId}`)).json()) as { id: string; plan: Plan };
+  return (await (
+    await page.request.get(`${url}/api/jobs/${floor.find((line) => line.quad === quad)!.jobId}`)
+  ).json()) as { id: string; plan: Plan };
 }
 
 /** The wire that joins two terminals, in either direction. */
@@ -27,11 +29,13 @@ test('a pad and a colour chosen by hand stay so when the planner runs', async ({
   await takeUp(page);
   await press(page, 'm');
   await expect(sentence(page)).toContainText('Which pad takes');
-  for (let count = 0; count < 60 && !(await sentence(page).innerText()).includes('yellow wire'); count++) await press(page, '+');
+  for (let count = 0; count < 60 && !(await sentence(page).innerText()).includes('yellow wire'); count++)
+    await press(page, '+');
   await expect(sentence(page)).toContainText('Planned: R2');
 
   await test.step('the ring walks to another port; the half of it that does not work yet is said', async () => {
-    for (let count = 0; count < 20 && !(await page.getByRole('button', { name: /Plan: on R3/ }).isVisible()); count++) await press(page, 'ArrowRight');
+    for (let count = 0; count < 20 && !(await page.getByRole('button', { name: /Plan: on R3/ }).isVisible()); count++)
+      await press(page, 'ArrowRight');
     await expect(page.getByRole('button', { name: /Plan: on R3/ })).toBeVisible();
     await expect(under(page)).toContainText('would not work yet');
     await press(page, 'Enter');
@@ -44,7 +48,8 @@ test('a pad and a colour chosen by hand stay so when the planner runs', async ({
     await press(page, 'c');
     await expect(sentence(page)).toContainText('What wire is');
     await readable(page);
-    for (let count = 0; count < 12 && !(await page.getByRole('button', { name: /Plan: grey/ }).isVisible()); count++) await press(page, 'ArrowDown');
+    for (let count = 0; count < 12 && !(await page.getByRole('button', { name: /Plan: grey/ }).isVisible()); count++)
+      await press(page, 'ArrowDown');
     await expect(under(page)).toHaveText('No rule objects. It is kept when the planner runs again.');
     await press(page, 'Enter');
     await expect(sentence(page)).toContainText('Which pad takes the grey wire');
@@ -83,7 +88,10 @@ test('a pad and a colour chosen by hand stay so when the planner runs', async ({
   });
 });
 
-test('a plan leaves as build file, drawing and deck, and comes back as the plan of another quad', async ({ page, shop }, info) => {
+test('a plan leaves as build file, drawing and deck, and comes back as the plan of another quad', async ({
+  page,
+  shop,
+}, info) => {
   await signIn(page, shop.url);
   await expect(page.getByRole('heading', { name: 'Culvert inspector' })).toBeVisible();
   const { id, plan } = await jobOf(page, shop.url, 'Culvert inspector');

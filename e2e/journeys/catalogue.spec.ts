@@ -5,7 +5,12 @@ import { choose, typeInto } from '../support/forms';
 import { expect, test } from '../support/shop';
 
 interface CatalogueFile {
-  models: { id: string; revision: number; massG: number; terminals: { id: string; printed: string; atMm: number[] }[] }[];
+  models: {
+    id: string;
+    revision: number;
+    massG: number;
+    terminals: { id: string; printed: string; atMm: number[] }[];
+  }[];
 }
 
 test('import, export, revision', async ({ page, shop }, info) => {
@@ -27,7 +32,17 @@ test('import, export, revision', async ({ page, shop }, info) => {
   await test.step('a file with faults is refused whole, each with its place', async () => {
     await page.goto(`${shop.url}/stores/files`);
     const [model] = file.models;
-    const bad = { ...file, models: [{ ...model!, revision: 2, terminals: model!.terminals.map((one, index) => (index === 1 ? { ...one, atMm: [40, 0] } : one)) }, { ...model!, id: 'ghost', colour: 'red' }] };
+    const bad = {
+      ...file,
+      models: [
+        {
+          ...model!,
+          revision: 2,
+          terminals: model!.terminals.map((one, index) => (index === 1 ? { ...one, atMm: [40, 0] } : one)),
+        },
+        { ...model!, id: 'ghost', colour: 'red' },
+      ],
+    };
     const path = info.outputPath('bad.json');
     writeFileSync(path, JSON.stringify(bad));
     await page.getByLabel('Catalogue file').setInputFiles(path);
@@ -42,7 +57,20 @@ test('import, export, revision', async ({ page, shop }, info) => {
   await test.step('a good one comes in as the next revision, and says what it changes', async () => {
     const [model] = file.models;
     const path = info.outputPath('good.json');
-    writeFileSync(path, JSON.stringify({ ...file, models: [{ ...model!, revision: 2, massG: 5.6, terminals: model!.terminals.map((one) => (one.id === 'SBUS' ? { ...one, printed: 'S' } : one)) }] }));
+    writeFileSync(
+      path,
+      JSON.stringify({
+        ...file,
+        models: [
+          {
+            ...model!,
+            revision: 2,
+            massG: 5.6,
+            terminals: model!.terminals.map((one) => (one.id === 'SBUS' ? { ...one, printed: 'S' } : one)),
+          },
+        ],
+      }),
+    );
     await page.getByLabel('Catalogue file').setInputFiles(path);
     await expect(page.getByText('1 part models added')).toBeVisible();
     await page.goto(`${shop.url}/stores/models/sanderling-fc-20`);

@@ -22,13 +22,18 @@ test('analogue to digital video', async ({ page, shop }) => {
 
   await test.step('plugs come off, then wires, then the parts, each with where it goes', async () => {
     await answer(page, '9');
-    for (let count = 0; count < 6 && !(await sentence(page).innerText()).includes('Fumes away'); count++) await answer(page, '+');
+    for (let count = 0; count < 6 && !(await sentence(page).innerText()).includes('Fumes away'); count++)
+      await answer(page, '+');
     await answer(page, 'Enter');
     await expect(sentence(page)).toHaveText('Take a picture of the old wiring before anything is opened');
     await expect(page.getByRole('list', { name: 'What comes off' })).toContainText('Unplug');
-    await page.getByLabel('Picture of the old wiring').setInputFiles({ name: 'words.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+    await page
+      .getByLabel('Picture of the old wiring')
+      .setInputFiles({ name: 'words.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
     await expect(under(page)).toContainText('This file is no picture');
-    await page.getByLabel('Picture of the old wiring').setInputFiles({ name: 'old.png', mimeType: 'image/png', buffer: await page.screenshot() });
+    await page
+      .getByLabel('Picture of the old wiring')
+      .setInputFiles({ name: 'old.png', mimeType: 'image/png', buffer: await page.screenshot() });
     await expect(sentence(page)).toContainText('Unplug');
     await expect(page.getByRole('region', { name: /Left hand/ })).toBeVisible();
     await enterUntil(page, /^Take the .* wire out, off/);
@@ -39,7 +44,10 @@ test('analogue to digital video', async ({ page, shop }) => {
     await answer(page, 'Enter');
     await expect(page.getByRole('status')).toHaveText(/^saved/);
     const log = await logOf(page, shop.url, await quadId(page, shop.url, 'Culvert'));
-    expect(log.filter(({ body }) => body.do === 'take off').map(({ body }) => [body.slot, body.to])).toEqual([['RX', 'bench'], ['VTX', 'customer']]);
+    expect(log.filter(({ body }) => body.do === 'take off').map(({ body }) => [body.slot, body.to])).toEqual([
+      ['RX', 'bench'],
+      ['VTX', 'customer'],
+    ]);
     await enterUntil(page, /Put receiver .* in its place|Put the receiver in its place/);
   });
 });

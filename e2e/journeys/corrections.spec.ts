@@ -1,5 +1,16 @@
 /** What went wrong: a record taken back, a fault left open and mended from the book, a short between the main leads. */
-import { answer, answerTouch, enterUntil, logOf, press, quadId, sentence, signIn, takeUp, under } from '../support/bench';
+import {
+  answer,
+  answerTouch,
+  enterUntil,
+  logOf,
+  press,
+  quadId,
+  sentence,
+  signIn,
+  takeUp,
+  under,
+} from '../support/bench';
 import { expect, test } from '../support/shop';
 
 test('corrections, an open fault, a short', async ({ page, shop }) => {
@@ -60,11 +71,19 @@ test('corrections, an open fault, a short', async ({ page, shop }) => {
     await expect(page.getByRole('alert')).toContainText('Short between + and −.No battery.Find it first.');
     await press(page, 'Enter');
     await expect(sentence(page)).toHaveText('Stop. BAT − to BAT +: does not stop');
-    await expect(page.getByRole('list', { name: 'Where it can come from' })).toContainText('the red battery lead on ESC B+');
+    await expect(page.getByRole('list', { name: 'Where it can come from' })).toContainText(
+      'the red battery lead on ESC B+',
+    );
     const id = await quadId(page, shop.url, 'Vineyard');
     const [first] = await logOf(page, shop.url, id);
     const asked = await page.request.post(`${shop.url}/api/quads/${id}/permits`, {
-      data: { id: '019b0000-0000-7000-8000-000000000009', jobId: (first as unknown as { jobId: string }).jobId, deviceId: '019b0000-0000-7000-8000-000000000001', doneAt: new Date().toISOString(), gate: 'first power' },
+      data: {
+        id: '019b0000-0000-7000-8000-000000000009',
+        jobId: (first as unknown as { jobId: string }).jobId,
+        deviceId: '019b0000-0000-7000-8000-000000000001',
+        doneAt: new Date().toISOString(),
+        gate: 'first power',
+      },
     });
     expect(asked.status()).toBe(409);
     expect(JSON.stringify(await asked.json())).toContain('does not stop');

@@ -56,7 +56,9 @@ test('an empty shop begins', async ({ page, shop }, info) => {
     await page.keyboard.press('Enter');
     await expect(page.getByRole('alert')).toContainText('Not JSON at line 3, column 16');
     const lacking = info.outputPath('lacking.json');
-    const file = JSON.parse(readFileSync(template, 'utf8')) as { plan: { target: { slots: { ESC: { model: string } } } } };
+    const file = JSON.parse(readFileSync(template, 'utf8')) as {
+      plan: { target: { slots: { ESC: { model: string } } } };
+    };
     file.plan.target.slots.ESC.model = 'no-such-esc';
     writeFileSync(lacking, JSON.stringify(file));
     await page.getByLabel('Build file', { exact: true }).setInputFiles(lacking);

@@ -26,7 +26,9 @@ test('intake and kit', async ({ page, shop }, info) => {
     await typeInto(page, 'With pack, g', '259.5');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('list', { name: 'Weighed' })).toContainText('the pack has 99 g');
-    await page.getByLabel('As it came in').setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('nothing') });
+    await page
+      .getByLabel('As it came in')
+      .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('nothing') });
     await expect(page.getByText('This file is no picture')).toBeVisible();
   });
 
@@ -34,7 +36,9 @@ test('intake and kit', async ({ page, shop }, info) => {
     const file = info.outputPath('kit.csv');
     writeFileSync(file, '\ufeffcounted;key\r\n2;"solder:leaded"\r\nmany;tie:100\r\n');
     await page.getByLabel('Counted kit as CSV').setInputFiles(file);
-    await expect(page.getByRole('list', { name: 'Kit faults' })).toHaveText('line 3: counted is a number of 0 or more, not “many”');
+    await expect(page.getByRole('list', { name: 'Kit faults' })).toHaveText(
+      'line 3: counted is a number of 0 or more, not “many”',
+    );
     writeFileSync(file, '\ufeffcounted;key\r\n30;"solder:leaded"\r\n8;tie:100\r\n');
     await page.getByLabel('Counted kit as CSV').setInputFiles(file);
     await expect(page.getByText('2 lines counted in')).toBeVisible();
@@ -85,9 +89,13 @@ test('intake and kit', async ({ page, shop }, info) => {
     await enterUntil(page, /Put motor M1 in its place/);
     await expect(under(page)).toContainText('Short: 210 mm of cloth tape');
     const log = await logOf(page, shop.url, await quadId(page, shop.url, 'Sluice inspector'));
-    const kit = log.filter(({ body }) => body.saw === 'kit').map(({ body }) => body as { line: string; wanted: number; have: number });
+    const kit = log
+      .filter(({ body }) => body.saw === 'kit')
+      .map(({ body }) => body as { line: string; wanted: number; have: number });
     expect(kit.filter(({ wanted, have }) => have < wanted).map(({ line }) => line)).toEqual(['tape:19']);
-    expect(log.find(({ body }) => body.do === 'fit' && body.slot === 'FC')?.body.fitted).toMatchObject({ part: expect.any(String) as unknown });
+    expect(log.find(({ body }) => body.do === 'fit' && body.slot === 'FC')?.body.fitted).toMatchObject({
+      part: expect.any(String) as unknown,
+    });
     expect(log.filter(({ body }) => body.saw === 'skip')).toHaveLength(4);
   });
 });

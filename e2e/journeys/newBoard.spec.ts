@@ -23,9 +23,13 @@ test('pads are placed on a picture by keyboard', async ({ page, shop }) => {
   await expect(page.getByLabel(/Labels in order/)).toBeFocused();
   await press(page, 'Escape');
   await press(page, '3');
-  await page.getByLabel(/Picture of the board/).setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('nothing') });
+  await page
+    .getByLabel(/Picture of the board/)
+    .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('nothing') });
   await expect(page.getByRole('alert')).toContainText('This file is no picture');
-  await page.getByLabel(/Picture of the board/).setInputFiles({ name: 'board.png', mimeType: 'image/png', buffer: picture });
+  await page
+    .getByLabel(/Picture of the board/)
+    .setInputFiles({ name: 'board.png', mimeType: 'image/png', buffer: picture });
   const stage = page.getByRole('application', { name: 'Picture of the board' });
   await stage.focus();
   await page.keyboard.press('Enter');
@@ -106,7 +110,9 @@ test('a new board from its labels', async ({ page, shop }) => {
   });
 
   await test.step('stored, it says what is for the record only and what is assumed', async () => {
-    await expect(page.getByRole('list', { name: 'Before it is stored' })).toContainText('For the record only, nobody knows what they are: X9');
+    await expect(page.getByRole('list', { name: 'Before it is stored' })).toContainText(
+      'For the record only, nobody knows what they are: X9',
+    );
     await page.getByRole('button', { name: /Store Whinchat/ }).focus();
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Whinchat 36 flight controller');
@@ -133,11 +139,35 @@ test('a new board from its labels', async ({ page, shop }) => {
     }
     await answer(page, 'Enter');
     await expect(sentence(page)).toHaveText('Put the ESC in its place');
-    const [job] = (await (await page.request.get(`${shop.url}/api/floor`)).json()).filter((line: { quad: string }) => line.quad === 'Orchard scout') as { jobId: string }[];
-    const { plan } = (await (await page.request.get(`${shop.url}/api/jobs/${job!.jobId}`)).json()) as { plan: { target: { slots: Record<string, { model: string }>; wires: Record<string, { ends: { at: { ref?: string } }[] }> } } };
+    const [job] = (await (await page.request.get(`${shop.url}/api/floor`)).json()).filter(
+      (line: { quad: string }) => line.quad === 'Orchard scout',
+    ) as { jobId: string }[];
+    const { plan } = (await (await page.request.get(`${shop.url}/api/jobs/${job!.jobId}`)).json()) as {
+      plan: {
+        target: {
+          slots: Record<string, { model: string }>;
+          wires: Record<string, { ends: { at: { ref?: string } }[] }>;
+        };
+      };
+    };
     expect(plan.target.slots.FC!.model).toBe('whinchat-36-flight-controller');
-    expect(Object.values(plan.target.wires).flatMap(({ ends }) => ends.flatMap(({ at }) => (at.ref?.startsWith('FC.') ? [at.ref] : []))).sort()).toEqual(
-      ['FC.5V', 'FC.CUR', 'FC.G', 'FC.G', 'FC.R2', 'FC.S1', 'FC.S2', 'FC.S3', 'FC.S4', 'FC.T2', 'FC.TLM', 'FC.VBAT'],
-    );
+    expect(
+      Object.values(plan.target.wires)
+        .flatMap(({ ends }) => ends.flatMap(({ at }) => (at.ref?.startsWith('FC.') ? [at.ref] : [])))
+        .sort(),
+    ).toEqual([
+      'FC.5V',
+      'FC.CUR',
+      'FC.G',
+      'FC.G',
+      'FC.R2',
+      'FC.S1',
+      'FC.S2',
+      'FC.S3',
+      'FC.S4',
+      'FC.T2',
+      'FC.TLM',
+      'FC.VBAT',
+    ]);
   });
 });

@@ -28,12 +28,16 @@ test('parts in hand and stock', async ({ page, shop }, info) => {
     await typeInto(page, 'Weight, g', '1,2');
     await pick(page, 'used');
     await typeInto(page, 'Whose it is; empty: the shop’s', 'Fell');
-    const owner = page.getByRole('list', { name: 'Customers found' }).getByRole('button', { name: 'Fellside Cableways' });
+    const owner = page
+      .getByRole('list', { name: 'Customers found' })
+      .getByRole('button', { name: 'Fellside Cableways' });
     await owner.focus();
     await page.keyboard.press('Enter');
     await page.getByRole('button', { name: 'Put it in the stores' }).focus();
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('list', { name: 'Parts in hand' })).toContainText('Goldeneye small receiver, 3.3 V, GE-77');
+    await expect(page.getByRole('list', { name: 'Parts in hand' })).toContainText(
+      'Goldeneye small receiver, 3.3 V, GE-77',
+    );
     await expect(page.getByRole('list', { name: 'Parts in hand' })).toContainText('of Fellside Cableways');
   });
 
@@ -48,7 +52,9 @@ test('parts in hand and stock', async ({ page, shop }, info) => {
     await choose(page, 'Black G, red 3V3: 3V3 against ground must not stay on', 'does');
     await page.getByRole('button', { name: 'Keep the signature' }).focus();
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('list', { name: 'History' })).toContainText('signature, 1 readings, one that a good part cannot show');
+    await expect(page.getByRole('list', { name: 'History' })).toContainText(
+      'signature, 1 readings, one that a good part cannot show',
+    );
     await expect(page.getByText('▲ used, doubtful, belongs to Fellside Cableways')).toBeVisible();
   });
 
@@ -60,11 +66,23 @@ test('parts in hand and stock', async ({ page, shop }, info) => {
     await press(page, 'e');
     const text = readFileSync(await (await downloading).path(), 'utf8');
     const file = info.outputPath('stock.csv');
-    writeFileSync(file, text.replace('tape:19,"cloth tape, 19 mm",mm,110', 'tape:19,"cloth tape, 19 mm",mm,2500').replace('tie:100,"cable tie, 100 mm",pieces,', 'tie:100,"cable tie, 100 mm",boxes,'));
+    writeFileSync(
+      file,
+      text
+        .replace('tape:19,"cloth tape, 19 mm",mm,110', 'tape:19,"cloth tape, 19 mm",mm,2500')
+        .replace('tie:100,"cable tie, 100 mm",pieces,', 'tie:100,"cable tie, 100 mm",boxes,'),
+    );
     await page.getByLabel('Stock as CSV').setInputFiles(file);
     await expect(page.getByRole('list', { name: 'Faults' })).toContainText('unit is pieces, mm or g, not “boxes”');
     await expect(page.getByRole('list', { name: 'Stock' })).toContainText('cloth tape, 19 mm110 mm');
-    writeFileSync(file, text.replace('tape:19,"cloth tape, 19 mm",mm,110', 'tape:19,"cloth tape, 19 mm",mm,2500').split('\r\n').filter((line) => !line.startsWith('offcut')).join('\r\n'));
+    writeFileSync(
+      file,
+      text
+        .replace('tape:19,"cloth tape, 19 mm",mm,110', 'tape:19,"cloth tape, 19 mm",mm,2500')
+        .split('\r\n')
+        .filter((line) => !line.startsWith('offcut'))
+        .join('\r\n'),
+    );
     await page.getByLabel('Stock as CSV').setInputFiles(file);
     await expect(page.getByText(/lines counted in/)).toBeVisible();
     await expect(page.getByRole('list', { name: 'Stock' })).toContainText('cloth tape, 19 mm2.5 m');

@@ -1,5 +1,16 @@
 /** From the Floor to a logged fault, with the keyboard alone. */
-import { answer, enterUntil, logOf, press, quadId, sentence, signIn, takeUp, touchUntil, under } from '../support/bench';
+import {
+  answer,
+  enterUntil,
+  logOf,
+  press,
+  quadId,
+  sentence,
+  signIn,
+  takeUp,
+  touchUntil,
+  under,
+} from '../support/bench';
 import { typeInto } from '../support/forms';
 import { expect, test } from '../support/shop';
 
@@ -66,7 +77,9 @@ test('a job from the Floor to the logged fault', async ({ page, shop }) => {
     await expect(sentence(page)).toContainText('Once more');
     await answer(page, '0');
     await expect(sentence(page)).toContainText('Stop. ESC B4 to ESC C4: silent');
-    await expect(page.getByRole('list', { name: 'Where it can come from' })).toContainText('lead C of motor M4 on ESC C4');
+    await expect(page.getByRole('list', { name: 'Where it can come from' })).toContainText(
+      'lead C of motor M4 on ESC C4',
+    );
     const suspects = await page.getByRole('list', { name: 'Where it can come from' }).locator('li').allInnerTexts();
     const place = suspects.findIndex((line) => line.includes('lead C of motor M4')) + 1;
     await answer(page, String(place));
@@ -121,9 +134,26 @@ test('a job from the Floor to the logged fault', async ({ page, shop }) => {
     const log = await logOf(page, shop.url, await quadId(page, shop.url, 'Vineyard'));
     expect(log.map(({ seq }) => seq)).toEqual(log.map((_, index) => index + 1));
     const bodies = log.map(({ body }) => body);
-    expect(bodies).toContainEqual(expect.objectContaining({ do: 'land', wire: 'M3-B', as: expect.objectContaining({ at: { on: 'terminal', ref: 'ESC.C3' } }) }));
-    expect(bodies).toContainEqual(expect.objectContaining({ do: 'land', wire: 'W1', as: expect.objectContaining({ at: { on: 'terminal', ref: 'FC.VB1' } }) }));
-    const readings = log.filter(({ body }) => body.saw === 'reading').map(({ body }) => body.reading as { touch: { black: string; red: string }; verdict: string; heard: { length: string } });
+    expect(bodies).toContainEqual(
+      expect.objectContaining({
+        do: 'land',
+        wire: 'M3-B',
+        as: expect.objectContaining({ at: { on: 'terminal', ref: 'ESC.C3' } }),
+      }),
+    );
+    expect(bodies).toContainEqual(
+      expect.objectContaining({
+        do: 'land',
+        wire: 'W1',
+        as: expect.objectContaining({ at: { on: 'terminal', ref: 'FC.VB1' } }),
+      }),
+    );
+    const readings = log
+      .filter(({ body }) => body.saw === 'reading')
+      .map(
+        ({ body }) =>
+          body.reading as { touch: { black: string; red: string }; verdict: string; heard: { length: string } },
+      );
     expect(readings.filter(({ verdict }) => verdict === 'stop')).toHaveLength(1);
     expect(readings.find(({ touch }) => touch.black === main.black && touch.red === main.red)?.verdict).toBe('pass');
     const permit = log.find(({ body }) => body.saw === 'permit');
@@ -134,4 +164,3 @@ test('a job from the Floor to the logged fault', async ({ page, shop }) => {
     expect(new Set(log.slice(30).map(({ person }) => person))).toEqual(new Set(['Bram Tolley']));
   });
 });
-

@@ -8,17 +8,29 @@ import { expect, test } from '../support/shop';
 interface Job {
   id: string;
   quad: string;
-  plan: { version: number; target: { wires: Record<string, { id: string; ends: { at: { ref?: string } }[] }>; slots: Record<string, { model: string }> }; links: { id: string; wish?: string; ends: { slot: string; port: string }[] }[]; wishes: unknown[]; pinned: { of: string; value: string }[] };
+  plan: {
+    version: number;
+    target: {
+      wires: Record<string, { id: string; ends: { at: { ref?: string } }[] }>;
+      slots: Record<string, { model: string }>;
+    };
+    links: { id: string; wish?: string; ends: { slot: string; port: string }[] }[];
+    wishes: unknown[];
+    pinned: { of: string; value: string }[];
+  };
 }
 
 async function jobOf(page: Page, url: string, quad: string): Promise<Job> {
   const floor = (await (await page.request.get(`${url}/api/floor`)).json()) as { jobId: string; quad: string }[];
-  return (await (await page.request.get(`${url}/api/jobs/${floor.find((line) => line.quad === quad)!.jobId}`)).json()) as Job;
+  return (await (
+    await page.request.get(`${url}/api/jobs/${floor.find((line) => line.quad === quad)!.jobId}`)
+  ).json()) as Job;
 }
 
 /** Steps through the landings until the wire is the one asked for. */
 async function toWire(page: Page, words: string): Promise<void> {
-  for (let count = 0; count < 60 && !(await sentence(page).innerText()).includes(words); count++) await press(page, '+');
+  for (let count = 0; count < 60 && !(await sentence(page).innerText()).includes(words); count++)
+    await press(page, '+');
   await expect(sentence(page)).toContainText(words);
 }
 
@@ -31,7 +43,8 @@ test('a remedy by one key, undo and redo', async ({ page, shop }) => {
   const planned = (await jobOf(page, shop.url, 'Vineyard frost-patrol')).plan;
   await press(page, 'ArrowRight');
   await expect(under(page)).toContainText(/would not work yet|No rule objects|Not there/);
-  for (let count = 0; count < 20 && !(await under(page).innerText()).includes('would not work yet'); count++) await press(page, 'ArrowRight');
+  for (let count = 0; count < 20 && !(await under(page).innerText()).includes('would not work yet'); count++)
+    await press(page, 'ArrowRight');
   await expect(under(page)).toContainText('would not work yet');
   await press(page, 'Enter');
   const finding = page.getByRole('region', { name: 'Finding' });
@@ -79,7 +92,10 @@ test('plan, hold a choice, conflict and way out', async ({ page, shop }) => {
     await expect(sentence(page)).toContainText('Which pad takes');
     const { plan } = await jobOf(page, shop.url, 'Glasshouse scout');
     expect(plan.pinned).toEqual([{ what: 'port', of: 'receiver RX', value: held.replace(' ', '/') }]);
-    expect(plan.links.find(({ wish }) => wish === 'receiver RX')!.ends[1]).toEqual({ slot: 'FC', port: held.split(' ')[1] });
+    expect(plan.links.find(({ wish }) => wish === 'receiver RX')!.ends[1]).toEqual({
+      slot: 'FC',
+      port: held.split(' ')[1],
+    });
     expect(plan.wishes.length).toBeGreaterThan(4);
   });
 
@@ -89,9 +105,26 @@ test('plan, hold a choice, conflict and way out', async ({ page, shop }) => {
     const names = Array.from({ length: 8 }, (_, index) => `RX${index + 2}`);
     const changes = names.flatMap((slot) => [
       { path: `slots/${slot}`, before: null, after: receiver },
-      { path: `wishes/receiver ${slot}`, before: null, after: { id: `receiver ${slot}`, purpose: 'receiver', of: slot, must: true, lossIfDropped: 3, ways: ['two-way'] } },
+      {
+        path: `wishes/receiver ${slot}`,
+        before: null,
+        after: {
+          id: `receiver ${slot}`,
+          purpose: 'receiver',
+          of: slot,
+          must: true,
+          lossIfDropped: 3,
+          ways: ['two-way'],
+        },
+      },
     ]);
-    expect((await page.request.post(`${shop.url}/api/jobs/${job.id}/plan-changes`, { data: { version: job.plan.version, changes } })).ok()).toBe(true);
+    expect(
+      (
+        await page.request.post(`${shop.url}/api/jobs/${job.id}/plan-changes`, {
+          data: { version: job.plan.version, changes },
+        })
+      ).ok(),
+    ).toBe(true);
     await page.reload();
     await expect(sentence(page)).toBeVisible();
     await press(page, 'm');
@@ -116,12 +149,21 @@ test('two people at once, the wire list, the set-up sheet', async ({ page, shop 
 
   await test.step('the wire that somebody else has moved meanwhile is named, and nothing is overwritten', async () => {
     const job = await jobOf(page, shop.url, 'Vineyard frost-patrol');
-    for (let count = 0; count < 20 && !(await under(page).innerText()).includes('would not work yet'); count++) await press(page, 'ArrowRight');
+    for (let count = 0; count < 20 && !(await under(page).innerText()).includes('would not work yet'); count++)
+      await press(page, 'ArrowRight');
     const name = Object.values(job.plan.target.wires).find(({ ends }) => ends.some(({ at }) => at.ref === 'RX.TX'))!.id;
     const wire = job.plan.target.wires[name]!;
-    await page.route('**/api/jobs/*', (route) => (route.request().method() === 'GET' ? route.abort() : route.continue()));
+    await page.route('**/api/jobs/*', (route) =>
+      route.request().method() === 'GET' ? route.abort() : route.continue(),
+    );
     const theirs = { ...wire, colour: 'violet' };
-    expect((await page.request.post(`${shop.url}/api/jobs/${job.id}/plan-changes`, { data: { version: job.plan.version, changes: [{ path: `wires/${name}`, before: wire, after: theirs }] } })).ok()).toBe(true);
+    expect(
+      (
+        await page.request.post(`${shop.url}/api/jobs/${job.id}/plan-changes`, {
+          data: { version: job.plan.version, changes: [{ path: `wires/${name}`, before: wire, after: theirs }] },
+        })
+      ).ok(),
+    ).toBe(true);
     await press(page, 'Enter');
     await expect(under(page)).toContainText(`somebody else has changed wire ${name} meanwhile`);
     await page.unroute('**/api/jobs/*');
@@ -139,8 +181,14 @@ test('two people at once, the wire list, the set-up sheet', async ({ page, shop 
     const saving = page.waitForEvent('download');
     await press(page, 'c');
     const text = readFileSync(await (await saving).path(), 'utf8').replace(/^\ufeff/, '');
-    const [head, ...rows] = text.trim().split('\r\n').map((line) => line.split(','));
-    const turned = [head!, ...rows].map((cells) => [...cells].reverse().join(';')).join('\n').replace('violet', 'orange');
+    const [head, ...rows] = text
+      .trim()
+      .split('\r\n')
+      .map((line) => line.split(','));
+    const turned = [head!, ...rows]
+      .map((cells) => [...cells].reverse().join(';'))
+      .join('\n')
+      .replace('violet', 'orange');
     const file = info.outputPath('wires.csv');
     writeFileSync(file, turned);
     await page.getByLabel('Wire list as CSV').setInputFiles(file);
@@ -165,7 +213,10 @@ test('two people at once, the wire list, the set-up sheet', async ({ page, shop 
     await expect(page.getByRole('list', { name: 'Compared' })).toContainText('differs: is 4, wanted 6');
     await expect(page.getByRole('heading', { level: 1 })).toContainText('do not mirror the wiring');
     await expect(page.getByRole('list', { name: 'Safety' })).toContainText('loss of signalmeasure');
-    await page.getByRole('radiogroup', { name: 'When the link is lost' }).getByRole('radio', { name: 'not agreed' }).focus();
+    await page
+      .getByRole('radiogroup', { name: 'When the link is lost' })
+      .getByRole('radio', { name: 'not agreed' })
+      .focus();
     await page.keyboard.press('ArrowRight');
     await expect(page.getByRole('list', { name: 'Safety' })).toContainText('loss of signalreturn home');
     await typeInto(page, 'Setting to their taste', 'stick range');

@@ -36,16 +36,30 @@ export async function conversions(): Promise<Measurement[]> {
     else console.log(`# small pair ${seed}: ${cost} acts, ${least} would do`);
   }
   console.log(`# of the wires of the new build ${((100 * kept) / tried).toFixed(0)} % were there already`);
-  const count = (what: string, value: number, bar: number): Measurement => ({ what, value: String(value), unit: '', bar: String(bar), met: value === bar });
-  return [count(`conversions that lead exactly there, of ${tried}`, exact, pairs), count(`small conversions with nothing shorter, of ${small}`, shortest, small)];
+  const count = (what: string, value: number, bar: number): Measurement => ({
+    what,
+    value: String(value),
+    unit: '',
+    bar: String(bar),
+    met: value === bar,
+  });
+  return [
+    count(`conversions that lead exactly there, of ${tried}`, exact, pairs),
+    count(`small conversions with nothing shorter, of ${small}`, shortest, small),
+  ];
 }
 
 /** True when the effects, one after the other, make the one build the other: parts, ends of wires, plugs. */
 function reaches(from: Build, changes: ReturnType<typeof conversion>['changes'], to: Build): boolean {
   const made = changes.flatMap(({ effect }) => effect).reduce((build, act) => applyAct(build, act, catalogue), from);
   const shape = ({ slots, wires, mates }: Build) => ({
-    slots: Object.fromEntries(Object.entries(slots).map(([slot, { model, revision }]) => [slot, `${model} ${revision}`])), mates,
-    wires: Object.fromEntries(Object.entries(wires).map(([id, { ends }]) => [id, ends.map(({ at }) => (at.on === 'air' ? 'air' : at))])),
+    slots: Object.fromEntries(
+      Object.entries(slots).map(([slot, { model, revision }]) => [slot, `${model} ${revision}`]),
+    ),
+    mates,
+    wires: Object.fromEntries(
+      Object.entries(wires).map(([id, { ends }]) => [id, ends.map(({ at }) => (at.on === 'air' ? 'air' : at))]),
+    ),
   });
   return sameJson(shape(made), shape(to));
 }

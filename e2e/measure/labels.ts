@@ -8,15 +8,39 @@ const wearings = 12;
 
 export async function labels(): Promise<Measurement[]> {
   const boards = practiceBoards();
-  const clean = boards.flatMap((board) => outcomes(board, board.labels.map(({ printed }) => printed)));
+  const clean = boards.flatMap((board) =>
+    outcomes(
+      board,
+      board.labels.map(({ printed }) => printed),
+    ),
+  );
   const random = seeded(7);
-  const noisy = boards.flatMap((board) => Array.from({ length: wearings }).flatMap(() => outcomes(board, board.labels.map(({ printed }) => worn(printed, random)))));
+  const noisy = boards.flatMap((board) =>
+    Array.from({ length: wearings }).flatMap(() =>
+      outcomes(
+        board,
+        board.labels.map(({ printed }) => worn(printed, random)),
+      ),
+    ),
+  );
   const all = [...clean, ...noisy];
-  if (process.env.JUNCTOR_SHOW_WRONG) for (const one of new Set(all.filter(({ is }) => is === 'wrong').map(({ says }) => says))) console.error(one);
+  if (process.env.JUNCTOR_SHOW_WRONG)
+    for (const one of new Set(all.filter(({ is }) => is === 'wrong').map(({ says }) => says))) console.error(one);
   const share = (list: typeof all, is: string) => (100 * list.filter((one) => one.is === is).length) / list.length;
-  const line = (what: string, value: number, bar: string, met: boolean): Measurement => ({ what, value: value.toFixed(2), unit: '%', bar, met });
+  const line = (what: string, value: number, bar: string, met: boolean): Measurement => ({
+    what,
+    value: value.toFixed(2),
+    unit: '%',
+    bar,
+    met,
+  });
   return [
-    line(`labels right or asked, of ${all.length} (${clean.length} printed, ${noisy.length} worn):`, 100 - share(all, 'wrong') - share(all, 'lost'), '>=99', share(all, 'wrong') + share(all, 'lost') <= 1),
+    line(
+      `labels right or asked, of ${all.length} (${clean.length} printed, ${noisy.length} worn):`,
+      100 - share(all, 'wrong') - share(all, 'lost'),
+      '>=99',
+      share(all, 'wrong') + share(all, 'lost') <= 1,
+    ),
     line('labels wrongly sure:', share(all, 'wrong'), '<0.5', share(all, 'wrong') < 0.5),
     line('labels asked about, as printed:', share(clean, 'asked'), '<=12', share(clean, 'asked') <= 12),
   ];
@@ -27,9 +51,16 @@ function outcomes({ board, kind, labels }: PracticeBoard, printed: readonly stri
   const truths = labels.map(({ means }) => means);
   return readLabels(kind, printed).map(({ sure, meanings }, index) => {
     const truth = truths[index]!;
-    const name = ({ is, index: number, volts }: NonNullable<typeof sure>) => [is, ...(number === null ? [] : [number]), ...(volts === null ? [] : [volts])].join(' ');
+    const name = ({ is, index: number, volts }: NonNullable<typeof sure>) =>
+      [is, ...(number === null ? [] : [number]), ...(volts === null ? [] : [volts])].join(' ');
     const offered = meanings.map(({ meaning }) => name(meaning));
-    const is = sure ? (name(sure) === truth ? 'right' : 'wrong') : truth === '' || offered.length === 0 || offered.includes(truth) ? 'asked' : 'lost';
+    const is = sure
+      ? name(sure) === truth
+        ? 'right'
+        : 'wrong'
+      : truth === '' || offered.length === 0 || offered.includes(truth)
+        ? 'asked'
+        : 'lost';
     return { is, says: `${board}: ${printed[index]} is ${truth || 'unknown'}, read ${offered.join(' / ')}` };
   });
 }

@@ -13,7 +13,20 @@ import { stores } from './stores';
 import { tones } from './tones';
 import { unseen } from './unseen';
 
-const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = { rules, 'unseen wirings': unseen, remedies, planner, conversion: conversions, 'page while planning': planning, labels, models, tones, pace, stores, 'first load': firstLoad };
+const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
+  rules,
+  'unseen wirings': unseen,
+  remedies,
+  planner,
+  conversion: conversions,
+  'page while planning': planning,
+  labels,
+  models,
+  tones,
+  pace,
+  stores,
+  'first load': firstLoad,
+};
 const asked = process.argv[2] ?? '';
 let missed = 0;
 for (const [name, run] of Object.entries(groups)) {

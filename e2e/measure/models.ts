@@ -9,7 +9,11 @@ import { shippedModels } from '@junctor/demo';
 import type { Measurement } from './measurement';
 
 type Breakage = (model: Mutable) => boolean;
-type Mutable = { -readonly [K in keyof PartModel]: unknown } & { terminals: Record<string, unknown>[]; elements: Record<string, unknown>[]; connectors: { pins: string[]; pitchMm: number }[] };
+type Mutable = { -readonly [K in keyof PartModel]: unknown } & {
+  terminals: Record<string, unknown>[];
+  elements: Record<string, unknown>[];
+  connectors: { pins: string[]; pitchMm: number }[];
+};
 
 const solid = (one: Record<string, unknown>) => one.form !== 'tail' && one.form !== 'shell' && one.form !== 'metal';
 
@@ -42,27 +46,35 @@ const breakages: Readonly<Record<string, Breakage>> = {
     return Boolean(first);
   },
   'a capacitor below its rail': ({ elements, terminals, kind }) => {
-    const rails = new Set(terminals.filter(({ roles }) => (roles as { is: string }[]).some(({ is }) => is === 'supply')).map(({ node }) => node));
+    const rails = new Set(
+      terminals
+        .filter(({ roles }) => (roles as { is: string }[]).some(({ is }) => is === 'supply'))
+        .map(({ node }) => node),
+    );
     const capacitor = elements.find(({ is, plus }) => is === 'capacitor' && rails.has(plus));
     if (capacitor) capacitor.ratedV = kind === 'capacitor' ? 1 : 0.5;
     return Boolean(capacitor);
   },
   'a regulator that feeds itself': ({ elements }) => {
     const regulator = elements.find(({ is }) => is === 'regulator');
-    if (regulator) elements.push({ ...regulator, id: 'BACK', input: regulator.output, output: regulator.input, outV: 2, minInV: 3 });
+    if (regulator)
+      elements.push({ ...regulator, id: 'BACK', input: regulator.output, output: regulator.input, outV: 2, minInV: 3 });
     return Boolean(regulator);
   },
   'a shorted rail': ({ elements, terminals }) => {
     const rail = terminals.find(({ roles }) => (roles as { is: string }[]).some(({ is }) => is === 'supply'));
     const ground = terminals.find(({ roles }) => (roles as { is: string }[]).some(({ is }) => is === 'ground'));
-    if (rail && ground) elements.push({ id: 'SHORT', fails: ['open'], is: 'resistor', a: rail.node, b: ground.node, ohms: 2 });
+    if (rail && ground)
+      elements.push({ id: 'SHORT', fails: ['open'], is: 'resistor', a: rail.node, b: ground.node, ohms: 2 });
     return Boolean(rail && ground);
   },
 };
 
 export async function models(): Promise<Measurement[]> {
   const shipped = shippedModels();
-  const good = shipped.filter((model) => check(partModel, model).ok && checkModel(model).length === 0 && checkLooseReadings(model).length === 0).length;
+  const good = shipped.filter(
+    (model) => check(partModel, model).ok && checkModel(model).length === 0 && checkLooseReadings(model).length === 0,
+  ).length;
   const missed: string[] = [];
   let broken = 0;
   for (const model of shipped) {
@@ -76,7 +88,19 @@ export async function models(): Promise<Measurement[]> {
   for (const line of missed) console.error(`not found: ${line}`);
   const found = (100 * (broken - missed.length)) / broken;
   return [
-    { what: `shipped models that pass every physical check, of ${shipped.length}:`, value: String(good), unit: 'models', bar: `=${shipped.length}`, met: good === shipped.length },
-    { what: `models broken on purpose that are refused, of ${broken}:`, value: found.toFixed(1), unit: '%', bar: '=100', met: missed.length === 0 },
+    {
+      what: `shipped models that pass every physical check, of ${shipped.length}:`,
+      value: String(good),
+      unit: 'models',
+      bar: `=${shipped.length}`,
+      met: good === shipped.length,
+    },
+    {
+      what: `models broken on purpose that are refused, of ${broken}:`,
+      value: found.toFixed(1),
+      unit: '%',
+      bar: '=100',
+      met: missed.length === 0,
+    },
   ];
 }

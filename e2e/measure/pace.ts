@@ -12,9 +12,13 @@ export async function pace(): Promise<Measurement[]> {
   const demoS = (performance.now() - made) / 1000;
   const job = shop.jobs[0]!;
   const plan = { ...job.plan, jobId: job.id, version: 1 };
-  const derive = median(Array.from({ length: 15 }, () => timed(() => deriveJob({ jobId: job.id, plan, records: job.records, catalogue }))));
+  const derive = median(
+    Array.from({ length: 15 }, () => timed(() => deriveJob({ jobId: job.id, plan, records: job.records, catalogue }))),
+  );
   const circuit = compile(plan.target, catalogue);
-  const touches = continuityTouches(plan.target, catalogue).touches.map(({ touch }) => timed(() => expectIn(circuit, touch, { meter, heldS: 2.5 })));
+  const touches = continuityTouches(plan.target, catalogue).touches.map(({ touch }) =>
+    timed(() => expectIn(circuit, touch, { meter, heldS: 2.5 })),
+  );
   return [
     atMost(`derive a job of ${job.records.length} records, median:`, derive, 'ms', 100),
     atMost('one expectation, median:', median(touches), 'ms', 200),

@@ -12,7 +12,10 @@ const rounds = 5;
 export async function planning(): Promise<Measurement[]> {
   const folder = mkdtempSync(join(tmpdir(), 'junctor-planning-'));
   const shop = await runShop(folder, {});
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-background-networking'] });
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-background-networking'],
+  });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
     await page.goto(shop.url);
@@ -31,7 +34,9 @@ export async function planning(): Promise<Measurement[]> {
     await page.evaluate(() => {
       const seen = { longestMs: 0 };
       (window as unknown as { seen: typeof seen }).seen = seen;
-      new PerformanceObserver((list) => list.getEntries().forEach(({ duration }) => (seen.longestMs = Math.max(seen.longestMs, duration)))).observe({ entryTypes: ['longtask'] });
+      new PerformanceObserver((list) =>
+        list.getEntries().forEach(({ duration }) => (seen.longestMs = Math.max(seen.longestMs, duration))),
+      ).observe({ entryTypes: ['longtask'] });
     });
     for (let round = 0; round < rounds; round++) {
       await page.locator('body:not([data-enter="settling"])').waitFor();
@@ -42,7 +47,9 @@ export async function planning(): Promise<Measurement[]> {
       await asked.waitFor();
     }
     const longestMs = await page.evaluate(() => (window as unknown as { seen: { longestMs: number } }).seen.longestMs);
-    return [atMost(`longest task on the page while planning, ${rounds} times (0: none over 50)`, longestMs, 'ms', 100, 0)];
+    return [
+      atMost(`longest task on the page while planning, ${rounds} times (0: none over 50)`, longestMs, 'ms', 100, 0),
+    ];
   } finally {
     await browser.close();
     await shop.stop();

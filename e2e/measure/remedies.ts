@@ -11,13 +11,27 @@ export async function remedies(): Promise<Measurement[]> {
   const all = goodBuilds().flatMap((good) => mended(good, every).map((one) => ({ ...one, of: good.name })));
   const seconds = (performance.now() - from) / 1000;
   const known = all.filter(({ remedy }) => remedy !== null);
-  for (const { of, mutant, says } of all.filter(({ remedy }) => remedy === null)) console.log(`# no remedy: ${of}: ${mutant.operator}, ${mutant.what}: ${says}`);
+  for (const { of, mutant, says } of all.filter(({ remedy }) => remedy === null))
+    console.log(`# no remedy: ${of}: ${mutant.operator}, ${mutant.what}: ${says}`);
   const wrong = known.filter(({ gone, then }) => !gone || (then !== null && then.is !== 'fine'));
-  for (const { of, mutant, remedy, then } of wrong) console.log(`# wrong: ${of}: ${mutant.operator}, ${mutant.what}: ${remedy}: ${then?.because ?? 'still found'}`);
+  for (const { of, mutant, remedy, then } of wrong)
+    console.log(`# wrong: ${of}: ${mutant.operator}, ${mutant.what}: ${remedy}: ${then?.because ?? 'still found'}`);
   const percent = (100 * known.length) / all.length;
   return [
-    { what: `findings with a remedy, of ${all.length}:`, value: percent.toFixed(1), unit: '%', bar: '>=90', met: percent >= 90 },
-    { what: `remedies that do not mend, by rules and powered solve, of ${known.length}:`, value: String(wrong.length), unit: '', bar: '0', met: wrong.length === 0 },
+    {
+      what: `findings with a remedy, of ${all.length}:`,
+      value: percent.toFixed(1),
+      unit: '%',
+      bar: '>=90',
+      met: percent >= 90,
+    },
+    {
+      what: `remedies that do not mend, by rules and powered solve, of ${known.length}:`,
+      value: String(wrong.length),
+      unit: '',
+      bar: '0',
+      met: wrong.length === 0,
+    },
     atMost('looking for remedies, mean', seconds / all.length, 's', 1, 2),
   ];
 }

@@ -47,7 +47,12 @@ export async function stores(): Promise<Measurement[]> {
     });
     return [
       atMost(`import of ${count} part models, file to answer:`, importS, 's', 10),
-      atMost(`find as you type in ${count + shippedModels().length} models, slowest of ${typing.length} keys:`, Math.max(...typing), 'ms', 50),
+      atMost(
+        `find as you type in ${count + shippedModels().length} models, slowest of ${typing.length} keys:`,
+        Math.max(...typing),
+        'ms',
+        50,
+      ),
     ];
   } finally {
     await browser.close();

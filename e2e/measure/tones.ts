@@ -44,6 +44,12 @@ function diodeErrors(circuit: Circuit): Measurement[] {
     const [from, to] = [circuit.at[black]!, circuit.at[red]!];
     const mine = touchResponse(reduceToPort(circuit, from, to, 0.5, false), diodeMeter, {}, 0, 0).settledV;
     const theirs = spiceTouch(circuit, from, to, diodeMeter, {}, 60).settledV;
-    return atMost(`diode volts, ${what}:`, 1000 * Math.abs(mine - theirs), `mV of ${(1000 * theirs).toFixed(0)} mV`, 20, 1);
+    return atMost(
+      `diode volts, ${what}:`,
+      1000 * Math.abs(mine - theirs),
+      `mV of ${(1000 * theirs).toFixed(0)} mV`,
+      20,
+      1,
+    );
   });
 }

@@ -23,13 +23,31 @@ export async function unseen(): Promise<Measurement[]> {
     const build: Build = planned.target;
     all.push(...tried({ name: `generated ${seed}`, build, links: planned.links, cells }, everyFar, everyth));
   }
-  for (const { of, is, operator, what, because } of all.filter((one) => one.is !== 'fine' && !caught(one))) console.log(`# missed: ${is}: ${of}: ${operator}, ${what}: ${because}`);
-  for (const one of all.filter((each) => falseAlarm(each))) console.log(`# false: ${one.of}: ${one.operator}, ${one.what}: ${falseAlarm(one)!.says}`);
+  for (const { of, is, operator, what, because } of all.filter((one) => one.is !== 'fine' && !caught(one)))
+    console.log(`# missed: ${is}: ${of}: ${operator}, ${what}: ${because}`);
+  for (const one of all.filter((each) => falseAlarm(each)))
+    console.log(`# false: ${one.of}: ${one.operator}, ${one.what}: ${falseAlarm(one)!.says}`);
   const share = (is: 'kill' | 'stop', least: number): Measurement => {
     const of = all.filter((one) => one.is === is);
     const percent = (100 * of.filter(caught).length) / of.length;
-    return { what: `${is}s found on ${builds} wirings not seen before, of ${of.length} mutations:`, value: percent.toFixed(2), unit: '%', bar: `>=${least}`, met: percent >= least };
+    return {
+      what: `${is}s found on ${builds} wirings not seen before, of ${of.length} mutations:`,
+      value: percent.toFixed(2),
+      unit: '%',
+      bar: `>=${least}`,
+      met: percent >= least,
+    };
   };
   const wrong = all.filter((one) => falseAlarm(one)).length;
-  return [share('kill', 100), share('stop', 98), { what: `kills and stops on those that work, of ${all.filter(({ is }) => is === 'fine').length}`, value: String(wrong), unit: '', bar: '0', met: wrong === 0 }];
+  return [
+    share('kill', 100),
+    share('stop', 98),
+    {
+      what: `kills and stops on those that work, of ${all.filter(({ is }) => is === 'fine').length}`,
+      value: String(wrong),
+      unit: '',
+      bar: '0',
+      met: wrong === 0,
+    },
+  ];
 }

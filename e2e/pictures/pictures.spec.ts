@@ -81,7 +81,11 @@ test('the stores and a new board', async ({ page, shop }) => {
   await page.keyboard.press('Tab');
   await page.keyboard.type('Skerrie Boards');
   await page.keyboard.press('Enter');
-  for (const [labels, steps] of [['T1 R1 5V G S T2 R2 5V G VBAT', 0], ['CAM VTX G BZ+ BZ- LED 9V G CUR TLM', 1], ['S1 S2 S3 S4', 2]] as const) {
+  for (const [labels, steps] of [
+    ['T1 R1 5V G S T2 R2 5V G VBAT', 0],
+    ['CAM VTX G BZ+ BZ- LED 9V G CUR TLM', 1],
+    ['S1 S2 S3 S4', 2],
+  ] as const) {
     await expect(page.getByLabel(/Labels in order/)).toBeFocused();
     await page.keyboard.type(labels);
     await page.keyboard.press('Tab');

@@ -34,7 +34,9 @@ export function under(page: Page) {
 /** Nothing on the page that axe objects to. */
 export async function readable(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`)).toEqual([]);
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`),
+  ).toEqual([]);
 }
 
 /** Presses one key; Enter only once it answers again. */
@@ -73,7 +75,12 @@ export async function throughKit(page: Page): Promise<void> {
   throw new Error('the kit does not end');
 }
 
-const lengthKey: readonly (readonly [string, string])[] = [['does not stop', '4'], ['about a second', '2'], ['chirp', '1'], ['silent', '0']];
+const lengthKey: readonly (readonly [string, string])[] = [
+  ['does not stop', '4'],
+  ['about a second', '2'],
+  ['chirp', '1'],
+  ['silent', '0'],
+];
 
 /** Answers a touch as a good build would show it: with the longest tone that it may show. */
 export async function answerTouch(page: Page): Promise<void> {

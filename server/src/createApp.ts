@@ -23,11 +23,21 @@ import { toolRoutes } from './tools/routes';
 export function createApp(deps: Deps): express.Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(helmet({
-    // Styles are made at run time; the solver is WebAssembly; plain HTTP on loopback must not be upgraded.
-    contentSecurityPolicy: { directives: { defaultSrc: ["'self'"], scriptSrc: ["'self'", "'wasm-unsafe-eval'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], upgradeInsecureRequests: null } },
-    strictTransportSecurity: false,
-  }));
+  app.use(
+    helmet({
+      // Styles are made at run time; the solver is WebAssembly; plain HTTP on loopback must not be upgraded.
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          upgradeInsecureRequests: null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
   app.use(compression());
   app.use('/api', express.json({ limit: '1mb' }), api(deps));
   if (deps.pages) app.use(pages(deps.pages));
@@ -43,7 +53,20 @@ function api(deps: Deps): express.Router {
   });
   router.use(sessionRoutes(deps));
   router.use(requirePerson(deps));
-  for (const routes of [peopleRoutes, customerRoutes, quadRoutes, jobRoutes, recordRoutes, floorRoutes, toolRoutes, catalogueRoutes, partRoutes, stockRoutes, pictureRoutes]) router.use(routes(deps));
+  for (const routes of [
+    peopleRoutes,
+    customerRoutes,
+    quadRoutes,
+    jobRoutes,
+    recordRoutes,
+    floorRoutes,
+    toolRoutes,
+    catalogueRoutes,
+    partRoutes,
+    stockRoutes,
+    pictureRoutes,
+  ])
+    router.use(routes(deps));
   router.use(() => {
     throw new ApiError(404, 'not.found', 'There is no such thing here');
   });

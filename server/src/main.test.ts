@@ -19,7 +19,8 @@ function newFolder(): string {
 async function start(env: Record<string, string>, ...args: string[]): Promise<{ code: number | null; said: string }> {
   const port = String(await freePort());
   const child = spawn('node', ['--import', 'tsx', join(import.meta.dirname, 'main.ts'), ...args], {
-    env: { ...process.env, JUNCTOR_PORT: port, JUNCTOR_TEST_DATA: '1', ...env }, stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, JUNCTOR_PORT: port, JUNCTOR_TEST_DATA: '1', ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
   });
   let said = '';
   child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
@@ -33,7 +34,10 @@ it('a taken port', async () => {
   const { port } = taken.address() as { port: number };
   const { code, said } = await start({ JUNCTOR_DATA: newFolder(), JUNCTOR_PORT: String(port) });
   taken.close();
-  expect([code, said]).toEqual([1, `Cannot listen on port ${port}: somebody else uses it. Set JUNCTOR_PORT to another.\n`]);
+  expect([code, said]).toEqual([
+    1,
+    `Cannot listen on port ${port}: somebody else uses it. Set JUNCTOR_PORT to another.\n`,
+  ]);
 });
 
 it('a data folder that cannot be made', async () => {

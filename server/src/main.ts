@@ -34,14 +34,20 @@ async function main(): Promise<void> {
   try {
     privateServer = config.dbUrl ? null : await startPrivateServer(config.dataFolder, { durable: config.durable });
     const shop = await openShop({
-      ownerUrl: config.dbUrl ?? privateServer!.ownerUrl, databaseName: config.dbName, wanted: config.empty ? 'empty' : null,
-      log, now: () => new Date(), pages, signInTries: config.signInTries,
+      ownerUrl: config.dbUrl ?? privateServer!.ownerUrl,
+      databaseName: config.dbName,
+      wanted: config.empty ? 'empty' : null,
+      log,
+      now: () => new Date(),
+      pages,
+      signInTries: config.signInTries,
     });
     close = () => shop.database.close();
     handler = createApp(shop);
     process.stdout.write(`\nJunctor is at http://127.0.0.1:${config.port}\n`);
     if (!config.dbUrl) process.stdout.write(`Its data is in ${config.dataFolder}\n`);
-    if (shop.kind === 'demo') process.stdout.write(`Demo shop. Sign in as:\n${demoSignIns.map((line) => `  ${line}\n`).join('')}`);
+    if (shop.kind === 'demo')
+      process.stdout.write(`Demo shop. Sign in as:\n${demoSignIns.map((line) => `  ${line}\n`).join('')}`);
     else process.stdout.write('The first visitor of an empty shop makes its first lead.\n');
     process.stdout.write('Ctrl-C stops it.\n');
   } catch (error) {
@@ -53,7 +59,14 @@ async function main(): Promise<void> {
 /** Until the application is ready every request is told to come again. */
 const notReady: RequestListener = (_request, response) => {
   response.writeHead(503, { 'content-type': 'application/json', 'retry-after': '1' });
-  response.end(JSON.stringify({ code: 'server.starting', message: 'The server is starting. Nothing was stored.', path: null, context: null }));
+  response.end(
+    JSON.stringify({
+      code: 'server.starting',
+      message: 'The server is starting. Nothing was stored.',
+      path: null,
+      context: null,
+    }),
+  );
 };
 
 function listen(port: number, handler: RequestListener): Promise<Server> {
@@ -68,7 +81,8 @@ function listen(port: number, handler: RequestListener): Promise<Server> {
 }
 
 function report(error: unknown): void {
-  const line = error instanceof StartError ? error.message : `Junctor could not start: ${(error as Error).stack ?? String(error)}`;
+  const line =
+    error instanceof StartError ? error.message : `Junctor could not start: ${(error as Error).stack ?? String(error)}`;
   process.stderr.write(`${line}\n`);
 }
 

@@ -4,7 +4,10 @@ import { toLpText } from '@junctor/core';
 
 /** The part of the package that is used here. */
 export interface OneShotSolver {
-  solve(problem: string, options?: object): { Status: string; ObjectiveValue: number; Columns: Record<string, { Primal?: number }> };
+  solve(
+    problem: string,
+    options?: object,
+  ): { Status: string; ObjectiveValue: number; Columns: Record<string, { Primal?: number }> };
 }
 
 /** Longest that one solve may take, in seconds. */
@@ -21,6 +24,10 @@ export function solverFrom(highs: OneShotSolver): Solve {
     const result = quick.Status === 'Infeasible' ? highs.solve(text, { ...options, presolve: 'off' }) : quick;
     if (result.Status === 'Infeasible') return { is: 'impossible' };
     if (result.Status !== 'Optimal') return { is: 'gave up', why: result.Status };
-    return { is: 'optimal', value: result.ObjectiveValue, values: Object.fromEntries(names.map((name, index) => [name, result.Columns[`x${index}`]?.Primal ?? 0])) };
+    return {
+      is: 'optimal',
+      value: result.ObjectiveValue,
+      values: Object.fromEntries(names.map((name, index) => [name, result.Columns[`x${index}`]?.Primal ?? 0])),
+    };
   };
 }

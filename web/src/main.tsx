@@ -17,20 +17,34 @@ import { Notice } from './ui/Notice';
 import { theme } from './ui/theme';
 
 const JobPage = lazy(() => import('./features/job/JobPage').then(({ JobPage: page }) => ({ default: page })));
-const NewJobPage = lazy(() => import('./features/intake/NewJobPage').then(({ NewJobPage: page }) => ({ default: page })));
-const QuadBookPage = lazy(() => import('./features/book/QuadBookPage').then(({ QuadBookPage: page }) => ({ default: page })));
+const NewJobPage = lazy(() =>
+  import('./features/intake/NewJobPage').then(({ NewJobPage: page }) => ({ default: page })),
+);
+const QuadBookPage = lazy(() =>
+  import('./features/book/QuadBookPage').then(({ QuadBookPage: page }) => ({ default: page })),
+);
 const QuadsPage = lazy(() => import('./features/book/QuadsPage').then(({ QuadsPage: page }) => ({ default: page })));
-const IntakePage = lazy(() => import('./features/intake/IntakePage').then(({ IntakePage: page }) => ({ default: page })));
+const IntakePage = lazy(() =>
+  import('./features/intake/IntakePage').then(({ IntakePage: page }) => ({ default: page })),
+);
 const WiresPage = lazy(() => import('./features/wiring/WiresPage').then(({ WiresPage: page }) => ({ default: page })));
 const SetupPage = lazy(() => import('./features/wiring/SetupPage').then(({ SetupPage: page }) => ({ default: page })));
-const StoresPage = lazy(() => import('./features/stores/StoresPage').then(({ StoresPage: page }) => ({ default: page })));
+const StoresPage = lazy(() =>
+  import('./features/stores/StoresPage').then(({ StoresPage: page }) => ({ default: page })),
+);
 const ModelPage = lazy(() => import('./features/stores/ModelPage').then(({ ModelPage: page }) => ({ default: page })));
-const NewBoardPage = lazy(() => import('./features/newBoard/NewBoardPage').then(({ NewBoardPage: page }) => ({ default: page })));
-const CatalogueFilesPage = lazy(() => import('./features/stores/CatalogueFilesPage').then(({ CatalogueFilesPage: page }) => ({ default: page })));
+const NewBoardPage = lazy(() =>
+  import('./features/newBoard/NewBoardPage').then(({ NewBoardPage: page }) => ({ default: page })),
+);
+const CatalogueFilesPage = lazy(() =>
+  import('./features/stores/CatalogueFilesPage').then(({ CatalogueFilesPage: page }) => ({ default: page })),
+);
 const PartsPage = lazy(() => import('./features/stores/PartsPage').then(({ PartsPage: page }) => ({ default: page })));
 const PartPage = lazy(() => import('./features/stores/PartPage').then(({ PartPage: page }) => ({ default: page })));
 const StockPage = lazy(() => import('./features/stores/StockPage').then(({ StockPage: page }) => ({ default: page })));
-const PeoplePage = lazy(() => import('./features/people/PeoplePage').then(({ PeoplePage: page }) => ({ default: page })));
+const PeoplePage = lazy(() =>
+  import('./features/people/PeoplePage').then(({ PeoplePage: page }) => ({ default: page })),
+);
 
 const client = new QueryClient({
   defaultOptions: {
@@ -47,7 +61,10 @@ const client = new QueryClient({
 function Pages() {
   const session = useSession();
   if (session.isPending) return null;
-  if (session.error && !session.data) return <Notice title="The server does not answer">It is tried again. What this tablet has recorded is kept here.</Notice>;
+  if (session.error && !session.data)
+    return (
+      <Notice title="The server does not answer">It is tried again. What this tablet has recorded is kept here.</Notice>
+    );
   if (!session.data) return <SignInPage />;
   return (
     <Suspense fallback={null}>

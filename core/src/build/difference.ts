@@ -31,7 +31,11 @@ export function difference(from: Build, to: Build): Change[] {
     ...fits(from, to),
     ...lead,
     ...loose.map((id): Change => change('house', id, { do: 'house', housing: to.housings[id]! })),
-    ...lands(from, to, new Set(lead.flatMap(({ effect }) => effect.flatMap((act) => (act.do === 'land' ? [act.wire] : []))))),
+    ...lands(
+      from,
+      to,
+      new Set(lead.flatMap(({ effect }) => effect.flatMap((act) => (act.do === 'land' ? [act.wire] : [])))),
+    ),
     ...mates(from, to),
   ];
 }
@@ -125,7 +129,15 @@ function lands(from: Build, to: Build, inLeads: ReadonlySet<WireId>): Change[] {
     const part = wire.tailOf?.split('.')[0];
     const stays = now && (!part || sameFit(from, to, part)) && stillThere(from, to, now, end);
     if (stays && sameLanding(now.ends[end].at, at)) return [];
-    return [change('land', jointName(wire.id, end), { do: 'land', wire: wire.id, end, as: wire.ends[end], body: bodyOf(wire) })];
+    return [
+      change('land', jointName(wire.id, end), {
+        do: 'land',
+        wire: wire.id,
+        end,
+        as: wire.ends[end],
+        body: bodyOf(wire),
+      }),
+    ];
   });
 }
 
@@ -136,7 +148,10 @@ function stillThere(from: Build, to: Build, wire: Wire, end: 0 | 1): boolean {
 }
 
 function eachEnd(build: Build): { wire: Wire; end: 0 | 1 }[] {
-  return Object.values(build.wires).flatMap((wire) => [{ wire, end: 0 as const }, { wire, end: 1 as const }]);
+  return Object.values(build.wires).flatMap((wire) => [
+    { wire, end: 0 as const },
+    { wire, end: 1 as const },
+  ]);
 }
 
 /** What a landing tells about the wire itself. */

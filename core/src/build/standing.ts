@@ -9,6 +9,8 @@ import { sameFitted } from './build';
  * though both sit in the same slot. The same object when no part is replaced.
  */
 export function standing(build: Build, target: Build, catalogue: Catalogue): Build {
-  const replaced = Object.keys(build.slots).filter((slot) => slot in target.slots && !sameFitted(build.slots[slot], target.slots[slot]));
+  const replaced = Object.keys(build.slots).filter(
+    (slot) => slot in target.slots && !sameFitted(build.slots[slot], target.slots[slot]),
+  );
   return replaced.reduce((left, slot) => applyAct(left, { do: 'take off', slot, to: 'bench' }, catalogue), build);
 }

@@ -29,15 +29,30 @@ const alone = 'PART';
 
 /** The meter that the catalogue's own checks are made with: a typical card without spread. */
 const referenceMeter: Meter = {
-  id: 'reference', name: 'reference', limitV: 1.5, limitA: 0.001, seriesOhms: 1500, beepBelowOhms: 30, stopsAboveOhms: 40, answerMs: 20,
-  shortestToneMs: 40, beepsOnReverse: true, toneHz: null, spread: 0,
+  id: 'reference',
+  name: 'reference',
+  limitV: 1.5,
+  limitA: 0.001,
+  seriesOhms: 1500,
+  beepBelowOhms: 30,
+  stopsAboveOhms: 40,
+  answerMs: 20,
+  shortestToneMs: 40,
+  beepsOnReverse: true,
+  toneHz: null,
+  spread: 0,
 };
 
 /** The few touches that tell a good loose part from a bad one, with what this meter must show. */
 export function looseReadings(model: PartModel, meter: Meter): LooseReading[] {
   const circuit = compile(aloneBuild(model), makeCatalogue([model]));
   return touches(model).map((touch) => {
-    const asked: Touch = { black: terminalRef(alone, touch.black.id), red: terminalRef(alone, touch.red.id), mode: touch.mode, power: 'off' };
+    const asked: Touch = {
+      black: terminalRef(alone, touch.black.id),
+      red: terminalRef(alone, touch.red.id),
+      mode: touch.mode,
+      power: 'off',
+    };
     return { ...touch, expected: expectIn(circuit, asked, { meter, heldS: 2 }) };
   });
 }
@@ -52,15 +67,32 @@ function touches({ terminals, elements }: PartModel): Omit<LooseReading, 'expect
   const rails = firstOfNode(reachable.filter(({ roles }) => roles.some((role) => role.is === 'supply')));
   const inside = new Set(elements.flatMap((element) => (element.is === 'winding' ? [element.a, element.b] : [])));
   const windings = firstOfNode(reachable.filter(({ node }) => inside.has(node)));
-  const signals = firstOfNode(reachable.filter(({ node, roles }) => roles.some((role) => role.is === 'port') && hasClamp(elements, node)));
+  const signals = firstOfNode(
+    reachable.filter(({ node, roles }) => roles.some((role) => role.is === 'port') && hasClamp(elements, node)),
+  );
   const first = signals[0];
   return [
-    ...(ground ? rails.filter(({ node }) => node !== ground.node).flatMap((red): Omit<LooseReading, 'expected'>[] => [
-      { black: ground, red, mode: 'tone', why: `${red.printed} against ground must not stay on` },
-      { black: ground, red, mode: 'ohms', why: `${red.printed} against ground` },
-    ]) : []),
-    ...windings.flatMap((black, index) => windings.slice(index + 1).map((red): Omit<LooseReading, 'expected'> => ({ black, red, mode: 'tone', why: `winding ${black.printed} to ${red.printed}` }))),
-    ...(ground && first ? [{ black: first, red: ground, mode: 'diode' as const, why: `the clamp of ${first.printed}` }] : []),
+    ...(ground
+      ? rails
+          .filter(({ node }) => node !== ground.node)
+          .flatMap((red): Omit<LooseReading, 'expected'>[] => [
+            { black: ground, red, mode: 'tone', why: `${red.printed} against ground must not stay on` },
+            { black: ground, red, mode: 'ohms', why: `${red.printed} against ground` },
+          ])
+      : []),
+    ...windings.flatMap((black, index) =>
+      windings
+        .slice(index + 1)
+        .map((red): Omit<LooseReading, 'expected'> => ({
+          black,
+          red,
+          mode: 'tone',
+          why: `winding ${black.printed} to ${red.printed}`,
+        })),
+    ),
+    ...(ground && first
+      ? [{ black: first, red: ground, mode: 'diode' as const, why: `the clamp of ${first.printed}` }]
+      : []),
   ];
 }
 
@@ -72,13 +104,17 @@ function hasClamp(elements: PartModel['elements'], node: string): boolean {
 const typicalFactor = 2;
 
 /** What a loose reading says: stop for what no good part shows; numbers off a typical part are kept, not judged. */
-export function judgeLoose({ mode, expected }: LooseReading, heard: { length: Length | null; value: number | null }): SignatureReading['verdict'] {
+export function judgeLoose(
+  { mode, expected }: LooseReading,
+  heard: { length: Length | null; value: number | null },
+): SignatureReading['verdict'] {
   if (expected.from === 'none') return 'record only';
   if (mode === 'tone') return heard.length !== null && expected.passes.includes(heard.length) ? 'pass' : 'stop';
   const { band } = expected;
   if (!band || heard.value === null) return 'record only';
   if (mode === 'ohms' && heard.value < shortBelowOhms && band[0] > 2 * shortBelowOhms) return 'stop';
-  const [low, high] = mode === 'ohms' ? [band[0] / typicalFactor, band[1] * typicalFactor] : [band[0] - 0.08, band[1] + 0.08];
+  const [low, high] =
+    mode === 'ohms' ? [band[0] / typicalFactor, band[1] * typicalFactor] : [band[0] - 0.08, band[1] + 0.08];
   return heard.value >= low && heard.value <= high ? 'pass' : 'record only';
 }
 
@@ -86,6 +122,12 @@ export function judgeLoose({ mode, expected }: LooseReading, heard: { length: Le
 export function checkLooseReadings(model: PartModel): ModelMistake[] {
   return looseReadings(model, referenceMeter).flatMap(({ mode, black, red, expected }) => {
     if (mode !== 'ohms' || !expected.band || expected.band[0] >= shortBelowOhms) return [];
-    return [mistake('elements', 'signature', `${red.id} against ${black.id} reads ${expected.band[0].toFixed(1)} ohm on the loose part: a short`)];
+    return [
+      mistake(
+        'elements',
+        'signature',
+        `${red.id} against ${black.id} reads ${expected.band[0].toFixed(1)} ohm on the loose part: a short`,
+      ),
+    ];
   });
 }

@@ -5,8 +5,26 @@
 import type { NodeId, PortId, Range, TerminalId, XY } from '../names';
 
 export const partKinds = [
-  'controller', 'single board', 'esc', 'distribution', 'motor', 'capacitor', 'battery lead', 'receiver', 'video unit', 'camera',
-  'positioning', 'lights', 'light controller', 'buzzer', 'regulator', 'adapter', 'antenna', 'frame', 'propeller', 'pack',
+  'controller',
+  'single board',
+  'esc',
+  'distribution',
+  'motor',
+  'capacitor',
+  'battery lead',
+  'receiver',
+  'video unit',
+  'camera',
+  'positioning',
+  'lights',
+  'light controller',
+  'buzzer',
+  'regulator',
+  'adapter',
+  'antenna',
+  'frame',
+  'propeller',
+  'pack',
 ] as const;
 export type PartKind = (typeof partKinds)[number];
 
@@ -76,7 +94,17 @@ export type Role =
   | { is: 'metal' };
 
 export type PortKind =
-  | 'serial' | 'i2c' | 'video' | 'motorSignal' | 'motorPhase' | 'lights' | 'buzzer' | 'sense' | 'escData' | 'aerial' | 'usb';
+  | 'serial'
+  | 'i2c'
+  | 'video'
+  | 'motorSignal'
+  | 'motorPhase'
+  | 'lights'
+  | 'buzzer'
+  | 'sense'
+  | 'escData'
+  | 'aerial'
+  | 'usb';
 
 export interface Port {
   id: PortId;
@@ -119,19 +147,45 @@ export type Element = { id: string; fails: readonly ('open' | 'short' | 'leaky')
   | { is: 'resistor'; a: NodeId; b: NodeId; ohms: number }
   | { is: 'winding'; a: NodeId; b: NodeId; ohms: number; henries: number }
   | {
-      is: 'capacitor'; plus: NodeId; minus: NodeId; farads: number; esrOhms: number; leakOhms: number;
-      ratedV: number; keepsAtRated: number; polarised: boolean;
+      is: 'capacitor';
+      plus: NodeId;
+      minus: NodeId;
+      farads: number;
+      esrOhms: number;
+      leakOhms: number;
+      ratedV: number;
+      keepsAtRated: number;
+      polarised: boolean;
     }
   | { is: 'diode'; anode: NodeId; cathode: NodeId; forwardV: number; atA: number; seriesOhms: number }
   | { is: 'switch'; a: NodeId; b: NodeId; onOhms: number; closedWhen: 'never' | 'powered' | 'driven' | 'unknown' }
   | {
-      is: 'regulator'; kindOf: 'linear' | 'step-down' | 'step-up'; input: NodeId; output: NodeId; ground: NodeId;
-      enable: 'always' | 'software' | NodeId; outV: number; minInV: number; limitA: number; stillAirA: number;
-      efficiency: number; idleA: number; offOhms: number; backDiodeV: number | null;
+      is: 'regulator';
+      kindOf: 'linear' | 'step-down' | 'step-up';
+      input: NodeId;
+      output: NodeId;
+      ground: NodeId;
+      enable: 'always' | 'software' | NodeId;
+      outV: number;
+      minInV: number;
+      limitA: number;
+      stillAirA: number;
+      efficiency: number;
+      idleA: number;
+      offOhms: number;
+      backDiodeV: number | null;
     }
   | {
-      is: 'load'; plus: NodeId; minus: NodeId; offOhms: number; idleA: number; typicalA: number; peakA: number;
-      constant: 'current' | 'power' | 'ohms'; wakesAtV: number; liveOnUsb: boolean;
+      is: 'load';
+      plus: NodeId;
+      minus: NodeId;
+      offOhms: number;
+      idleA: number;
+      typicalA: number;
+      peakA: number;
+      constant: 'current' | 'power' | 'ohms';
+      wakesAtV: number;
+      liveOnUsb: boolean;
     }
 );
 
@@ -152,7 +206,10 @@ export interface Body {
   belowMm: number;
   holes: readonly { atMm: XY; drillMm: number }[];
   openings: readonly {
-    what: 'usb' | 'button' | 'card' | 'lens' | 'barometer' | 'screw'; nodes: readonly NodeId[]; atMm: XY; faceDeg: number | 'up' | 'down';
+    what: 'usb' | 'button' | 'card' | 'lens' | 'barometer' | 'screw';
+    nodes: readonly NodeId[];
+    atMm: XY;
+    faceDeg: number | 'up' | 'down';
   }[];
   /** Room that it takes with everything on it. */
   boxMm?: readonly [number, number, number];
@@ -166,9 +223,17 @@ export interface Body {
 
 export interface FrameBody {
   corners: readonly { index: number; atMm: XY; level: 'upper' | 'lower'; discMm: number }[];
-  bays: readonly { id: string; atMm: readonly [number, number, number]; sizeMm: readonly [number, number, number]; hole: string }[];
+  bays: readonly {
+    id: string;
+    atMm: readonly [number, number, number];
+    sizeMm: readonly [number, number, number];
+    hole: string;
+  }[];
   posts: readonly { atMm: XY; lengthMm: number; thread: string }[];
-  route: { points: Readonly<Record<string, readonly [number, number, number]>>; edges: readonly (readonly [string, string])[] };
+  route: {
+    points: Readonly<Record<string, readonly [number, number, number]>>;
+    edges: readonly (readonly [string, string])[];
+  };
   conducts: boolean;
 }
 

@@ -5,12 +5,22 @@ import type { PartModel } from './partModel';
 
 /** A revision follows the one before it; it may add terminals, never rename or drop one: that would be another model. */
 export function revisionMistakes(before: PartModel | null, next: PartModel): ModelMistake[] {
-  if (!before) return next.revision === 1 ? [] : [mistake('revision', 'revision', `${next.id} is new here: its first revision is 1`)];
-  if (next.revision !== before.revision + 1) return [mistake('revision', 'revision', `the next revision of ${next.id} is ${before.revision + 1}`)];
+  if (!before)
+    return next.revision === 1
+      ? []
+      : [mistake('revision', 'revision', `${next.id} is new here: its first revision is 1`)];
+  if (next.revision !== before.revision + 1)
+    return [mistake('revision', 'revision', `the next revision of ${next.id} is ${before.revision + 1}`)];
   const there = new Set(next.terminals.map(({ id }) => id));
   return [
-    ...(next.kind === before.kind ? [] : [mistake('kind', 'kind', `${next.id} is a ${before.kind}: another kind is another model`)]),
-    ...before.terminals.filter(({ id }) => !there.has(id)).map(({ id }) => mistake('terminals', 'dropped', `terminal ${id} of revision ${before.revision} is gone: wires may stand on it`)),
+    ...(next.kind === before.kind
+      ? []
+      : [mistake('kind', 'kind', `${next.id} is a ${before.kind}: another kind is another model`)]),
+    ...before.terminals
+      .filter(({ id }) => !there.has(id))
+      .map(({ id }) =>
+        mistake('terminals', 'dropped', `terminal ${id} of revision ${before.revision} is gone: wires may stand on it`),
+      ),
   ];
 }
 
@@ -22,11 +32,25 @@ export interface ModelChange {
 
 /** What differs, a line each: the whole, then terminals, elements and ports by id. */
 export function compareModels(before: PartModel, after: PartModel): ModelChange[] {
-  const plain = (['name', 'maker', 'massG'] as const).filter((key) => before[key] !== after[key]).map((key) => ({ what: key === 'massG' ? 'mass, g' : key, before: String(before[key]), after: String(after[key]) }));
-  const outline = JSON.stringify(before.body) === JSON.stringify(after.body) ? [] : [{ what: 'outline, holes or openings', before: sizeWords(before), after: sizeWords(after) }];
+  const plain = (['name', 'maker', 'massG'] as const)
+    .filter((key) => before[key] !== after[key])
+    .map((key) => ({
+      what: key === 'massG' ? 'mass, g' : key,
+      before: String(before[key]),
+      after: String(after[key]),
+    }));
+  const outline =
+    JSON.stringify(before.body) === JSON.stringify(after.body)
+      ? []
+      : [{ what: 'outline, holes or openings', before: sizeWords(before), after: sizeWords(after) }];
   return [
-    ...plain, ...outline, ...listed('terminal', before.terminals, after.terminals), ...listed('element', before.elements, after.elements),
-    ...listed('port', before.ports, after.ports), ...listed('plug', before.connectors, after.connectors), ...certainty(before, after),
+    ...plain,
+    ...outline,
+    ...listed('terminal', before.terminals, after.terminals),
+    ...listed('element', before.elements, after.elements),
+    ...listed('port', before.ports, after.ports),
+    ...listed('plug', before.connectors, after.connectors),
+    ...certainty(before, after),
   ];
 }
 
@@ -38,29 +62,47 @@ function sizeWords({ body: { outlineMm, holes } }: PartModel): string {
 function listed(word: string, before: readonly { id: string }[], after: readonly { id: string }[]): ModelChange[] {
   const old = new Map(before.map((one) => [one.id, one]));
   const now = new Map(after.map((one) => [one.id, one]));
-  const gone = before.filter(({ id }) => !now.has(id)).map(({ id }) => ({ what: `${word} ${id}`, before: 'there', after: 'gone' }));
-  return [...gone, ...after.flatMap((one): ModelChange[] => {
-    const was = old.get(one.id);
-    if (!was) return [{ what: `${word} ${one.id}`, before: 'not there', after: 'added' }];
-    return fields(was, one).map(([key, from, to]) => ({ what: `${word} ${one.id}, ${key}`, before: from, after: to }));
-  })];
+  const gone = before
+    .filter(({ id }) => !now.has(id))
+    .map(({ id }) => ({ what: `${word} ${id}`, before: 'there', after: 'gone' }));
+  return [
+    ...gone,
+    ...after.flatMap((one): ModelChange[] => {
+      const was = old.get(one.id);
+      if (!was) return [{ what: `${word} ${one.id}`, before: 'not there', after: 'added' }];
+      return fields(was, one).map(([key, from, to]) => ({
+        what: `${word} ${one.id}, ${key}`,
+        before: from,
+        after: to,
+      }));
+    }),
+  ];
 }
 
 function fields(was: object, is: object): [string, string, string][] {
   const [a, b] = [was as Record<string, unknown>, is as Record<string, unknown>];
-  const words = (value: unknown) => (value === undefined ? 'not said' : typeof value === 'string' ? value : JSON.stringify(value));
-  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((key) => JSON.stringify(a[key]) !== JSON.stringify(b[key])).map((key) => [key, words(a[key]), words(b[key])]);
+  const words = (value: unknown) =>
+    value === undefined ? 'not said' : typeof value === 'string' ? value : JSON.stringify(value);
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])]
+    .filter((key) => JSON.stringify(a[key]) !== JSON.stringify(b[key]))
+    .map((key) => [key, words(a[key]), words(b[key])]);
 }
 
 function certainty(before: PartModel, after: PartModel): ModelChange[] {
   const keys = new Set([...Object.keys(before.knownFrom), ...Object.keys(after.knownFrom)]);
-  return [...keys].filter((key) => before.knownFrom[key] !== after.knownFrom[key]).map((key) => ({
-    what: `how sure: ${key === '' ? 'the whole' : key.slice(1).replaceAll('/', ' ')}`, before: before.knownFrom[key] ?? 'as the whole', after: after.knownFrom[key] ?? 'as the whole',
-  }));
+  return [...keys]
+    .filter((key) => before.knownFrom[key] !== after.knownFrom[key])
+    .map((key) => ({
+      what: `how sure: ${key === '' ? 'the whole' : key.slice(1).replaceAll('/', ' ')}`,
+      before: before.knownFrom[key] ?? 'as the whole',
+      after: after.knownFrom[key] ?? 'as the whole',
+    }));
 }
 
 /** How sure the number at a pointer is: the longest pointer that leads to it holds. */
 export function certaintyAt(model: PartModel, pointer: string): PartModel['knownFrom'][string] {
-  const best = Object.keys(model.knownFrom).filter((key) => key === '' || pointer === key || pointer.startsWith(`${key}/`)).sort((a, b) => b.length - a.length)[0];
+  const best = Object.keys(model.knownFrom)
+    .filter((key) => key === '' || pointer === key || pointer.startsWith(`${key}/`))
+    .sort((a, b) => b.length - a.length)[0];
   return (best === undefined ? undefined : model.knownFrom[best]) ?? 'assumed';
 }

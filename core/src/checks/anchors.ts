@@ -27,10 +27,17 @@ export function anchorsFor(touch: Touch, log: FoldedLog, catalogue: Catalogue): 
 }
 
 /** Volts on the capacitors and seconds since, from the newest tone reading; empty after none or after power. */
-export function chargeBefore(log: FoldedLog, now: string): { chargeV: Readonly<Record<string, number>>; pauseS: number } {
-  const last = notesOf(log, 'reading').filter(({ record }) => record.body.reading.touch.mode !== 'volts').at(-1);
+export function chargeBefore(
+  log: FoldedLog,
+  now: string,
+): { chargeV: Readonly<Record<string, number>>; pauseS: number } {
+  const last = notesOf(log, 'reading')
+    .filter(({ record }) => record.body.reading.touch.mode !== 'volts')
+    .at(-1);
   const proof = notesOf(log, 'meter proof').at(-1);
   if (!last || (proof && proof.madeSeq > last.madeSeq)) return { chargeV: {}, pauseS: 0 };
-  return { chargeV: last.record.body.reading.expected.chargeAfterV, pauseS: Math.max(0, (Date.parse(now) - Date.parse(last.record.doneAt)) / 1000) };
+  return {
+    chargeV: last.record.body.reading.expected.chargeAfterV,
+    pauseS: Math.max(0, (Date.parse(now) - Date.parse(last.record.doneAt)) / 1000),
+  };
 }
-

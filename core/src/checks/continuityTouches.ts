@@ -16,8 +16,16 @@ import type { Touch } from './reading';
 import { coveredTerminals, hasRole, phaseChannel } from './reach';
 
 export type TouchReason =
-  | 'first anchor' | 'main leads' | 'main leads exchanged' | 'ground' | 'wire end to end' | 'same net' | 'rail to ground'
-  | 'sister phase' | 'phase to rail' | 'neighbours';
+  | 'first anchor'
+  | 'main leads'
+  | 'main leads exchanged'
+  | 'ground'
+  | 'wire end to end'
+  | 'same net'
+  | 'rail to ground'
+  | 'sister phase'
+  | 'phase to rail'
+  | 'neighbours';
 
 export interface ListedTouch {
   touch: Touch;
@@ -110,7 +118,8 @@ function makeView(build: Build, catalogue: Catalogue): View {
   const nets = netlist(build, catalogue);
   const covered = coveredTerminals(build, catalogue);
   const terminal = (ref: TerminalRef): Terminal => findTerminal(build, ref, catalogue)!;
-  const reachable = (ref: TerminalRef) => !covered.has(ref) && terminal(ref).touch !== 'no' && terminal(ref).form !== 'tail';
+  const reachable = (ref: TerminalRef) =>
+    !covered.has(ref) && terminal(ref).touch !== 'no' && terminal(ref).form !== 'tail';
   const probable = (net: Net) => net.terminals.filter(reachable);
   const ease = (ref: TerminalRef) => (terminal(ref).touch === 'easy' ? 0 : 1);
   return {
@@ -129,7 +138,9 @@ function makeView(build: Build, catalogue: Catalogue): View {
         .filter(({ refs }) => refs.length >= 2),
     phases: () => phaseGroups(build, catalogue).map((group) => group.filter(reachable)),
     neighbours: () =>
-      neighbourPairs(build, catalogue).filter(([a, b]) => reachable(a) && reachable(b) && nets.netOf(a) !== nets.netOf(b)),
+      neighbourPairs(build, catalogue).filter(
+        ([a, b]) => reachable(a) && reachable(b) && nets.netOf(a) !== nets.netOf(b),
+      ),
     sameNets: ({ black, red }, a, b) => {
       const pair = new Set([nets.netOf(a), nets.netOf(b)]);
       return pair.has(nets.netOf(black)) && pair.has(nets.netOf(red)) && nets.netOf(black) !== nets.netOf(red);
@@ -137,17 +148,27 @@ function makeView(build: Build, catalogue: Catalogue): View {
     canBeAnchored: (ref, list) => {
       const net = nets.netOf(ref);
       const soundsOn = (other: TerminalRef) => nets.netOf(other) === net;
-      return list.touches.some(({ touch, reason }) => tones.has(reason) && (soundsOn(touch.black) || soundsOn(touch.red)));
+      return list.touches.some(
+        ({ touch, reason }) => tones.has(reason) && (soundsOn(touch.black) || soundsOn(touch.red)),
+      );
     },
   };
 }
 
-const tones: ReadonlySet<TouchReason> = new Set(['first anchor', 'ground', 'wire end to end', 'same net', 'sister phase']);
+const tones: ReadonlySet<TouchReason> = new Set([
+  'first anchor',
+  'ground',
+  'wire end to end',
+  'same net',
+  'sister phase',
+]);
 
 /** The phase pads of each ESC channel. */
 function phaseGroups(build: Build, catalogue: Catalogue): TerminalRef[][] {
   const groups = new Map<string, TerminalRef[]>();
-  for (const slot of Object.keys(build.slots).filter((name): name is Slot => modelIn(build, name, catalogue)?.kind === 'esc')) {
+  for (const slot of Object.keys(build.slots).filter(
+    (name): name is Slot => modelIn(build, name, catalogue)?.kind === 'esc',
+  )) {
     const model = modelIn(build, slot, catalogue)!;
     for (const { id } of model.terminals) {
       const channel = phaseChannel(model, id);

@@ -68,20 +68,44 @@ export function chargeAfter(circuit: Circuit, touch: Touch, options: ExpectOptio
   return touchResponse(port, options.meter, start, options.heldS ?? 0, 0).chargeAfterV;
 }
 
-function respond(port: PortCircuit, touch: Touch, options: ExpectOptions): { passes: Length[]; band: Range | null; chargeAfterV: Record<string, number> } {
+function respond(
+  port: PortCircuit,
+  touch: Touch,
+  options: ExpectOptions,
+): { passes: Length[]; band: Range | null; chargeAfterV: Record<string, number> } {
   const { meter, chargeV = {}, pauseS = 0, heldS = 0 } = options;
   const start = relax(port, chargeV, pauseS);
   const nominal = touchResponse(port, meter, start, heldS, touch.mode === 'tone' ? watchS : 0);
   if (touch.mode === 'diode') {
-    return { passes: [], band: [nominal.settledV - diodeBandV, nominal.settledV + diodeBandV], chargeAfterV: nominal.chargeAfterV };
+    return {
+      passes: [],
+      band: [nominal.settledV - diodeBandV, nominal.settledV + diodeBandV],
+      chargeAfterV: nominal.chargeAfterV,
+    };
   }
   if (touch.mode === 'ohms') {
     const ohms = portOhms(meter, nominal.settledV);
-    return { passes: [], band: [ohms * (1 - meter.spread), ohms * (1 + meter.spread)], chargeAfterV: nominal.chargeAfterV };
+    return {
+      passes: [],
+      band: [ohms * (1 - meter.spread), ohms * (1 + meter.spread)],
+      chargeAfterV: nominal.chargeAfterV,
+    };
   }
   const shortestS = Math.max(meter.shortestToneMs, 1) / 1000;
-  const shortest = touchResponse(scaled(port, 1 - capacitorSpread), withThreshold(meter, 1 - meter.spread), {}, 0, watchS);
-  const longest = touchResponse(scaled(port, 1 + capacitorSpread), withThreshold(meter, 1 + meter.spread), chargeV, 0, watchS);
+  const shortest = touchResponse(
+    scaled(port, 1 - capacitorSpread),
+    withThreshold(meter, 1 - meter.spread),
+    {},
+    0,
+    watchS,
+  );
+  const longest = touchResponse(
+    scaled(port, 1 + capacitorSpread),
+    withThreshold(meter, 1 + meter.spread),
+    chargeV,
+    0,
+    watchS,
+  );
   // A tone shorter than the meter's answer may stay unheard altogether.
   const low = Math.min(shortest.toneS, nominal.toneS, longest.toneS);
   const heard = low < meter.answerMs / 1000 ? 0 : low;
@@ -100,7 +124,9 @@ function portOhms(meter: Meter, settledV: number): number {
 
 function scaled(port: PortCircuit, factor: number): PortCircuit {
   const branches = port.branches.map((branch) =>
-    branch.element.is === 'capacitor' ? { ...branch, element: { ...branch.element, farads: branch.element.farads * factor } } : branch,
+    branch.element.is === 'capacitor'
+      ? { ...branch, element: { ...branch.element, farads: branch.element.farads * factor } }
+      : branch,
   );
   return { ...port, branches };
 }

@@ -17,7 +17,9 @@ export function suspectJoints({ touch, expected }: Reading, build: Build, catalo
   const soldered = (joint: { wire: string; end: 0 | 1 }) => build.wires[joint.wire]?.ends[joint.end].by === 'solder';
   if (expected.passes.includes('does not stop')) {
     return expected.because.flatMap((site) =>
-      'wire' in site && site.end !== undefined && soldered({ wire: site.wire, end: site.end }) ? [jointName(site.wire, site.end)] : [],
+      'wire' in site && site.end !== undefined && soldered({ wire: site.wire, end: site.end })
+        ? [jointName(site.wire, site.end)]
+        : [],
     );
   }
   const nets = netlist(build, catalogue);
@@ -25,10 +27,13 @@ export function suspectJoints({ touch, expected }: Reading, build: Build, catalo
   const joints = Object.values(build.wires).flatMap((wire) =>
     ([0, 1] as const).flatMap((end) => {
       const ref = landedOn(wire.ends[end]);
-      return ref && soldered({ wire: wire.id, end }) && both.includes(nets.netOf(ref)) ? [{ joint: jointName(wire.id, end), ref }] : [];
+      return ref && soldered({ wire: wire.id, end }) && both.includes(nets.netOf(ref))
+        ? [{ joint: jointName(wire.id, end), ref }]
+        : [];
     }),
   );
-  const far = (ref: TerminalRef) => Math.min(distance(ref, touch.black, build, catalogue), distance(ref, touch.red, build, catalogue));
+  const far = (ref: TerminalRef) =>
+    Math.min(distance(ref, touch.black, build, catalogue), distance(ref, touch.red, build, catalogue));
   return joints.sort((a, b) => far(a.ref) - far(b.ref)).map(({ joint }) => joint);
 }
 

@@ -54,23 +54,47 @@ export function compile(build: Build, catalogue: Catalogue): Circuit {
   }
   for (const wire of Object.values(build.wires)) {
     const ohms = wireOhms(wire.awg, wire.lengthMm ?? assumedLengthMm);
-    branches.push({ id: wire.id, a: `~${wire.id}.a`, b: `~${wire.id}.b`, element: { is: 'resistor', ohms }, site: { wire: wire.id } });
+    branches.push({
+      id: wire.id,
+      a: `~${wire.id}.a`,
+      b: `~${wire.id}.b`,
+      element: { is: 'resistor', ohms },
+      site: { wire: wire.id },
+    });
     wire.ends.forEach((end, index) => {
       const point = pointOf(build, end.at, catalogue);
       if (!point) return;
       const name = `${wire.id}.${index === 0 ? 'a' : 'b'}`;
       const ohms = end.by === 'crimp' ? contactOhms : jointOhms;
-      branches.push({ id: name, a: `~${name}`, b: point, element: { is: 'resistor', ohms }, site: { wire: wire.id, end: index as 0 | 1 } });
+      branches.push({
+        id: name,
+        a: `~${name}`,
+        b: point,
+        element: { is: 'resistor', ohms },
+        site: { wire: wire.id, end: index as 0 | 1 },
+      });
     });
   }
   for (const [id, mate] of Object.entries(build.mates)) {
     for (const { a, b, position } of matedPoints(build, mate, catalogue)) {
-      branches.push({ id: `${id}/${position}`, a, b, element: { is: 'resistor', ohms: contactOhms }, site: { mate: id, position } });
+      branches.push({
+        id: `${id}/${position}`,
+        a,
+        b,
+        element: { is: 'resistor', ohms: contactOhms },
+        site: { mate: id, position },
+      });
     }
   }
   for (const { a, b, ohms } of build.contacts) {
     if (!at[a] || !at[b]) continue;
-    branches.push({ id: `${a}=${b}`, a: at[a]!, b: at[b]!, element: { is: 'resistor', ohms }, site: { between: [a, b] } });
+    branches.push({
+      id: `${a}=${b}`,
+      a: at[a]!,
+      b: at[b]!,
+      element: { is: 'resistor', ohms },
+      site: { between: [a, b] },
+    });
   }
   const nodes = [...new Set([...Object.values(at), ...branches.flatMap(({ a, b }) => [a, b])])];
   return { nodes, branches, at };
@@ -86,7 +110,11 @@ function partBranches(slot: string, element: Element): Branch[] {
   const site: Site = { slot, element: element.id };
   const id = `${slot}/${element.id}`;
   const branch = (suffix: string, a: string, b: string, as: BranchElement): Branch => ({
-    id: id + suffix, a: `${slot}:${a}`, b: `${slot}:${b}`, element: as, site,
+    id: id + suffix,
+    a: `${slot}:${a}`,
+    b: `${slot}:${b}`,
+    element: as,
+    site,
   });
   switch (element.is) {
     case 'resistor':
@@ -98,15 +126,30 @@ function partBranches(slot: string, element: Element): Branch[] {
         branch('/leak', element.plus, element.minus, { is: 'resistor', ohms: element.leakOhms }),
       ];
     case 'diode':
-      return [branch('', element.anode, element.cathode, { is: 'diode', forwardV: element.forwardV, atA: element.atA, seriesOhms: element.seriesOhms })];
+      return [
+        branch('', element.anode, element.cathode, {
+          is: 'diode',
+          forwardV: element.forwardV,
+          atA: element.atA,
+          seriesOhms: element.seriesOhms,
+        }),
+      ];
     case 'switch':
-      return element.closedWhen === 'unknown' ? [branch('', element.a, element.b, { is: 'unknown switch', onOhms: element.onOhms })] : [];
+      return element.closedWhen === 'unknown'
+        ? [branch('', element.a, element.b, { is: 'unknown switch', onOhms: element.onOhms })]
+        : [];
     case 'regulator':
       return [
         branch('/out', element.output, element.ground, { is: 'resistor', ohms: element.offOhms }),
         ...(element.backDiodeV === null
           ? []
-          : [branch('/back', element.output, element.input, { is: 'diode', forwardV: element.backDiodeV, ...backDiode })]),
+          : [
+              branch('/back', element.output, element.input, {
+                is: 'diode',
+                forwardV: element.backDiodeV,
+                ...backDiode,
+              }),
+            ]),
       ];
     case 'load':
       return [branch('', element.plus, element.minus, { is: 'resistor', ohms: element.offOhms })];

@@ -9,7 +9,12 @@ export interface PortCircuit {
   size: number;
   black: number;
   red: number;
-  branches: readonly { id: string; a: number; b: number; element: Exclude<Branch['element'], { is: 'unknown switch' }> }[];
+  branches: readonly {
+    id: string;
+    a: number;
+    b: number;
+    element: Exclude<Branch['element'], { is: 'unknown switch' }>;
+  }[];
 }
 
 /**
@@ -33,7 +38,8 @@ export function reduceToPort(
     parent.set(node, root);
     return root;
   };
-  const isCopper = ({ element }: (typeof known)[number]) => element.is === 'resistor' && element.ohms < conductorBelowOhms;
+  const isCopper = ({ element }: (typeof known)[number]) =>
+    element.is === 'resistor' && element.ohms < conductorBelowOhms;
   for (const branch of known) if (isCopper(branch)) parent.set(find(branch.a), find(branch.b));
 
   const kept = known
@@ -54,7 +60,10 @@ export function reduceToPort(
   };
 }
 
-function resolveSwitch(branch: Branch, closed: boolean): (Omit<Branch, 'element'> & { element: PortCircuit['branches'][number]['element'] })[] {
+function resolveSwitch(
+  branch: Branch,
+  closed: boolean,
+): (Omit<Branch, 'element'> & { element: PortCircuit['branches'][number]['element'] })[] {
   const { element } = branch;
   if (element.is !== 'unknown switch') return [{ ...branch, element }];
   return closed ? [{ ...branch, element: { is: 'resistor', ohms: element.onOhms } }] : [];

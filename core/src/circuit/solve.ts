@@ -51,7 +51,12 @@ function push({ amps }: System, a: number, b: number, value: number): void {
 }
 
 /** @throws {Error} If Newton's method does not settle. */
-export function solvePort(circuit: PortCircuit, drive: Drive, capacitorAs: CapacitorAs, guess?: readonly number[]): Solution {
+export function solvePort(
+  circuit: PortCircuit,
+  drive: Drive,
+  capacitorAs: CapacitorAs,
+  guess?: readonly number[],
+): Solution {
   const unknowns = circuit.size - 1;
   const linear: System = { siemens: Matrix.zeros(unknowns, unknowns), amps: new Array<number>(unknowns).fill(0) };
   const diodes: PlacedDiode[] = [];

@@ -14,8 +14,16 @@ function circuit(...branches: readonly Omit<Branch, 'site' | 'id'>[]): Circuit {
   return { nodes: [...new Set(['b', 'r', ...all.flatMap(({ a, b }) => [a, b])])], branches: all, at: {} };
 }
 const resistor = (a: string, b: string, ohms: number) => ({ a, b, element: { is: 'resistor', ohms } as const });
-const capacitor = (a: string, b: string, farads: number, esrOhms = 0.03) => ({ a, b, element: { is: 'capacitor', farads, esrOhms } as const });
-const diode = (a: string, b: string, forwardV: number) => ({ a, b, element: { is: 'diode', forwardV, atA: 0.001, seriesOhms: 0.5 } as const });
+const capacitor = (a: string, b: string, farads: number, esrOhms = 0.03) => ({
+  a,
+  b,
+  element: { is: 'capacitor', farads, esrOhms } as const,
+});
+const diode = (a: string, b: string, forwardV: number) => ({
+  a,
+  b,
+  element: { is: 'diode', forwardV, atA: 0.001, seriesOhms: 0.5 } as const,
+});
 const port = (of: Circuit) => reduceToPort(of, 'b', 'r', 0, false);
 
 describe('the charging law', () => {
@@ -30,13 +38,21 @@ describe('the charging law', () => {
   }
 
   it('gives the length of a tone from empty and from the other way round', () => {
-    fc.assert(fc.property(fc.double({ min: 2e-5, max: 3e-3, noNaN: true }), fc.double({ min: 500, max: 50_000, noNaN: true }), fc.double({ min: -1, max: 0, noNaN: true }), (farads, ohms, start) => {
-      const of = port(circuit(capacitor('r', 'b', farads, 0.001), resistor('r', 'b', ohms)));
-      const chargeV = (start * meter.limitV * ohms) / (meter.seriesOhms! + ohms);
-      const { toneS } = touchResponse(of, meter, { e0: chargeV }, 0, 200);
-      expect(toneS / closedForm(farads, ohms, chargeV)).toBeGreaterThan(0.95);
-      expect(toneS / closedForm(farads, ohms, chargeV)).toBeLessThan(1.05);
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(
+        fc.double({ min: 2e-5, max: 3e-3, noNaN: true }),
+        fc.double({ min: 500, max: 50_000, noNaN: true }),
+        fc.double({ min: -1, max: 0, noNaN: true }),
+        (farads, ohms, start) => {
+          const of = port(circuit(capacitor('r', 'b', farads, 0.001), resistor('r', 'b', ohms)));
+          const chargeV = (start * meter.limitV * ohms) / (meter.seriesOhms! + ohms);
+          const { toneS } = touchResponse(of, meter, { e0: chargeV }, 0, 200);
+          expect(toneS / closedForm(farads, ohms, chargeV)).toBeGreaterThan(0.95);
+          expect(toneS / closedForm(farads, ohms, chargeV)).toBeLessThan(1.05);
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
 
   it('keeps the charge that a held touch leaves, and lets it leak in a pause', () => {
@@ -70,8 +86,14 @@ it('stays silent while a capacitor opposes it, if the meter is of that kind', ()
 
 describe.skipIf(!hasNgspice())('against ngspice', () => {
   const board = circuit(
-    capacitor('r', 'b', 7.7e-4), resistor('r', 'b', 14_000), diode('v5', 'r', 0.55), capacitor('v5', 'b', 6.8e-5), resistor('v5', 'b', 1300),
-    diode('b', 'p', 0.52), diode('p', 'r', 0.52), resistor('p', 'b', 22_000),
+    capacitor('r', 'b', 7.7e-4),
+    resistor('r', 'b', 14_000),
+    diode('v5', 'r', 0.55),
+    capacitor('v5', 'b', 6.8e-5),
+    resistor('v5', 'b', 1300),
+    diode('b', 'p', 0.52),
+    diode('p', 'r', 0.52),
+    resistor('p', 'b', 22_000),
   );
 
   it.each([

@@ -30,7 +30,11 @@ function drives(meter: Meter): { drive: Drive; thresholdV: number; stopV: number
   }
   // A current is a high voltage behind a high resistance; the limit is applied where the response is read.
   const highV = limitV * 1000;
-  return { drive: { volts: highV, ohms: highV / limitA }, thresholdV: limitA * beepBelowOhms, stopV: limitA * stopsAboveOhms };
+  return {
+    drive: { volts: highV, ohms: highV / limitA },
+    thresholdV: limitA * beepBelowOhms,
+    stopV: limitA * stopsAboveOhms,
+  };
 }
 
 /**
@@ -73,7 +77,11 @@ export function touchResponse(
 }
 
 /** Volts left on the capacitors after a pause in which nothing touches them. */
-export function relax(circuit: PortCircuit, chargeV: Readonly<Record<string, number>>, pauseS: number): Record<string, number> {
+export function relax(
+  circuit: PortCircuit,
+  chargeV: Readonly<Record<string, number>>,
+  pauseS: number,
+): Record<string, number> {
   const known = new Set(circuit.branches.filter(({ element }) => element.is === 'capacitor').map(({ id }) => id));
   const start = Object.fromEntries([...known].map((id) => [id, chargeV[id] ?? 0]));
   if (pauseS <= 0 || Object.values(start).every((volts) => Math.abs(volts) < 2e-3)) return { ...chargeV };
@@ -100,14 +108,20 @@ function run(
   markS: number,
   see: (moment: Moment) => boolean,
 ): void {
-  const parts = new Map(circuit.branches.flatMap(({ id, element }) => (element.is === 'capacitor' ? [[id, element] as const] : [])));
-  const at = (charge: Record<string, number>, stepS: number): CapacitorAs => (id) => {
-    const { farads, esrOhms } = parts.get(id)!;
-    return { volts: charge[id]!, ohms: esrOhms + stepS / farads };
-  };
+  const parts = new Map(
+    circuit.branches.flatMap(({ id, element }) => (element.is === 'capacitor' ? [[id, element] as const] : [])),
+  );
+  const at =
+    (charge: Record<string, number>, stepS: number): CapacitorAs =>
+    (id) => {
+      const { farads, esrOhms } = parts.get(id)!;
+      return { volts: charge[id]!, ohms: esrOhms + stepS / farads };
+    };
   const step = (charge: Record<string, number>, stepS: number, guess?: readonly number[]) => {
     const { portV, capacitorA, volts } = solvePort(circuit, drive, at(charge, stepS), guess);
-    const next = Object.fromEntries(Object.keys(charge).map((id) => [id, charge[id]! + (capacitorA[id]! * stepS) / parts.get(id)!.farads]));
+    const next = Object.fromEntries(
+      Object.keys(charge).map((id) => [id, charge[id]! + (capacitorA[id]! * stepS) / parts.get(id)!.farads]),
+    );
     return { portV, charge: next, volts };
   };
   const first = step(start, 0);
@@ -120,7 +134,10 @@ function run(
     const whole = step(now.charge, h, now.volts);
     const half = step(now.charge, h / 2, now.volts);
     const halves = step(half.charge, h / 2, half.volts);
-    const error = Math.max(...Object.keys(start).map((id) => Math.abs(halves.charge[id]! - whole.charge[id]!)), Math.abs(halves.portV - whole.portV));
+    const error = Math.max(
+      ...Object.keys(start).map((id) => Math.abs(halves.charge[id]! - whole.charge[id]!)),
+      Math.abs(halves.portV - whole.portV),
+    );
     if (error > errorV && h > shortestStepS) {
       stepS = Math.max(shortestStepS, h / 2);
       continue;

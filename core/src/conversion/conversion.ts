@@ -50,7 +50,11 @@ export interface Work {
 
 export function conversion(from: Build, to: Build, catalogue: Catalogue): Conversion {
   const changes = difference(from, to);
-  const touched = new Set(changes.flatMap(({ verb, subject }) => (verb === 'free' || verb === 'land' ? [splitJoint(subject)!.wire] : verb === 'drop' ? [subject] : [])));
+  const touched = new Set(
+    changes.flatMap(({ verb, subject }) =>
+      verb === 'free' || verb === 'land' ? [splitJoint(subject)!.wire] : verb === 'drop' ? [subject] : [],
+    ),
+  );
   const opened = openedEnds(from, changes);
   const soldered = opened.filter(({ wire, end }) => from.wires[wire]!.ends[end].by === 'solder');
   const [before, after] = [portsUsed(from, catalogue), portsUsed(to, catalogue)];
@@ -62,15 +66,27 @@ export function conversion(from: Build, to: Build, catalogue: Catalogue): Conver
     },
     changes,
     opens: soldered.map(({ wire, end }) => jointName(wire, end)),
-    cleans: [...new Set(soldered.map(({ wire, end }) => landedOn(from.wires[wire]!.ends[end])!).filter((ref) => splitRef(ref).slot in to.slots && !swapped(splitRef(ref).slot)))],
+    cleans: [
+      ...new Set(
+        soldered
+          .map(({ wire, end }) => landedOn(from.wires[wire]!.ends[end])!)
+          .filter((ref) => splitRef(ref).slot in to.slots && !swapped(splitRef(ref).slot)),
+      ),
+    ],
     contactsOut: opened.flatMap(({ wire, end }) => {
       const { at } = from.wires[wire]!.ends[end];
-      return at.on === 'cavity' && to.housings[at.housing] ? [{ wire, housing: at.housing, position: at.position }] : [];
+      return at.on === 'cavity' && to.housings[at.housing]
+        ? [{ wire, housing: at.housing, position: at.position }]
+        : [];
     }),
     portsFreed: [...before].filter((port) => !after.has(port)),
     portsTaken: [...after].filter((port) => !before.has(port)),
-    partsOff: Object.entries(from.slots).filter(([slot]) => swapped(slot)).map(([slot, { model }]) => ({ slot, model })),
-    partsOn: Object.entries(to.slots).filter(([slot]) => swapped(slot)).map(([slot, { model }]) => ({ slot, model })),
+    partsOff: Object.entries(from.slots)
+      .filter(([slot]) => swapped(slot))
+      .map(([slot, { model }]) => ({ slot, model })),
+    partsOn: Object.entries(to.slots)
+      .filter(([slot]) => swapped(slot))
+      .map(([slot, { model }]) => ({ slot, model })),
     dormant: dormantParts(to, catalogue),
     motors: motorChanges(from, to, catalogue),
     alignment: alignmentChange(from, to, catalogue),
@@ -86,7 +102,14 @@ function openedEnds(from: Build, changes: readonly Change[]): { wire: WireId; en
   };
   for (const { verb, subject } of changes) {
     if (verb === 'free') add(splitJoint(subject)!.wire, splitJoint(subject)!.end);
-    const gone = verb === 'drop' ? [subject] : verb === 'take' ? Object.values(from.wires).filter(({ tailOf }) => tailOf && splitRef(tailOf).slot === subject).map(({ id }) => id) : [];
+    const gone =
+      verb === 'drop'
+        ? [subject]
+        : verb === 'take'
+          ? Object.values(from.wires)
+              .filter(({ tailOf }) => tailOf && splitRef(tailOf).slot === subject)
+              .map(({ id }) => id)
+          : [];
     for (const wire of gone) for (const end of [0, 1] as const) add(wire, end);
   }
   return [...ends.values()];
@@ -97,16 +120,26 @@ export function workOf(from: Build, changes: readonly Change[]): Work {
   const landed = changes.flatMap(({ effect }) => effect.flatMap((act) => (act.do === 'land' ? [act.as.by] : [])));
   const count = (...verbs: Change['verb'][]) => changes.filter(({ verb }) => verbs.includes(verb)).length;
   return {
-    jointsOpened: opened.filter((by) => by === 'solder').length, jointsMade: landed.filter((by) => by === 'solder').length,
+    jointsOpened: opened.filter((by) => by === 'solder').length,
+    jointsMade: landed.filter((by) => by === 'solder').length,
     contacts: opened.filter((by) => by === 'crimp').length + landed.filter((by) => by === 'crimp').length,
-    plugs: count('mate', 'unmate'), parts: count('take', 'fit'),
+    plugs: count('mate', 'unmate'),
+    parts: count('take', 'fit'),
     newWireMm: newWires(from, changes).reduce((mm, { lengthMm }) => mm + (lengthMm ?? 0), 0),
   };
 }
 
 /** Wires that are not there before and belong to no part, once each. */
 function newWires(from: Build, changes: readonly Change[]): WireBody[] {
-  const bodies = new Map(changes.flatMap(({ effect }) => effect.flatMap((act) => (act.do === 'land' && act.body.from !== 'tail' && !(act.wire in from.wires) ? [[act.wire, act.body] as const] : []))));
+  const bodies = new Map(
+    changes.flatMap(({ effect }) =>
+      effect.flatMap((act) =>
+        act.do === 'land' && act.body.from !== 'tail' && !(act.wire in from.wires)
+          ? [[act.wire, act.body] as const]
+          : [],
+      ),
+    ),
+  );
   return [...bodies.values()];
 }
 
@@ -120,10 +153,14 @@ export function portsUsed(build: Build, catalogue: Catalogue): Set<string> {
       const { slot, terminal } = splitRef(ref);
       const model = modelIn(build, slot, catalogue)!;
       const role = model.terminals.find(({ id }) => id === terminal)!.roles.find(({ is }) => is === 'port');
-      const port = role?.is === 'port' ? model.ports.find(({ id, kind }) => id === role.port && counted.includes(kind)) : undefined;
+      const port =
+        role?.is === 'port'
+          ? model.ports.find(({ id, kind }) => id === role.port && counted.includes(kind))
+          : undefined;
       return port ? [{ slot, port, board: model.kind === 'controller' || model.kind === 'single board' }] : [];
     });
-    for (const one of ports) if (one.board && ports.some(({ slot }) => slot !== one.slot)) used.add(`${one.slot}/${one.port.id}`);
+    for (const one of ports)
+      if (one.board && ports.some(({ slot }) => slot !== one.slot)) used.add(`${one.slot}/${one.port.id}`);
   }
   return used;
 }
@@ -133,7 +170,12 @@ export function dormantParts(build: Build, catalogue: Catalogue): Slot[] {
   const nets = netlist(build, catalogue);
   return Object.keys(build.slots).filter((slot) => {
     const model = modelIn(build, slot, catalogue)!;
-    const takes = model.terminals.filter(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'));
-    return takes.length > 0 && takes.every(({ id }) => nets.netOf(`${slot}.${id}`)!.terminals.every((ref) => splitRef(ref).slot === slot));
+    const takes = model.terminals.filter(({ roles }) =>
+      roles.some((role) => role.is === 'supply' && role.dir === 'takes'),
+    );
+    return (
+      takes.length > 0 &&
+      takes.every(({ id }) => nets.netOf(`${slot}.${id}`)!.terminals.every((ref) => splitRef(ref).slot === slot))
+    );
   });
 }

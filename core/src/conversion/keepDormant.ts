@@ -16,12 +16,23 @@ export function keepDormant(target: Build, asBuilt: Build, slot: Slot): Build {
   const onPart = (end: WireEnd) => landedOn(end) !== null && splitRef(landedOn(end)!).slot === slot;
   const isOwn = ({ ends }: Wire) => ends.some(onPart);
   // A plug of its own is pulled and stays on its wires; out of a plug that others use its contacts are taken.
-  const stays = (housing: HousingId) => !(housing in target.housings) && Object.values(asBuilt.wires).every((wire) => isOwn(wire) || wire.ends.every(({ at }) => at.on !== 'cavity' || at.housing !== housing));
-  const left = (end: WireEnd): WireEnd => (onPart(end) || (end.at.on === 'cavity' && stays(end.at.housing)) ? end : { at: { on: 'air', end: 'insulated' }, by: 'none' });
-  const own = Object.values(asBuilt.wires).filter((wire) => isOwn(wire) && !(wire.id in target.wires)).map((wire): Wire => ({ ...wire, ends: [left(wire.ends[0]), left(wire.ends[1])] }));
+  const stays = (housing: HousingId) =>
+    !(housing in target.housings) &&
+    Object.values(asBuilt.wires).every(
+      (wire) => isOwn(wire) || wire.ends.every(({ at }) => at.on !== 'cavity' || at.housing !== housing),
+    );
+  const left = (end: WireEnd): WireEnd =>
+    onPart(end) || (end.at.on === 'cavity' && stays(end.at.housing))
+      ? end
+      : { at: { on: 'air', end: 'insulated' }, by: 'none' };
+  const own = Object.values(asBuilt.wires)
+    .filter((wire) => isOwn(wire) && !(wire.id in target.wires))
+    .map((wire): Wire => ({ ...wire, ends: [left(wire.ends[0]), left(wire.ends[1])] }));
   const housings = own.flatMap(({ ends }) => ends.flatMap(({ at }) => (at.on === 'cavity' ? [at.housing] : [])));
   return {
-    ...target, slots: { ...target.slots, [slot]: fitted }, wires: { ...target.wires, ...Object.fromEntries(own.map((wire) => [wire.id, wire])) },
+    ...target,
+    slots: { ...target.slots, [slot]: fitted },
+    wires: { ...target.wires, ...Object.fromEntries(own.map((wire) => [wire.id, wire])) },
     housings: { ...target.housings, ...Object.fromEntries(housings.map((id) => [id, asBuilt.housings[id]!])) },
   };
 }
@@ -40,7 +51,10 @@ export function movePlace({ slots, wishes, pinned }: Asked, from: Slot, to: Slot
   return {
     slots: { ...others, [to]: moved },
     wishes: wishes.map((wish) => (wish.of === from ? { ...wish, id: renamed(wish.id), of: to } : wish)),
-    pinned: pinned.map((pin) => ({ ...pin, of: pin.of.startsWith(`${from}.`) ? `${to}.${pin.of.slice(from.length + 1)}` : renamed(pin.of) })),
+    pinned: pinned.map((pin) => ({
+      ...pin,
+      of: pin.of.startsWith(`${from}.`) ? `${to}.${pin.of.slice(from.length + 1)}` : renamed(pin.of),
+    })),
   };
 }
 

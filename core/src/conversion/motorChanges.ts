@@ -21,7 +21,8 @@ export interface AlignmentChange {
 /** Corners that had a motor and keep one, and are driven by another output afterwards. */
 export function motorChanges(from: Build, to: Build, catalogue: Catalogue): MotorChange[] {
   const before = new Map(motorMap(from, catalogue).map((motor) => [motor.corner, motor.output]));
-  return motorMap(to, catalogue).filter(({ corner, output }) => before.has(corner) && before.get(corner) !== output)
+  return motorMap(to, catalogue)
+    .filter(({ corner, output }) => before.has(corner) && before.get(corner) !== output)
     .map(({ corner, where, output }) => ({ corner, where, before: before.get(corner)!, after: output }));
 }
 
@@ -41,5 +42,7 @@ export function alignmentChange(from: Build, to: Build, catalogue: Catalogue): A
 /** "turned 90° clockwise, upside down". */
 export function alignmentWords({ yawDeg, upsideDown, known }: Alignment): string {
   if (!known) return 'no arrow to go by: measure it';
-  return [yawDeg === 0 ? 'arrow forward' : `turned ${yawDeg}° clockwise`, upsideDown ? 'upside down' : ''].filter(Boolean).join(', ');
+  return [yawDeg === 0 ? 'arrow forward' : `turned ${yawDeg}° clockwise`, upsideDown ? 'upside down' : '']
+    .filter(Boolean)
+    .join(', ');
 }

@@ -60,12 +60,24 @@ const rimMm = 0.4;
 
 /** Every pad with its place. Rows run along their edge; a row on the bottom is entered as seen from the bottom. */
 export function draftPads({ rows, placed, widthMm, heightMm }: BoardDraft): DraftPad[] {
-  const fromRows = rows.flatMap((row) => row.labels.map((printed, place) => ({ printed, side: row.side, connector: row.connector, ...placeInRow(row, place, widthMm, heightMm) })));
+  const fromRows = rows.flatMap((row) =>
+    row.labels.map((printed, place) => ({
+      printed,
+      side: row.side,
+      connector: row.connector,
+      ...placeInRow(row, place, widthMm, heightMm),
+    })),
+  );
   const byHand = placed.map((pad) => ({ ...pad, connector: null }));
   return [...fromRows, ...byHand].map((pad, index) => ({ ...pad, index }));
 }
 
-function placeInRow({ edge, pitchMm, firstMm, padMm, labels, side }: PadRow, place: number, widthMm: number, heightMm: number): { atMm: XY; sizeMm: readonly [number, number] } {
+function placeInRow(
+  { edge, pitchMm, firstMm, padMm, labels, side }: PadRow,
+  place: number,
+  widthMm: number,
+  heightMm: number,
+): { atMm: XY; sizeMm: readonly [number, number] } {
   const start = firstMm ?? (-(labels.length - 1) * pitchMm) / 2;
   const along = start + place * pitchMm;
   const inset = padMm[1] / 2 + rimMm;
@@ -73,7 +85,10 @@ function placeInRow({ edge, pitchMm, firstMm, padMm, labels, side }: PadRow, pla
   const mirrored = side === 'bottom' ? -1 : 1;
   const round = (value: number) => Math.round(value * 1000) / 1000;
   if (edge === 'top' || edge === 'bottom') {
-    return { atMm: [round(mirrored * along), round((edge === 'top' ? 1 : -1) * (heightMm / 2 - inset))], sizeMm: padMm };
+    return {
+      atMm: [round(mirrored * along), round((edge === 'top' ? 1 : -1) * (heightMm / 2 - inset))],
+      sizeMm: padMm,
+    };
   }
   const x = (edge === 'right' ? 1 : -1) * mirrored * (widthMm / 2 - inset);
   return { atMm: [round(x), round(-along)], sizeMm: [padMm[1], padMm[0]] };

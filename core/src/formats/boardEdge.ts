@@ -5,7 +5,11 @@ import type { XY } from '../names';
 /** Width and height that hold the whole board and all of its pads, centre in the middle. */
 export function span({ body, terminals }: PartModel): XY {
   const reach = (axis: 0 | 1) =>
-    2 * Math.max(...body.outlineMm.map((at) => Math.abs(at[axis])), ...terminals.map((one) => Math.abs(one.atMm[axis]) + (one.form === 'tail' ? 0 : one.sizeMm[axis] / 2)));
+    2 *
+    Math.max(
+      ...body.outlineMm.map((at) => Math.abs(at[axis])),
+      ...terminals.map((one) => Math.abs(one.atMm[axis]) + (one.form === 'tail' ? 0 : one.sizeMm[axis] / 2)),
+    );
   return [reach(0), reach(1)];
 }
 

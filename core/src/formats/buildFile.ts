@@ -9,6 +9,9 @@ export interface BuildFile {
 }
 
 /** The plan of a job, or a draft, as a build file; what belongs to the job alone is left out. */
-export function buildFileOf(name: string, { target, front, links, wishes, pinned, cells, schools }: PlanDraft): BuildFile {
+export function buildFileOf(
+  name: string,
+  { target, front, links, wishes, pinned, cells, schools }: PlanDraft,
+): BuildFile {
   return { format: 'junctor-build', version: 1, name, plan: { target, front, links, wishes, pinned, cells, schools } };
 }

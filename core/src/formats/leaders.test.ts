@@ -32,20 +32,50 @@ describe('lines from pads to their words', () => {
 
   it('stand on the nearer side while there is room, then on the other', () => {
     const left = (pads: readonly XY[]) => sidesOf(pads, room).filter((side) => side === 'left').length;
-    expect(left([[120, 40], [150, 90], [480, 50]])).toBe(2);
+    expect(
+      left([
+        [120, 40],
+        [150, 90],
+        [480, 50],
+      ]),
+    ).toBe(2);
     const crowd = (length: number) => Array.from({ length }, (_, index): XY => [120 + index, 20 + 7 * index]);
     expect([24, 30, 41].map((length) => left(crowd(length)))).toEqual([15, 15, 21]);
   });
 
   it('keep the height of their pad where nothing is in the way', () => {
-    expect(placeLeaders([[120, 40], [130, 200]], ['left', 'left'], room).map(({ y }) => y)).toEqual([40, 200]);
+    expect(
+      placeLeaders(
+        [
+          [120, 40],
+          [130, 200],
+        ],
+        ['left', 'left'],
+        room,
+      ).map(({ y }) => y),
+    ).toEqual([40, 200]);
   });
 
   it('leave a row of pads on an edge by lanes, so that none runs over its neighbour', () => {
-    const pads: XY[] = [[320, 40], [350, 40], [380, 40], [200, 300]];
+    const pads: XY[] = [
+      [320, 40],
+      [350, 40],
+      [380, 40],
+      [200, 300],
+    ];
     const exits = exitsOf(pads, ['upper', 'upper', 'upper', null], ['right', 'right', 'right', 'left'], 30, 310, 7);
-    expect(exits).toEqual([[320, 9], [350, 16], [380, 23], [200, 300]]);
+    expect(exits).toEqual([
+      [320, 9],
+      [350, 16],
+      [380, 23],
+      [200, 300],
+    ]);
     const lower = exitsOf(pads, [null, 'lower', 'lower', 'lower'], ['left', 'left', 'left', 'left'], 30, 310, 7);
-    expect(lower).toEqual([[320, 40], [350, 324], [380, 331], [200, 317]]);
+    expect(lower).toEqual([
+      [320, 40],
+      [350, 324],
+      [380, 331],
+      [200, 317],
+    ]);
   });
 });

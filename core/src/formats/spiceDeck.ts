@@ -31,13 +31,20 @@ function spiceDeck({ nodes, branches }: Circuit, title: string, ground: string |
       case 'capacitor':
         return [remark, `C${index} ${na} m${index} ${element.farads}`, `RC${index} m${index} ${nb} ${element.esrOhms}`];
       case 'diode': {
-        const saturationA = element.atA / (Math.exp((element.forwardV - element.atA * element.seriesOhms) / (emission * thermalV)) - 1);
-        return [remark, `D${index} ${na} ${nb} d${index}`, `.model d${index} D(IS=${saturationA} N=${emission} RS=${element.seriesOhms})`];
+        const saturationA =
+          element.atA / (Math.exp((element.forwardV - element.atA * element.seriesOhms) / (emission * thermalV)) - 1);
+        return [
+          remark,
+          `D${index} ${na} ${nb} d${index}`,
+          `.model d${index} D(IS=${saturationA} N=${emission} RS=${element.seriesOhms})`,
+        ];
       }
       case 'unknown switch':
         return [`${remark}, a switch whose state is not known: left open`];
     }
   });
   const leaks = nodes.filter((node) => node !== zero).map((node, index) => `RG${index} ${name.get(node)} 0 1e10`);
-  return [`* ${title.replace(/\n/g, ' ')}`, ...lines, '* leaks that give every node a path', ...leaks, '.end', ''].join('\n');
+  return [`* ${title.replace(/\n/g, ' ')}`, ...lines, '* leaks that give every node a path', ...leaks, '.end', ''].join(
+    '\n',
+  );
 }

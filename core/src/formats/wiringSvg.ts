@@ -30,7 +30,8 @@ export function wiringSvg(build: Build, catalogue: Catalogue, title: string): st
   const blocks = boardsOf(stages, catalogue).flatMap((board) => {
     const model = modelIn(build, board.slot, catalogue)!;
     const wires = boardWires(board, stages, catalogue);
-    const sideOf = ({ terminal }: BoardWire): Side => (terminalOf(model, terminal)!.sides.includes('top') ? 'top' : 'bottom');
+    const sideOf = ({ terminal }: BoardWire): Side =>
+      terminalOf(model, terminal)!.sides.includes('top') ? 'top' : 'bottom';
     return (['top', 'bottom'] as const).flatMap((side) => {
       const here = wires.filter((wire) => sideOf(wire) === side);
       return here.length > 0 ? [blockOf(build, catalogue, { slot: board.slot, model, side, wires: here })] : [];
@@ -57,35 +58,57 @@ function blockOf(build: Build, catalogue: Catalogue, { slot, model, side, wires 
   const [spanX, spanY] = span(model);
   const scale = Math.min(sheet.board / spanX, sheet.tall / spanY, 4);
   const at = wires.map(({ terminal }) => terminalOf(model, terminal)!);
-  const lanes = (['upper', 'lower'] as const).map((edge) => at.filter((one) => edgeOf(one, model) === edge).length * sheet.lane);
+  const lanes = (['upper', 'lower'] as const).map(
+    (edge) => at.filter((one) => edgeOf(one, model) === edge).length * sheet.lane,
+  );
   const height = Math.max(spanY * scale + lanes[0]! + lanes[1]!, Math.ceil(wires.length / 2) * sheet.row) + 6;
   const [left, right] = [(sheet.width - sheet.board) / 2, (sheet.width + sheet.board) / 2];
   const centre: XY = [sheet.width / 2, sheet.head + height / 2];
   const mirror = side === 'bottom' ? -1 : 1;
   const place = ([x, y]: XY): XY => [centre[0] + mirror * x * scale, centre[1] - y * scale];
-  const room = { leftX: left - 4, rightX: right + 4, top: sheet.head + 3, bottom: sheet.head + height - 3, row: sheet.row };
+  const room = {
+    leftX: left - 4,
+    rightX: right + 4,
+    top: sheet.head + 3,
+    bottom: sheet.head + height - 3,
+    row: sheet.row,
+  };
   const pads = at.map(({ atMm }) => place(atMm));
   const sides = sidesOf(pads, room);
-  const exits = exitsOf(pads, at.map((one) => edgeOf(one, model)), sides, centre[1] - (spanY * scale) / 2, centre[1] + (spanY * scale) / 2, sheet.lane);
+  const exits = exitsOf(
+    pads,
+    at.map((one) => edgeOf(one, model)),
+    sides,
+    centre[1] - (spanY * scale) / 2,
+    centre[1] + (spanY * scale) / 2,
+    sheet.lane,
+  );
   const leaders = placeLeaders(exits, sides, room);
   const context = { build, before: build, catalogue };
   const lines = wires.map((one, index) => {
     const { side: towards, y } = leaders[index]!;
     const out = towards === 'left' ? -1 : 1;
-    const [bend, end] = towards === 'left' ? [room.leftX, sheet.words + 4] : [room.rightX, sheet.width - sheet.words - 4];
+    const [bend, end] =
+      towards === 'left' ? [room.leftX, sheet.words + 4] : [room.rightX, sheet.width - sheet.words - 4];
     const [pad, exit] = [pads[index]!, exits[index]!];
-    const lane: XY[] = exit[1] === pad[1] ? [pad] : [pad, exit, [exit[0] + out * Math.min(4, Math.abs(bend - exit[0])), exit[1]]];
+    const lane: XY[] =
+      exit[1] === pad[1] ? [pad] : [pad, exit, [exit[0] + out * Math.min(4, Math.abs(bend - exit[0])), exit[1]]];
     const words = `${padWords(terminalRef(slot, one.terminal), context)} to ${one.other ? terminalWords(one.other, context) : 'the air'}, ${one.wire.awg} AWG`;
     return `${run([...lane, [bend, y], [end, y]], one.wire.colour, one.wire.awg)}<text x="${n(end + out * 1.6)}" y="${n(y + 1.1)}" font-size="3.1" text-anchor="${towards === 'left' ? 'end' : 'start'}">${escape(words)}</text>`;
   });
-  const copperOf = model.terminals.filter((one) => one.sides.includes(side) && one.form !== 'tail').map(({ atMm, sizeMm, printed }) => {
-    const [x, y] = place(atMm);
-    const [w, h] = [sizeMm[0] * scale, sizeMm[1] * scale];
-    return `<rect x="${n(x - w / 2)}" y="${n(y - h / 2)}" width="${n(w)}" height="${n(h)}" fill="${copper}" stroke="${ink}" stroke-width="0.15"><title>${escape(printed)}</title></rect>`;
-  });
+  const copperOf = model.terminals
+    .filter((one) => one.sides.includes(side) && one.form !== 'tail')
+    .map(({ atMm, sizeMm, printed }) => {
+      const [x, y] = place(atMm);
+      const [w, h] = [sizeMm[0] * scale, sizeMm[1] * scale];
+      return `<rect x="${n(x - w / 2)}" y="${n(y - h / 2)}" width="${n(w)}" height="${n(h)}" fill="${copper}" stroke="${ink}" stroke-width="0.15"><title>${escape(printed)}</title></rect>`;
+    });
   const outline = `<path d="M${model.body.outlineMm.map((one) => place(one).map(n).join(' ')).join('L')}Z" fill="${paper}" stroke="${ink}" stroke-width="0.4"/>`;
   const says = `${slot}: ${model.name}, ${side === 'top' ? 'top side' : 'underside'}${arrowWords(model, place)}`;
-  return { svg: `<text x="6" y="4" font-size="4" font-weight="bold">${escape(says)}</text>${outline}${copperOf.join('')}${arrowSvg(model, place)}${lines.join('')}`, height: height + sheet.head + 4 };
+  return {
+    svg: `<text x="6" y="4" font-size="4" font-weight="bold">${escape(says)}</text>${outline}${copperOf.join('')}${arrowSvg(model, place)}${lines.join('')}`,
+    height: height + sheet.head + 4,
+  };
 }
 
 /** A wire with an edge, so that every colour is seen on paper. */
@@ -106,7 +129,8 @@ function arrowSvg(model: PartModel, place: (at: XY) => XY): string {
   if (model.body.arrowDeg === null) return '';
   const [[x1, y1], [x2, y2]] = ends(model, place);
   const turn = Math.atan2(y2 - y1, x2 - x1);
-  const wing = (by: number) => `L${n(x2 - 2.4 * Math.cos(turn + by))} ${n(y2 - 2.4 * Math.sin(turn + by))}M${n(x2)} ${n(y2)}`;
+  const wing = (by: number) =>
+    `L${n(x2 - 2.4 * Math.cos(turn + by))} ${n(y2 - 2.4 * Math.sin(turn + by))}M${n(x2)} ${n(y2)}`;
   return `<path d="M${n(x1)} ${n(y1)}L${n(x2)} ${n(y2)}${wing(0.6)}${wing(-0.6)}" fill="none" stroke="${ink}" stroke-width="0.5" opacity="0.5"/>`;
 }
 

@@ -38,20 +38,53 @@ export function fitMargins(target: Build, catalogue: Catalogue): FitMargin[] {
   const boards = all.filter(({ model }) => stacked.has(model.kind) && model.body.mount);
   const boxed = all.filter(({ model }) => model.body.boxMm && model.kind !== 'camera');
   return [
-    ...(boards.length > 0 && stackBay ? [margin('stack', boards.map(({ slot }) => slot), stackSize(boards.map(({ model }) => model)), stackBay, patterns(boards.map(({ model }) => model)))] : []),
-    ...boxed.flatMap(({ slot, model }) => (otherBay ? [margin(model.name, [slot], model.body.boxMm!, otherBay, patterns([model]))] : [])),
+    ...(boards.length > 0 && stackBay
+      ? [
+          margin(
+            'stack',
+            boards.map(({ slot }) => slot),
+            stackSize(boards.map(({ model }) => model)),
+            stackBay,
+            patterns(boards.map(({ model }) => model)),
+          ),
+        ]
+      : []),
+    ...boxed.flatMap(({ slot, model }) =>
+      otherBay ? [margin(model.name, [slot], model.body.boxMm!, otherBay, patterns([model]))] : [],
+    ),
   ];
 }
 
-function margin(what: string, slots: readonly Slot[], size: readonly [number, number, number], bay: NonNullable<PartModel['frame']>['bays'][number], pattern: string | null): FitMargin {
-  const marginMm = [bay.sizeMm[0] - size[0], bay.sizeMm[1] - size[1], bay.sizeMm[2] - size[2]].map((mm) => Math.round(mm * 10) / 10) as [number, number, number];
+function margin(
+  what: string,
+  slots: readonly Slot[],
+  size: readonly [number, number, number],
+  bay: NonNullable<PartModel['frame']>['bays'][number],
+  pattern: string | null,
+): FitMargin {
+  const marginMm = [bay.sizeMm[0] - size[0], bay.sizeMm[1] - size[1], bay.sizeMm[2] - size[2]].map(
+    (mm) => Math.round(mm * 10) / 10,
+  ) as [number, number, number];
   const least = Math.min(...marginMm);
   const holes = pattern && !bay.hole.startsWith(pattern) ? `holes ${pattern}, bay ${bay.hole}` : null;
-  return { what, slots, bay: bay.id, marginMm, holes, verdict: least < 0 ? 'no' : least < comfortableMm || holes ? 'tight' : 'go' };
+  return {
+    what,
+    slots,
+    bay: bay.id,
+    marginMm,
+    holes,
+    verdict: least < 0 ? 'no' : least < comfortableMm || holes ? 'tight' : 'go',
+  };
 }
 
 function stackSize(models: readonly PartModel[]): [number, number, number] {
-  const span = (axis: 0 | 1) => Math.max(...models.map(({ body }) => Math.max(...body.outlineMm.map((at) => at[axis])) - Math.min(...body.outlineMm.map((at) => at[axis]))));
+  const span = (axis: 0 | 1) =>
+    Math.max(
+      ...models.map(
+        ({ body }) =>
+          Math.max(...body.outlineMm.map((at) => at[axis])) - Math.min(...body.outlineMm.map((at) => at[axis])),
+      ),
+    );
   return [span(0), span(1), stackHeightMm(models) + models.at(-1)!.body.aboveMm];
 }
 
@@ -67,11 +100,21 @@ function patterns(models: readonly PartModel[]): string | null {
 
 /** Stack screws: one nut's height and a turn beyond it hold; more than 8 mm over is in the way. */
 export function screwFits(target: Build, catalogue: Catalogue): ScrewFit[] {
-  const boards = Object.keys(target.slots).map((slot) => modelIn(target, slot, catalogue)!).filter(({ kind, body }) => stacked.has(kind) && body.mount);
+  const boards = Object.keys(target.slots)
+    .map((slot) => modelIn(target, slot, catalogue)!)
+    .filter(({ kind, body }) => stacked.has(kind) && body.mount);
   if (boards.length === 0) return [];
   const { thread, lengthMm } = boards[0]!.body.mount!;
   const clampsMm = stackHeightMm(boards) + 2;
   const engagedMm = Math.round((lengthMm - clampsMm) * 10) / 10;
   const nutMm = Number(thread.slice(1)) * 0.8;
-  return [{ thread, lengthMm, clampsMm: Math.round(clampsMm * 10) / 10, engagedMm, verdict: engagedMm < nutMm ? 'too short' : engagedMm > nutMm + 8 ? 'too long' : 'good' }];
+  return [
+    {
+      thread,
+      lengthMm,
+      clampsMm: Math.round(clampsMm * 10) / 10,
+      engagedMm,
+      verdict: engagedMm < nutMm ? 'too short' : engagedMm > nutMm + 8 ? 'too long' : 'good',
+    },
+  ];
 }

@@ -30,20 +30,32 @@ export function gradeJob(start: Build, target: Build, catalogue: Catalogue, step
     const joint = verb === 'land' ? splitJoint(subject) : null;
     const wire = joint && target.wires[joint.wire];
     const ref = wire && landedOn(wire.ends[joint.end]);
-    return wire && ref ? [{ ref, awg: wire.awg, by: wire.ends[joint.end].by, pad: findTerminal(target, ref, catalogue) }] : [];
+    return wire && ref
+      ? [{ ref, awg: wire.awg, by: wire.ends[joint.end].by, pad: findTerminal(target, ref, catalogue) }]
+      : [];
   });
   const soldered = ends.filter(({ by }) => by === 'solder');
   const count = (from: number, to: number) => soldered.filter(({ awg }) => awg >= from && awg < to).length;
   const pads = soldered.flatMap(({ ref, pad }) => (pad ? [{ terminal: ref, widthMm: Math.min(...pad.sizeMm) }] : []));
-  const smallestPad = pads.reduce<(typeof pads)[number] | null>((least, one) => (!least || one.widthMm < least.widthMm ? one : least), null);
+  const smallestPad = pads.reduce<(typeof pads)[number] | null>(
+    (least, one) => (!least || one.widthMm < least.widthMm ? one : least),
+    null,
+  );
   const joints = { power: count(0, 17), motor: count(17, 25), signal: count(25, 99) };
   const width = smallestPad?.widthMm ?? 9;
   const word = width < 1 || soldered.length > 90 ? 'delicate' : width < 1.3 || soldered.length > 40 ? 'fine' : 'plain';
   const minutes = steps.filter(({ done }) => !done).reduce((sum, { takesS }) => sum + takesS, 0) / 60;
   const plugs = Object.keys(target.mates).filter((id) => !(id in start.mates)).length;
-  const contacts = Object.values(target.wires).filter((wire) => !(wire.id in start.wires)).flatMap((wire) => wire.ends).filter(({ at }) => at.on === 'cavity').length;
+  const contacts = Object.values(target.wires)
+    .filter((wire) => !(wire.id in start.wires))
+    .flatMap((wire) => wire.ends)
+    .filter(({ at }) => at.on === 'cavity').length;
   return {
-    word, joints, plugs, smallestPad, crimps: ends.filter(({ by }) => by === 'crimp').length,
+    word,
+    joints,
+    plugs,
+    smallestPad,
+    crimps: ends.filter(({ by }) => by === 'crimp').length,
     minutes: { least: Math.floor(minutes * (1 - spread)), most: Math.ceil(minutes * (1 + spread)) },
     plugsSaveMinutes: plugs > 0 ? Math.round((contacts * solderedEndS - plugs * plugS) / 60) : null,
     says: words(word),
@@ -52,5 +64,7 @@ export function gradeJob(start: Build, target: Build, catalogue: Catalogue, step
 
 function words(word: Grade['word']): string {
   if (word === 'plain') return 'For anyone at the bench';
-  return word === 'fine' ? 'Fine tip and magnifier; not a first job' : 'The steadiest hand, after ten joints on a scrap board';
+  return word === 'fine'
+    ? 'Fine tip and magnifier; not a first job'
+    : 'The steadiest hand, after ten joints on a scrap board';
 }

@@ -33,7 +33,8 @@ export function motorRisks(target: Build, catalogue: Catalogue, cells: Range): M
     const pairs = model.speed!.polePairs ?? 7;
     const electricalRpm = freeRpm * pairs;
     const share = limitErpm === null ? null : electricalRpm / limitErpm;
-    const band = share === null ? 'not known' : share < easyBelow ? 'easy' : share < 1 ? 'near the limit' : 'over the limit';
+    const band =
+      share === null ? 'not known' : share < easyBelow ? 'easy' : share < 1 ? 'near the limit' : 'over the limit';
     const slots = motors.filter((one) => one.model === model).map(({ slot }) => slot);
     return { motor: model.name, slots, fullV, freeRpm, electricalRpm, limitErpm, band, says: words(band, share) };
   });
@@ -43,14 +44,25 @@ function words(band: MotorRisk['band'], share: number | null): string {
   if (band === 'not known') return 'The ESC has no speed limit in the catalogue: not judged';
   const percent = `${Math.round(100 * share!)} % of the ESC’s limit`;
   if (band === 'easy') return percent;
-  return band === 'near the limit' ? `${percent}: hot windings and lost steps take the ESC along; a slower motor or one cell less` : `${percent}: it will lose step; another motor, fewer cells or another ESC`;
+  return band === 'near the limit'
+    ? `${percent}: hot windings and lost steps take the ESC along; a slower motor or one cell less`
+    : `${percent}: it will lose step; another motor, fewer cells or another ESC`;
 }
 
 /** Failures of motor or ESC that are assumed in a quad's life, by band; shown with what follows from them. */
-export const failureChance: Readonly<Record<MotorRisk['band'], number>> = { easy: 0.01, 'near the limit': 0.05, 'over the limit': 0.3, 'not known': 0.05 };
+export const failureChance: Readonly<Record<MotorRisk['band'], number>> = {
+  easy: 0.01,
+  'near the limit': 0.05,
+  'over the limit': 0.3,
+  'not known': 0.05,
+};
 
 /** What a cheaper part is expected to cost, in the same money as its saving. */
-export function expectedLoss(savingMinor: number, chanceOfFailure: number, costOfFailureMinor: number): { lossMinor: number; pays: boolean } {
+export function expectedLoss(
+  savingMinor: number,
+  chanceOfFailure: number,
+  costOfFailureMinor: number,
+): { lossMinor: number; pays: boolean } {
   const lossMinor = Math.round(chanceOfFailure * costOfFailureMinor);
   return { lossMinor, pays: savingMinor > lossMinor };
 }

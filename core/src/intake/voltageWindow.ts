@@ -39,10 +39,23 @@ export function voltageWindow(target: Build, catalogue: Catalogue, cells: Range)
       if (!source) return [{ ...line, from: null, emptyV: null, fullV: null, verdict: 'not fed' }];
       const [emptyV, fullV] = source.volts;
       const verdict = fullV > takes.volts[1] ? 'too high' : emptyV < takes.volts[0] ? 'too low at empty' : 'fits';
-      return [{ ...line, from: source.from === 'battery' ? 'battery' : `${source.slot} ${source.from}`, emptyV, fullV, verdict }];
+      return [
+        {
+          ...line,
+          from: source.from === 'battery' ? 'battery' : `${source.slot} ${source.from}`,
+          emptyV,
+          fullV,
+          verdict,
+        },
+      ];
     });
   });
   return lines.sort((a, b) => rank[a.verdict] - rank[b.verdict]);
 }
 
-const rank: Readonly<Record<WindowLine['verdict'], number>> = { 'too high': 0, 'too low at empty': 1, 'not fed': 2, fits: 3 };
+const rank: Readonly<Record<WindowLine['verdict'], number>> = {
+  'too high': 0,
+  'too low at empty': 1,
+  'not fed': 2,
+  fits: 3,
+};

@@ -18,24 +18,44 @@ export interface WeightForecast {
   withPack: readonly { pack: string; id: string; g: Range }[];
 }
 
-const spread: Readonly<Record<ReturnType<typeof certaintyAt>, number>> = { measured: 0.02, sheet: 0.04, typical: 0.06, assumed: 0.1 };
+const spread: Readonly<Record<ReturnType<typeof certaintyAt>, number>> = {
+  measured: 0.02,
+  sheet: 0.04,
+  typical: 0.06,
+  assumed: 0.1,
+};
 /** Copper 8.9 and silicone about 1.3 g/cm3: by outer diameter, in g per mm. */
 const wireGPerMm = (awg: number) => wireDiameterMm(awg) ** 2 * 0.785 * 3.2e-3;
 
 /** @param weighed Grams of parts weighed here, by slot; one of several alike stands for all. */
-export function forecastWeight(target: Build, catalogue: Catalogue, weighed: Readonly<Record<Slot, number>>, packs: readonly PartModel[], propeller: PartModel | null): WeightForecast {
+export function forecastWeight(
+  target: Build,
+  catalogue: Catalogue,
+  weighed: Readonly<Record<Slot, number>>,
+  packs: readonly PartModel[],
+  propeller: PartModel | null,
+): WeightForecast {
   const models = Object.keys(target.slots).map((slot) => ({ slot, model: modelIn(target, slot, catalogue)! }));
-  const known = new Map(models.flatMap(({ slot, model }) => (weighed[slot] === undefined ? [] : [[model.id, weighed[slot]] as const])));
+  const known = new Map(
+    models.flatMap(({ slot, model }) => (weighed[slot] === undefined ? [] : [[model.id, weighed[slot]] as const])),
+  );
   const parts = models.map(({ model }): Range => {
     const own = known.get(model.id);
     return own === undefined ? band(model.massG, spread[certaintyAt(model, '/massG')]) : band(own, 0.01);
   });
-  const wires = Object.values(target.wires).filter(({ from }) => from !== 'tail').map(({ awg, lengthMm }) => band((lengthMm ?? assumedLengthMm) * wireGPerMm(awg), 0.2));
-  const small = kitList(emptyBuild, target, catalogue).map(({ kind, key, needed }) => band(smallG(kind, key) * needed, 0.2));
+  const wires = Object.values(target.wires)
+    .filter(({ from }) => from !== 'tail')
+    .map(({ awg, lengthMm }) => band((lengthMm ?? assumedLengthMm) * wireGPerMm(awg), 0.2));
+  const small = kitList(emptyBuild, target, catalogue).map(({ kind, key, needed }) =>
+    band(smallG(kind, key) * needed, 0.2),
+  );
   const dryG = sum([...parts, ...wires, ...small]);
   const motors = models.filter(({ model }) => model.kind === 'motor').length;
   const props = propeller ? band(propeller.massG * motors, 0.03) : ([0, 0] as const);
-  return { dryG, withPack: packs.map((pack) => ({ pack: pack.name, id: pack.id, g: sum([dryG, band(pack.massG, 0.03), props]) })) };
+  return {
+    dryG,
+    withPack: packs.map((pack) => ({ pack: pack.name, id: pack.id, g: sum([dryG, band(pack.massG, 0.03), props]) })),
+  };
 }
 
 /** Grams of one unit of what is no part: solder, screws by length, ties, tape, sleeve. */

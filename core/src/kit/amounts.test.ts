@@ -10,11 +10,13 @@ it('thicker wires are thicker', () => {
 });
 
 it('a sleeve goes over its bundle and is no wider than three times it', () => {
-  fc.assert(fc.property(fc.array(awg, { minLength: 1, maxLength: 6 }), (wires) => {
-    const round = Math.sqrt(wires.reduce((sum, one) => sum + wireDiameterMm(one) ** 2, 0));
-    const sleeve = sleeveFor(wires);
-    return (sleeve >= round || sleeve === 20) && sleeve <= 3 * round + 1;
-  }));
+  fc.assert(
+    fc.property(fc.array(awg, { minLength: 1, maxLength: 6 }), (wires) => {
+      const round = Math.sqrt(wires.reduce((sum, one) => sum + wireDiameterMm(one) ** 2, 0));
+      const sleeve = sleeveFor(wires);
+      return (sleeve >= round || sleeve === 20) && sleeve <= 3 * round + 1;
+    }),
+  );
 });
 
 it('a joint takes more solder on a larger pad and with a thicker wire; a signal pad takes milligrams', () => {
@@ -25,6 +27,12 @@ it('a joint takes more solder on a larger pad and with a thicker wire; a signal 
 });
 
 it('a screw goes through and into, and the next shorter one would not', () => {
-  fc.assert(fc.property(fc.integer({ min: 1, max: 25 }), fc.integer({ min: 2, max: 8 }), (through, into) => screwLengthMm(through, into) >= through + into));
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 25 }),
+      fc.integer({ min: 2, max: 8 }),
+      (through, into) => screwLengthMm(through, into) >= through + into,
+    ),
+  );
   expect(screwLengthMm(4, 4)).toBe(8);
 });

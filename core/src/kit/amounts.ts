@@ -15,7 +15,18 @@ export const sleeveMm = 25;
 export const tapePerArmMm = 80;
 
 const overInsulationMm: readonly (readonly [awg: number, mm: number])[] = [
-  [30, 0.8], [28, 1.2], [26, 1.3], [24, 1.6], [22, 1.7], [20, 1.8], [18, 2.3], [16, 3], [14, 3.5], [12, 4.5], [10, 5.5], [8, 6.3],
+  [30, 0.8],
+  [28, 1.2],
+  [26, 1.3],
+  [24, 1.6],
+  [22, 1.7],
+  [20, 1.8],
+  [18, 2.3],
+  [16, 3],
+  [14, 3.5],
+  [12, 4.5],
+  [10, 5.5],
+  [8, 6.3],
 ];
 
 export function wireDiameterMm(awg: number): number {
@@ -39,5 +50,7 @@ export function solderG([wMm, hMm]: readonly [number, number], awg: number): num
 
 /** Screw length from the sizes sold, in mm. */
 export function screwLengthMm(throughMm: number, intoMm: number): number {
-  return [4, 5, 6, 8, 10, 12, 14, 16, 18, 20, 22, 25, 28, 30, 35, 40].find((length) => length >= throughMm + intoMm) ?? 45;
+  return (
+    [4, 5, 6, 8, 10, 12, 14, 16, 18, 20, 22, 25, 28, 30, 35, 40].find((length) => length >= throughMm + intoMm) ?? 45
+  );
 }

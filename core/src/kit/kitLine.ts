@@ -2,7 +2,8 @@
 import type { Slot } from '../names';
 import type { StepId } from '../records/records';
 
-export type KitKind = 'part' | 'lead' | 'wire' | 'sleeve' | 'housing' | 'contact' | 'solder' | 'fixing' | 'screw' | 'tool' | 'consumable';
+export type KitKind =
+  'part' | 'lead' | 'wire' | 'sleeve' | 'housing' | 'contact' | 'solder' | 'fixing' | 'screw' | 'tool' | 'consumable';
 export type KitUnit = 'pieces' | 'mm' | 'g';
 
 export interface KitLine {

@@ -2,7 +2,13 @@
 import type { Part } from '../records/records';
 import type { KitLine, KitState, StockLine } from './kitLine';
 
-export type PartInHand = Readonly<{ id: Part['id']; model: string; serial: string | null; origin: Part['origin']; condition: Part['condition'] }>;
+export type PartInHand = Readonly<{
+  id: Part['id'];
+  model: string;
+  serial: string | null;
+  origin: Part['origin'];
+  condition: Part['condition'];
+}>;
 
 export interface Pick {
   have: number;
@@ -17,8 +23,15 @@ export interface Pick {
 
 /** @param parts Parts in the shop that are on no quad. */
 export function pickFor(line: KitLine, stock: readonly StockLine[], parts: readonly PartInHand[]): Pick {
-  if (line.kind === 'tool' || line.kind === 'consumable') return { have: line.needed, state: 'not listed', takes: [], parts: [], donors: [], cautions: [] };
-  const own = line.kind === 'part' ? parts.filter(({ model, condition }) => `part:${model}` === line.key && condition !== 'scrap').sort(byTrust).slice(0, line.needed) : [];
+  if (line.kind === 'tool' || line.kind === 'consumable')
+    return { have: line.needed, state: 'not listed', takes: [], parts: [], donors: [], cautions: [] };
+  const own =
+    line.kind === 'part'
+      ? parts
+          .filter(({ model, condition }) => `part:${model}` === line.key && condition !== 'scrap')
+          .sort(byTrust)
+          .slice(0, line.needed)
+      : [];
   let open = line.needed - own.length;
   const takes: { stock: string; quantity: number }[] = [];
   for (const { id, onHand } of stock.filter(({ key, offcut }) => key === line.key && !offcut)) {
@@ -26,10 +39,20 @@ export function pickFor(line: KitLine, stock: readonly StockLine[], parts: reado
     if (quantity > 0) takes.push({ stock: id, quantity });
     open -= quantity;
   }
-  const cautions = own.filter(({ origin, condition }) => origin !== 'new' || condition === 'doubtful').map((part) => `${part.serial ?? 'one'}: ${part.origin}, ${part.condition}`);
+  const cautions = own
+    .filter(({ origin, condition }) => origin !== 'new' || condition === 'doubtful')
+    .map((part) => `${part.serial ?? 'one'}: ${part.origin}, ${part.condition}`);
   const have = line.needed - open;
   const listed = own.length > 0 || stock.some(({ key, offcut }) => key === line.key && !offcut);
-  if (!listed) return { have: line.needed, state: 'not listed', takes: [], parts: [], donors: donorsFor(line, stock), cautions: [] };
+  if (!listed)
+    return {
+      have: line.needed,
+      state: 'not listed',
+      takes: [],
+      parts: [],
+      donors: donorsFor(line, stock),
+      cautions: [],
+    };
   const state = open > 0 ? 'short' : own.some(({ origin }) => origin !== 'new') ? 'used' : 'enough';
   return { have, state, takes, parts: own.map(({ id }) => id), donors: donorsFor(line, stock), cautions };
 }
@@ -56,7 +79,9 @@ function donorsFor(line: KitLine, stock: readonly StockLine[]): StockLine[] {
   const [kind, first, second] = line.key.split(':');
   if (kind === 'wire') {
     const longest = line.needed / Math.max(1, line.steps.length);
-    const same = offcuts.filter(({ doc }) => doc.awg === Number(first) && doc.colour === second && (doc.lengthMm ?? 0) >= longest);
+    const same = offcuts.filter(
+      ({ doc }) => doc.awg === Number(first) && doc.colour === second && (doc.lengthMm ?? 0) >= longest,
+    );
     return same.sort((a, b) => (a.doc.lengthMm ?? 0) - (b.doc.lengthMm ?? 0));
   }
   if (kind === 'lead') return offcuts.filter(({ doc }) => doc.family === first && doc.ways === Number(second));

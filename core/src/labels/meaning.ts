@@ -1,8 +1,37 @@
 /** What a printed label can mean, as one of few functions with a number or a voltage where it has one. */
 export type PadFunction =
-  | 'ground' | 'battery' | 'supply' | 'usb supply' | 'tx' | 'rx' | 'inverted' | 'motor' | 'phase a' | 'phase b' | 'phase c' | 'motor +' | 'motor -'
-  | 'camera in' | 'video out' | 'buzzer +' | 'buzzer -' | 'lights' | 'current' | 'esc telemetry' | 'telemetry' | 'control' | 'signal strength'
-  | 'sda' | 'scl' | 'usb +' | 'usb -' | 'boot' | 'debug' | 'pulse' | 'switch' | 'aerial';
+  | 'ground'
+  | 'battery'
+  | 'supply'
+  | 'usb supply'
+  | 'tx'
+  | 'rx'
+  | 'inverted'
+  | 'motor'
+  | 'phase a'
+  | 'phase b'
+  | 'phase c'
+  | 'motor +'
+  | 'motor -'
+  | 'camera in'
+  | 'video out'
+  | 'buzzer +'
+  | 'buzzer -'
+  | 'lights'
+  | 'current'
+  | 'esc telemetry'
+  | 'telemetry'
+  | 'control'
+  | 'signal strength'
+  | 'sda'
+  | 'scl'
+  | 'usb +'
+  | 'usb -'
+  | 'boot'
+  | 'debug'
+  | 'pulse'
+  | 'switch'
+  | 'aerial';
 
 export interface Meaning {
   is: PadFunction;
@@ -17,11 +46,38 @@ export function meaning(is: PadFunction, index: number | null = null, volts: num
 }
 
 const words: Readonly<Record<PadFunction, string>> = {
-  ground: 'ground', battery: 'battery', supply: 'supply', 'usb supply': '5 V also on USB', tx: 'transmit', rx: 'receive', inverted: 'inverted serial input',
-  motor: 'motor signal', 'phase a': 'phase A', 'phase b': 'phase B', 'phase c': 'phase C', 'motor +': 'motor +', 'motor -': 'motor −', 'camera in': 'camera in',
-  'video out': 'video out', 'buzzer +': 'buzzer +', 'buzzer -': 'buzzer −', lights: 'lights data', current: 'current sense', 'esc telemetry': 'ESC telemetry',
-  telemetry: 'telemetry out', control: 'video control', 'signal strength': 'signal strength', sda: 'compass data', scl: 'compass clock', 'usb +': 'USB data +',
-  'usb -': 'USB data −', boot: 'boot', debug: 'debug', pulse: 'pulse-train input', switch: 'switched output', aerial: 'antenna',
+  ground: 'ground',
+  battery: 'battery',
+  supply: 'supply',
+  'usb supply': '5 V also on USB',
+  tx: 'transmit',
+  rx: 'receive',
+  inverted: 'inverted serial input',
+  motor: 'motor signal',
+  'phase a': 'phase A',
+  'phase b': 'phase B',
+  'phase c': 'phase C',
+  'motor +': 'motor +',
+  'motor -': 'motor −',
+  'camera in': 'camera in',
+  'video out': 'video out',
+  'buzzer +': 'buzzer +',
+  'buzzer -': 'buzzer −',
+  lights: 'lights data',
+  current: 'current sense',
+  'esc telemetry': 'ESC telemetry',
+  telemetry: 'telemetry out',
+  control: 'video control',
+  'signal strength': 'signal strength',
+  sda: 'compass data',
+  scl: 'compass clock',
+  'usb +': 'USB data +',
+  'usb -': 'USB data −',
+  boot: 'boot',
+  debug: 'debug',
+  pulse: 'pulse-train input',
+  switch: 'switched output',
+  aerial: 'antenna',
 };
 
 /** In a technician's words: "transmit, port 3", "5 V". */

@@ -8,12 +8,25 @@ const sure = (kind: PartKind, label: string, ...others: string[]) => {
   const { sure: meaning } = read(kind, label, ...others);
   return meaning && meaningWords(meaning);
 };
-const offers = (kind: PartKind, label: string, ...others: string[]) => read(kind, label, ...others).meanings.map(({ meaning }) => meaningWords(meaning));
+const offers = (kind: PartKind, label: string, ...others: string[]) =>
+  read(kind, label, ...others).meanings.map(({ meaning }) => meaningWords(meaning));
 
 describe('a label with one meaning', () => {
   it.each([
-    ['GND', 'ground'], ['−', 'ground'], ['5V', '5 V'], ['3.3V', '3.3 V'], ['10V', '10 V'], ['TX3', 'transmit, port 3'], ['UART2_RX', 'receive, port 2'], ['S7', 'motor signal 7'],
-    ['BUZ-', 'buzzer −'], ['CRT', 'current sense'], ['4V5', '5 V also on USB'], ['SBUS', 'inverted serial input'], ['rssi', 'signal strength'], ['swdio', 'debug'],
+    ['GND', 'ground'],
+    ['−', 'ground'],
+    ['5V', '5 V'],
+    ['3.3V', '3.3 V'],
+    ['10V', '10 V'],
+    ['TX3', 'transmit, port 3'],
+    ['UART2_RX', 'receive, port 2'],
+    ['S7', 'motor signal 7'],
+    ['BUZ-', 'buzzer −'],
+    ['CRT', 'current sense'],
+    ['4V5', '5 V also on USB'],
+    ['SBUS', 'inverted serial input'],
+    ['rssi', 'signal strength'],
+    ['swdio', 'debug'],
   ])('%s is taken for %s', (label, meaning) => {
     expect(sure('controller', label)).toBe(meaning);
   });
@@ -22,7 +35,9 @@ describe('a label with one meaning', () => {
 describe('labels whose meanings compete are asked about', () => {
   it('S: inverted input, motor output or a badly printed 5', () => {
     expect(sure('controller', 'S', 'G', '5V')).toBeNull();
-    expect(offers('controller', 'S', 'G')).toEqual(expect.arrayContaining(['inverted serial input', 'motor signal', '5 V']));
+    expect(offers('controller', 'S', 'G')).toEqual(
+      expect.arrayContaining(['inverted serial input', 'motor signal', '5 V']),
+    );
   });
 
   it('VCC: battery or 5 V, and less so where the other is printed beside it', () => {

@@ -30,14 +30,32 @@ export function readLabels(kind: PartKind, printed: readonly string[]): LabelRea
 }
 
 function viewOf(kind: PartKind, plain: readonly string[]): LabelView {
-  const all = new Set(plain.flatMap((label) => [label, ...variants(label).filter(({ changes }) => changes === 1).map(({ text }) => text)]));
+  const all = new Set(
+    plain.flatMap((label) => [
+      label,
+      ...variants(label)
+        .filter(({ changes }) => changes === 1)
+        .map(({ text }) => text),
+    ]),
+  );
   const exact = new Set(plain);
-  return { kind, all, has: (pattern) => [...exact].some((label) => pattern.test(label)) || [...all].some((label) => label.length > 1 && pattern.test(label)) };
+  return {
+    kind,
+    all,
+    has: (pattern) =>
+      [...exact].some((label) => pattern.test(label)) ||
+      [...all].some((label) => label.length > 1 && pattern.test(label)),
+  };
 }
 
 /** Capitals, no spaces, one kind of minus, no brackets. */
 export function canonical(printed: string): string {
-  return printed.normalize('NFKC').toUpperCase().replace(/[−–—_]/g, '-').replace(/[\s[\]()"'`:;,]/g, '').replace(/-(?=[A-Z0-9])/g, '');
+  return printed
+    .normalize('NFKC')
+    .toUpperCase()
+    .replace(/[−–—_]/g, '-')
+    .replace(/[\s[\]()"'`:;,]/g, '')
+    .replace(/-(?=[A-Z0-9])/g, '');
 }
 
 function read(printed: string, plain: string, view: LabelView): LabelReading {
@@ -48,12 +66,16 @@ function read(printed: string, plain: string, view: LabelView): LabelReading {
       if (!match) continue;
       const candidates = reader(match, view);
       const total = candidates.reduce((sum, { weight }) => sum + weight, 0);
-      for (const { meaning, weight } of candidates) found.push({ meaning, weight: (weight / total) * misprintPrice ** changes });
+      for (const { meaning, weight } of candidates)
+        found.push({ meaning, weight: (weight / total) * misprintPrice ** changes });
     }
   }
   const merged = merge(found);
   const total = merged.reduce((sum, { weight }) => sum + weight, 0);
-  const meanings = merged.map(({ meaning, weight }) => ({ meaning, confidence: Math.min(0.99, weight / total) })).sort((a, b) => b.confidence - a.confidence).filter(({ confidence }) => confidence >= 0.03);
+  const meanings = merged
+    .map(({ meaning, weight }) => ({ meaning, confidence: Math.min(0.99, weight / total) }))
+    .sort((a, b) => b.confidence - a.confidence)
+    .filter(({ confidence }) => confidence >= 0.03);
   const best = meanings[0];
   return { printed, meanings, sure: best && best.confidence >= sureFrom ? best.meaning : null };
 }
@@ -77,7 +99,9 @@ function variants(plain: string): { text: string; changes: number }[] {
   for (const letter of plain.slice(0, 12)) {
     all = all.flatMap(({ text, changes }) => [
       { text: text + letter, changes },
-      ...(changes < mostChanges ? [...(lookalikes[letter] ?? '')].map((other) => ({ text: text + other, changes: changes + 1 })) : []),
+      ...(changes < mostChanges
+        ? [...(lookalikes[letter] ?? '')].map((other) => ({ text: text + other, changes: changes + 1 }))
+        : []),
     ]);
   }
   return all;

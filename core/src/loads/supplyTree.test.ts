@@ -3,11 +3,43 @@ import type { Element } from '../catalogue/partModel';
 import { benchParts, benchSlots, buildOf, goodWires } from '../testing/fixtures';
 import { giving, supplyTree } from './supplyTree';
 
-const load = (id: string, plus: string, amps: number, over: Partial<Extract<Element, { is: 'load' }>> = {}): Element => ({
-  id, fails: [], is: 'load', plus, minus: 'G', offOhms: 1000, idleA: amps / 2, typicalA: amps, peakA: amps * 2, constant: 'current', wakesAtV: 2, liveOnUsb: false, ...over,
+const load = (
+  id: string,
+  plus: string,
+  amps: number,
+  over: Partial<Extract<Element, { is: 'load' }>> = {},
+): Element => ({
+  id,
+  fails: [],
+  is: 'load',
+  plus,
+  minus: 'G',
+  offOhms: 1000,
+  idleA: amps / 2,
+  typicalA: amps,
+  peakA: amps * 2,
+  constant: 'current',
+  wakesAtV: 2,
+  liveOnUsb: false,
+  ...over,
 });
 const linear: Element = {
-  id: 'LOW', fails: [], is: 'regulator', kindOf: 'linear', input: '5V', output: 'X33', ground: 'G', enable: 'always', outV: 3.3, minInV: 3.8, limitA: 0.5, stillAirA: 0.3, efficiency: 0.66, idleA: 0.002, offOhms: 900, backDiodeV: null,
+  id: 'LOW',
+  fails: [],
+  is: 'regulator',
+  kindOf: 'linear',
+  input: '5V',
+  output: 'X33',
+  ground: 'G',
+  enable: 'always',
+  outV: 3.3,
+  minInV: 3.8,
+  limitA: 0.5,
+  stillAirA: 0.3,
+  efficiency: 0.66,
+  idleA: 0.002,
+  offOhms: 900,
+  backDiodeV: null,
 };
 const catalogue = benchParts([linear, load('CPU', 'X33', 0.2, { liveOnUsb: true }), load('FRONT', 'VB', 0.05)]);
 const build = buildOf(benchSlots, goodWires());
@@ -16,7 +48,11 @@ const rail = (id: string) => tree.rails.find((one) => one.id === id)!;
 
 describe('the supply tree', () => {
   it('hangs regulators on what feeds them, parents first', () => {
-    expect(tree.rails.map(({ id, parent }) => [id, parent])).toEqual([['battery', null], ['FC/REG', 'battery'], ['FC/LOW', 'FC/REG']]);
+    expect(tree.rails.map(({ id, parent }) => [id, parent])).toEqual([
+      ['battery', null],
+      ['FC/REG', 'battery'],
+      ['FC/LOW', 'FC/REG'],
+    ]);
     expect(rail('battery').volts[0]).toBe(12);
     expect(rail('battery').volts[1]).toBeCloseTo(25.2, 12);
   });
@@ -41,7 +77,9 @@ describe('the supply tree', () => {
     expect(heavy.rails[0]!.out.empty.typical - heavy.rails[1]!.in.empty.typical).toBeCloseTo(nominal / 12, 12);
     expect(tree.usb.typical).toBeCloseTo(0.2, 12);
     expect(supplyTree(build, catalogue, [4, 6], 'off').rails[0]!.draws).toEqual([]);
-    expect(supplyTree(build, catalogue, [4, 6], 'usb').rails.flatMap(({ draws }) => draws.map(({ load: name }) => name))).toEqual(['CPU']);
+    expect(
+      supplyTree(build, catalogue, [4, 6], 'usb').rails.flatMap(({ draws }) => draws.map(({ load: name }) => name)),
+    ).toEqual(['CPU']);
   });
 
   it('lets a step-down pass what is left below its lowest input, and a step-up nothing', () => {

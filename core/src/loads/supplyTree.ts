@@ -73,7 +73,13 @@ type Which = 'empty' | 'full';
 const nothing: Amps = { idle: 0, typical: 0, peak: 0 };
 
 /** The tree of a build. A part that is not in it draws nothing; motors are not counted: their current is the pilot's. `nets`: of this build, where they are known. */
-export function supplyTree(build: Build, catalogue: Catalogue, cells: Range, stage: PowerStage = 'pack', nets: Netlist = netlist(build, catalogue)): SupplyTree {
+export function supplyTree(
+  build: Build,
+  catalogue: Catalogue,
+  cells: Range,
+  stage: PowerStage = 'pack',
+  nets: Netlist = netlist(build, catalogue),
+): SupplyTree {
   const packV = packVolts(cells);
   const regulators: { id: string; slot: Slot; element: Regulator; from: string; to: string }[] = [];
   const loads: { slot: Slot; element: Load; on: string }[] = [];
@@ -81,11 +87,22 @@ export function supplyTree(build: Build, catalogue: Catalogue, cells: Range, sta
   for (const slot of Object.keys(build.slots)) {
     const model = modelIn(build, slot, catalogue)!;
     const net = (node: string) => nets.idOf(`${slot}:${node}`);
-    const plus = model.kind === 'battery lead' ? model.terminals.find(({ roles }) => roles.some(({ is }) => is === 'supply')) : undefined;
+    const plus =
+      model.kind === 'battery lead'
+        ? model.terminals.find(({ roles }) => roles.some(({ is }) => is === 'supply'))
+        : undefined;
     if (plus) battery = net(plus.node);
     for (const element of model.elements) {
-      if (element.is === 'regulator') regulators.push({ id: `${slot}/${element.id}`, slot, element, from: net(element.input), to: net(element.output) });
-      if (element.is === 'load' && isOn(stage, model.kind, element)) loads.push({ slot, element, on: net(element.plus) });
+      if (element.is === 'regulator')
+        regulators.push({
+          id: `${slot}/${element.id}`,
+          slot,
+          element,
+          from: net(element.input),
+          to: net(element.output),
+        });
+      if (element.is === 'load' && isOn(stage, model.kind, element))
+        loads.push({ slot, element, on: net(element.plus) });
     }
   }
   // Two regulators on one net: the first is taken to carry it; that they are joined is a finding of its own.
@@ -94,30 +111,67 @@ export function supplyTree(build: Build, catalogue: Catalogue, cells: Range, sta
   for (const { id, from, to } of regulators) if (from !== to && !feeder.has(to)) feeder.set(to, id);
 
   const rails = new Map<string, Rail>();
-  const make = (id: string, net: string, regulator: (typeof regulators)[number] | null, inV: Range, seen: readonly string[]): Rail => {
+  const make = (
+    id: string,
+    net: string,
+    regulator: (typeof regulators)[number] | null,
+    inV: Range,
+    seen: readonly string[],
+  ): Rail => {
     const volts = regulator ? giving(regulator.element, inV) : packV;
-    const children = regulators.filter((one) => one.from === net && one.from !== one.to && feeder.get(one.to) === one.id && !seen.includes(one.to))
+    const children = regulators
+      .filter(
+        (one) => one.from === net && one.from !== one.to && feeder.get(one.to) === one.id && !seen.includes(one.to),
+      )
       .map((one) => make(one.id, one.to, one, volts, [...seen, net]));
-    const draws = loads.filter(({ on }) => on === net).map(({ slot, element }): Draw => ({ slot, load: element.id, idle: element.idleA, typical: element.typicalA, peak: element.peakA }));
+    const draws = loads
+      .filter(({ on }) => on === net)
+      .map(({ slot, element }): Draw => ({
+        slot,
+        load: element.id,
+        idle: element.idleA,
+        typical: element.typicalA,
+        peak: element.peakA,
+      }));
     const out = (which: Which) => {
       const atV = volts[which === 'empty' ? 0 : 1];
-      const own = loads.filter(({ on }) => on === net).map(({ element }) => drawn(element, atV, regulator ? regulator.element.outV : nominalOf(packV)));
+      const own = loads
+        .filter(({ on }) => on === net)
+        .map(({ element }) => drawn(element, atV, regulator ? regulator.element.outV : nominalOf(packV)));
       return sum([...own, ...children.map((child) => child.in[which])]);
     };
     const outs = { empty: out('empty'), full: out('full') };
     const rail: Rail = {
-      id, slot: regulator?.slot ?? null, parent: regulator ? (feeder.get(regulator.from) ?? null) : null, kindOf: regulator?.element.kindOf ?? 'battery', outV: regulator?.element.outV ?? null, volts,
-      minInV: regulator?.element.minInV ?? 0, limitA: regulator?.element.limitA ?? null, stillAirA: regulator?.element.stillAirA ?? null,
-      draws, rails: children.map((child) => child.id), out: outs,
-      in: regulator ? { empty: input(regulator.element, outs.empty, inV[0]), full: input(regulator.element, outs.full, inV[1]) } : outs,
+      id,
+      slot: regulator?.slot ?? null,
+      parent: regulator ? (feeder.get(regulator.from) ?? null) : null,
+      kindOf: regulator?.element.kindOf ?? 'battery',
+      outV: regulator?.element.outV ?? null,
+      volts,
+      minInV: regulator?.element.minInV ?? 0,
+      limitA: regulator?.element.limitA ?? null,
+      stillAirA: regulator?.element.stillAirA ?? null,
+      draws,
+      rails: children.map((child) => child.id),
+      out: outs,
+      in: regulator
+        ? { empty: input(regulator.element, outs.empty, inV[0]), full: input(regulator.element, outs.full, inV[1]) }
+        : outs,
       heatW: regulator ? heat(regulator.element, outs.full.typical, inV[1]) : 0,
     };
     rails.set(id, rail);
     return rail;
   };
   if (battery) make('battery', battery, null, packV, []);
-  for (const one of regulators) if (!rails.has(one.id) && feeder.get(one.to) === one.id && !feeder.has(one.from)) make(one.id, one.to, one, [0, 0], []);
-  return { stage, packV, rails: inTreeOrder(rails), usb: sum(loads.filter(({ element }) => element.liveOnUsb).map(({ element }) => drawn(element, 5, 5))) };
+  for (const one of regulators)
+    if (!rails.has(one.id) && feeder.get(one.to) === one.id && !feeder.has(one.from))
+      make(one.id, one.to, one, [0, 0], []);
+  return {
+    stage,
+    packV,
+    rails: inTreeOrder(rails),
+    usb: sum(loads.filter(({ element }) => element.liveOnUsb).map(({ element }) => drawn(element, 5, 5))),
+  };
 }
 
 /** "the battery", "FC 5 V"; two regulators of one part with the same volts keep their names. */
@@ -169,11 +223,16 @@ function input(regulator: Regulator, out: Amps, inV: number): Amps {
 
 function heat(regulator: Regulator, outA: number, inV: number): number {
   if (inV <= 0) return 0;
-  return regulator.kindOf === 'linear' ? Math.max(0, inV - regulator.outV) * outA : regulator.outV * outA * (1 / regulator.efficiency - 1);
+  return regulator.kindOf === 'linear'
+    ? Math.max(0, inV - regulator.outV) * outA
+    : regulator.outV * outA * (1 / regulator.efficiency - 1);
 }
 
 function sum(list: readonly Amps[]): Amps {
-  return list.reduce((a, b) => ({ idle: a.idle + b.idle, typical: a.typical + b.typical, peak: a.peak + b.peak }), nothing);
+  return list.reduce(
+    (a, b) => ({ idle: a.idle + b.idle, typical: a.typical + b.typical, peak: a.peak + b.peak }),
+    nothing,
+  );
 }
 
 function inTreeOrder(rails: ReadonlyMap<string, Rail>): Rail[] {

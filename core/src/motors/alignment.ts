@@ -27,7 +27,9 @@ export interface TiltSign {
 
 /** Of the controller or single board; null without one. A board without a pose lies with its arrow forward. */
 export function alignmentOf(build: Build, catalogue: Catalogue): Alignment | null {
-  const slot = Object.keys(build.slots).find((one) => ['controller', 'single board'].includes(modelIn(build, one, catalogue)!.kind));
+  const slot = Object.keys(build.slots).find((one) =>
+    ['controller', 'single board'].includes(modelIn(build, one, catalogue)!.kind),
+  );
   if (!slot) return null;
   const { arrowDeg } = modelIn(build, slot, catalogue)!.body;
   const pose = build.slots[slot]!.pose;
@@ -36,9 +38,14 @@ export function alignmentOf(build: Build, catalogue: Catalogue): Alignment | nul
   // Turned over, a board's x runs the other way.
   const arrow = arrowDeg === null ? 90 : upsideDown ? 180 - arrowDeg : arrowDeg;
   const heading = arrow + pose.yawDeg - 90;
-  const clockwise = (((-heading % 360) + 360) % 360);
+  const clockwise = ((-heading % 360) + 360) % 360;
   const nearest = (Math.round(clockwise / 90) * 90) % 360;
-  return { slot, yawDeg: nearest as Alignment['yawDeg'], upsideDown, known: arrowDeg !== null && Math.abs(clockwise - Math.round(clockwise / 90) * 90) < 10 };
+  return {
+    slot,
+    yawDeg: nearest as Alignment['yawDeg'],
+    upsideDown,
+    known: arrowDeg !== null && Math.abs(clockwise - Math.round(clockwise / 90) * 90) < 10,
+  };
 }
 
 /**
@@ -51,10 +58,15 @@ export function tiltSigns({ yawDeg, upsideDown }: Pick<Alignment, 'yawDeg' | 'up
   const [cos, sin] = [Math.round(Math.cos(turn)), Math.round(Math.sin(turn))];
   const flip = upsideDown ? -1 : 1;
   // The board's own right and front, in the aircraft's right and front.
-  const [right, front] = [[flip * cos, -flip * sin], [sin, cos]] as const;
+  const [right, front] = [
+    [flip * cos, -flip * sin],
+    [sin, cos],
+  ] as const;
   const felt = (aboutRight: number, aboutFront: number): TiltSign['board'] => {
     const along = (axis: readonly [number, number]) => Math.sign(aboutRight * axis[0] + aboutFront * axis[1]);
-    return along(front) !== 0 ? { axis: 'roll', sign: along(front) as 1 | -1 } : { axis: 'pitch', sign: -along(right) as 1 | -1 };
+    return along(front) !== 0
+      ? { axis: 'roll', sign: along(front) as 1 | -1 }
+      : { axis: 'pitch', sign: -along(right) as 1 | -1 };
   };
   return [
     { tilt: 'nose down', board: felt(-1, 0), wanted: { axis: 'pitch', sign: 1 } },

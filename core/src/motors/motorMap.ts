@@ -31,22 +31,34 @@ export interface MotorPlace {
 }
 
 /** `reversed` turns every sense round: one setting that must agree in motors, propellers and software. */
-export function motorMap(build: Build, catalogue: Catalogue, convention: 'normal' | 'reversed' = 'normal'): MotorPlace[] {
+export function motorMap(
+  build: Build,
+  catalogue: Catalogue,
+  convention: 'normal' | 'reversed' = 'normal',
+): MotorPlace[] {
   const nets = netlist(build, catalogue);
   const slots = Object.keys(build.slots);
   const frame = slots.map((slot) => modelIn(build, slot, catalogue)!.frame).find((one) => one);
   const motors = slots.filter((slot) => modelIn(build, slot, catalogue)!.kind === 'motor');
   const senses = frame ? turningSenses(frame.corners) : new Map<number, Sense>();
-  return motors.map((slot): MotorPlace => {
-    const number = Number(/\d+$/.exec(slot)?.[0] ?? 1);
-    const corner = frame?.corners.find(({ index }) => index === number);
-    const channel = channelOf(build, catalogue, nets, slot);
-    const sense = senses.get(number) ?? (number % 2 === 1 ? 'anticlockwise' : 'clockwise');
-    return {
-      slot, corner: number, atMm: corner?.atMm ?? null, level: corner?.level ?? 'upper', where: corner ? whereWords(corner) : `corner ${number}`, channel,
-      output: channel ? outputOf(build, catalogue, nets, channel) : null, sense: convention === 'normal' ? sense : other(sense),
-    };
-  }).sort((a, b) => a.corner - b.corner);
+  return motors
+    .map((slot): MotorPlace => {
+      const number = Number(/\d+$/.exec(slot)?.[0] ?? 1);
+      const corner = frame?.corners.find(({ index }) => index === number);
+      const channel = channelOf(build, catalogue, nets, slot);
+      const sense = senses.get(number) ?? (number % 2 === 1 ? 'anticlockwise' : 'clockwise');
+      return {
+        slot,
+        corner: number,
+        atMm: corner?.atMm ?? null,
+        level: corner?.level ?? 'upper',
+        where: corner ? whereWords(corner) : `corner ${number}`,
+        channel,
+        output: channel ? outputOf(build, catalogue, nets, channel) : null,
+        sense: convention === 'normal' ? sense : other(sense),
+      };
+    })
+    .sort((a, b) => a.corner - b.corner);
 }
 
 export function other(sense: Sense): Sense {
@@ -62,7 +74,9 @@ export function turningSenses(corners: FrameBody['corners']): Map<number, Sense>
   const first = upper.findIndex(({ index }) => index === Math.min(...upper.map((one) => one.index)));
   const alternate = upper.length % 2 === 0;
   const senses = new Map<number, Sense>();
-  upper.forEach(({ index }, place) => senses.set(index, alternate && (place - first) % 2 !== 0 ? 'clockwise' : 'anticlockwise'));
+  upper.forEach(({ index }, place) =>
+    senses.set(index, alternate && (place - first) % 2 !== 0 ? 'clockwise' : 'anticlockwise'),
+  );
   for (const { index, atMm } of corners.filter(({ level }) => level === 'lower')) {
     const above = upper.find((one) => Math.hypot(one.atMm[0] - atMm[0], one.atMm[1] - atMm[1]) < 5);
     senses.set(index, above ? other(senses.get(above.index)!) : 'clockwise');
@@ -85,31 +99,58 @@ function whereWords({ atMm: [x, y], level }: FrameBody['corners'][number]): stri
 function channelOf(build: Build, catalogue: Catalogue, nets: Netlist, motor: Slot): MotorPlace['channel'] {
   const reached = new Map<string, { count: number; channel: NonNullable<MotorPlace['channel']> }>();
   for (const { id } of modelIn(build, motor, catalogue)!.terminals) {
-    for (const { slot, port } of portsOf(build, catalogue, nets.netOf(terminalRef(motor, id))?.terminals ?? [], 'motorPhase')) {
+    for (const { slot, port } of portsOf(
+      build,
+      catalogue,
+      nets.netOf(terminalRef(motor, id))?.terminals ?? [],
+      'motorPhase',
+    )) {
       if (slot === motor || port.way !== 'gives') continue;
       const key = `${slot}/${port.id}`;
-      reached.set(key, { count: (reached.get(key)?.count ?? 0) + 1, channel: { slot, port: port.id, index: port.index ?? 1 } });
+      reached.set(key, {
+        count: (reached.get(key)?.count ?? 0) + 1,
+        channel: { slot, port: port.id, index: port.index ?? 1 },
+      });
     }
   }
   return [...reached.values()].sort((a, b) => b.count - a.count)[0]?.channel ?? null;
 }
 
-function outputOf(build: Build, catalogue: Catalogue, nets: Netlist, channel: NonNullable<MotorPlace['channel']>): number | null {
+function outputOf(
+  build: Build,
+  catalogue: Catalogue,
+  nets: Netlist,
+  channel: NonNullable<MotorPlace['channel']>,
+): number | null {
   const model = modelIn(build, channel.slot, catalogue)!;
   if (model.kind === 'single board') return channel.index;
-  const input = model.ports.find(({ kind, way, index }) => kind === 'motorSignal' && way === 'takes' && (index ?? 1) === channel.index);
+  const input = model.ports.find(
+    ({ kind, way, index }) => kind === 'motorSignal' && way === 'takes' && (index ?? 1) === channel.index,
+  );
   const pin = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'port' && role.port === input?.id));
-  const driver = portsOf(build, catalogue, (pin && nets.netOf(terminalRef(channel.slot, pin.id))?.terminals) ?? [], 'motorSignal').find(({ port }) => port.way === 'gives');
+  const driver = portsOf(
+    build,
+    catalogue,
+    (pin && nets.netOf(terminalRef(channel.slot, pin.id))?.terminals) ?? [],
+    'motorSignal',
+  ).find(({ port }) => port.way === 'gives');
   return driver?.port.index ?? null;
 }
 
-function portsOf(build: Build, catalogue: Catalogue, refs: readonly `${string}.${string}`[], kind: Port['kind']): { slot: Slot; port: Port }[] {
+function portsOf(
+  build: Build,
+  catalogue: Catalogue,
+  refs: readonly `${string}.${string}`[],
+  kind: Port['kind'],
+): { slot: Slot; port: Port }[] {
   return refs.flatMap((ref) => {
     const { slot, terminal } = splitRef(ref);
     const model = modelIn(build, slot, catalogue)!;
-    return model.terminals.find(({ id }) => id === terminal)!.roles.flatMap((role) => {
-      const port = role.is === 'port' ? model.ports.find(({ id }) => id === role.port) : undefined;
-      return port?.kind === kind ? [{ slot, port }] : [];
-    });
+    return model.terminals
+      .find(({ id }) => id === terminal)!
+      .roles.flatMap((role) => {
+        const port = role.is === 'port' ? model.ports.find(({ id }) => id === role.port) : undefined;
+        return port?.kind === kind ? [{ slot, port }] : [];
+      });
   });
 }

@@ -15,10 +15,14 @@ export function nearestChannels(distance: readonly (readonly number[])[]): numbe
         const set = taken | (1 << channel);
         const total = cost + row[channel]!;
         // On equal ways the lower number stays with the lower motor.
-        if (total < (next.get(set)?.cost ?? Infinity) - 1e-9) next.set(set, { cost: total, chosen: [...chosen, channel] });
+        if (total < (next.get(set)?.cost ?? Infinity) - 1e-9)
+          next.set(set, { cost: total, chosen: [...chosen, channel] });
       }
     }
     best = next;
   }
-  return [...best.values()].reduce((a, b) => (b.cost < a.cost - 1e-9 ? b : a), { cost: Infinity, chosen: [] as number[] }).chosen;
+  return [...best.values()].reduce((a, b) => (b.cost < a.cost - 1e-9 ? b : a), {
+    cost: Infinity,
+    chosen: [] as number[],
+  }).chosen;
 }

@@ -4,8 +4,16 @@
 import type { Pinned, Plan } from './plan';
 
 export interface PlanChange {
-  path: `slots/${string}` | `wires/${string}` | `housings/${string}` | `mates/${string}` | `links/${string}`
-    | `wishes/${string}` | `pinned/${string}` | `schools/${string}` | 'cells';
+  path:
+    | `slots/${string}`
+    | `wires/${string}`
+    | `housings/${string}`
+    | `mates/${string}`
+    | `links/${string}`
+    | `wishes/${string}`
+    | `pinned/${string}`
+    | `schools/${string}`
+    | 'cells';
   before: unknown;
   after: unknown;
 }
@@ -49,7 +57,10 @@ function withValue(plan: Plan, path: PlanChange['path'], value: unknown): Plan {
   }
   if (part === 'schools') return { ...plan, schools: withKey(plan.schools, key, value as string | null) };
   const piece = part as TargetPart;
-  return { ...plan, target: { ...plan.target, [piece]: withKey(plan.target[piece] as Record<string, unknown>, key, value) } };
+  return {
+    ...plan,
+    target: { ...plan.target, [piece]: withKey(plan.target[piece] as Record<string, unknown>, key, value) },
+  };
 }
 
 type TargetPart = 'slots' | 'wires' | 'housings' | 'mates';
@@ -57,7 +68,9 @@ type ListName = 'links' | 'wishes' | 'pinned';
 
 /** Lists of a plan by what names their entries. */
 const lists: { [Name in ListName]: (one: Plan[Name][number]) => string } = {
-  links: ({ id }) => id, wishes: ({ id }) => id, pinned: pinName,
+  links: ({ id }) => id,
+  wishes: ({ id }) => id,
+  pinned: pinName,
 };
 
 /** What a choice by hand is called in a path: `terminal RX.TX`. */

@@ -2,7 +2,19 @@
 import type { Slot } from '../names';
 
 export const purposes = [
-  'receiver', 'telemetry', 'video', 'camera', 'on-screen data', 'video control', 'positioning', 'compass', 'lights', 'buzzer', 'ESC telemetry', 'current sense', 'second ground',
+  'receiver',
+  'telemetry',
+  'video',
+  'camera',
+  'on-screen data',
+  'video control',
+  'positioning',
+  'compass',
+  'lights',
+  'buzzer',
+  'ESC telemetry',
+  'current sense',
+  'second ground',
 ] as const;
 export type Purpose = (typeof purposes)[number];
 

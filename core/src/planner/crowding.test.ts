@@ -5,7 +5,11 @@ const none = { doubled: 0, 'over plan': 0, split: 0, nominal: 0, 'listened to': 
 
 it('says each kind once, the heaviest first, one and many', () => {
   expect(crowdingWords(none)).toEqual([]);
-  expect(crowdingWords({ ...none, doubled: 2, 'over plan': 1, nominal: 1 })).toEqual(['1 rail over three quarters of its limit', '1 supply that fits only by its print', '2 doubled pads']);
+  expect(crowdingWords({ ...none, doubled: 2, 'over plan': 1, nominal: 1 })).toEqual([
+    '1 rail over three quarters of its limit',
+    '1 supply that fits only by its print',
+    '2 doubled pads',
+  ]);
 });
 
 it('counts what there is more of, and nothing for what there is less of', () => {

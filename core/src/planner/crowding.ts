@@ -15,11 +15,15 @@ const words: Readonly<Record<Crowd, readonly [one: string, more: string]>> = {
 
 /** "2 doubled pads", heaviest first; kinds that do not occur are left out. */
 export function crowdingWords(crowding: Crowding): string[] {
-  return (Object.keys(words) as Crowd[]).filter((kind) => crowding[kind] > 0).sort((a, b) => crowdWeight[b] - crowdWeight[a])
+  return (Object.keys(words) as Crowd[])
+    .filter((kind) => crowding[kind] > 0)
+    .sort((a, b) => crowdWeight[b] - crowdWeight[a])
     .map((kind) => `${crowding[kind]} ${words[kind][crowding[kind] === 1 ? 0 : 1]}`);
 }
 
 /** What the one has more of than the other; never below nothing. */
 export function moreCrowding(than: Crowding, has: Crowding): Crowding {
-  return Object.fromEntries((Object.keys(words) as Crowd[]).map((kind) => [kind, Math.max(0, has[kind] - than[kind])])) as Record<Crowd, number>;
+  return Object.fromEntries(
+    (Object.keys(words) as Crowd[]).map((kind) => [kind, Math.max(0, has[kind] - than[kind])]),
+  ) as Record<Crowd, number>;
 }

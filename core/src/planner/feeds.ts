@@ -27,7 +27,8 @@ type Regulator = Extract<Element, { is: 'regulator' }>;
 export function feedsOf(build: Build, catalogue: Catalogue, packV: Range): Feed[] {
   return Object.keys(build.slots).flatMap((slot) => {
     const model = modelIn(build, slot, catalogue)!;
-    if (model.kind === 'battery lead' || model.kind === 'adapter' || model.kind === 'pack' || model.kind === 'motor') return [];
+    if (model.kind === 'battery lead' || model.kind === 'adapter' || model.kind === 'pack' || model.kind === 'motor')
+      return [];
     return model.terminals.flatMap((terminal): Feed[] => {
       const role = terminal.roles.find(({ is }) => is === 'supply');
       if (role?.is !== 'supply' || terminal.holds === 0) return [];
@@ -54,27 +55,43 @@ export function regulatorOn(model: PartModel, node: string): Regulator | undefin
 function outputOf(model: PartModel, regulator: Regulator, packV: Range): Range {
   const above = regulatorOn(model, regulator.input);
   if (above && above !== regulator) return giving(regulator, outputOf(model, above, packV));
-  const takes = model.terminals.flatMap(({ node, roles }) => (node === regulator.input ? roles : [])).find((role) => role.is === 'supply' && role.dir === 'takes');
+  const takes = model.terminals
+    .flatMap(({ node, roles }) => (node === regulator.input ? roles : []))
+    .find((role) => role.is === 'supply' && role.dir === 'takes');
   const fits = takes?.is !== 'supply' || (takes.volts[0] <= packV[0] && takes.volts[1] >= packV[1]);
   return giving(regulator, fits ? packV : takes.volts);
 }
 
 /** Ground pads on which a wire can land. */
 export function groundsOf(build: Build, slot: Slot, catalogue: Catalogue): { ref: TerminalRef; terminal: Terminal }[] {
-  return modelIn(build, slot, catalogue)!.terminals
-    .filter((terminal) => hasRole(terminal, 'ground') && terminal.holds > 0 && terminal.form !== 'metal' && terminal.form !== 'shell')
+  return modelIn(build, slot, catalogue)!
+    .terminals.filter(
+      (terminal) =>
+        hasRole(terminal, 'ground') && terminal.holds > 0 && terminal.form !== 'metal' && terminal.form !== 'shell',
+    )
     .map((terminal) => ({ ref: terminalRef(slot, terminal.id), terminal }));
 }
 
 /** What a part draws on its supply at so many volts, idle to peak, by its own loads and regulators. */
 export function drawOf(model: PartModel, volts: number): { typical: number; peak: number } {
-  const onNode = (node: string, seen: readonly string[]): { typical: number; peak: number } => model.elements.reduce((sum, element) => {
-    if (element.is === 'load' && element.plus === node) return { typical: sum.typical + element.typicalA, peak: sum.peak + element.peakA };
-    if (element.is !== 'regulator' || element.input !== node || seen.includes(element.output)) return sum;
-    const out = onNode(element.output, [...seen, node]);
-    const factor = element.kindOf === 'linear' ? 1 : element.outV / (element.efficiency * Math.max(1, seen.length === 0 ? volts : element.outV));
-    return { typical: sum.typical + out.typical * factor + element.idleA, peak: sum.peak + out.peak * factor + element.idleA };
-  }, { typical: 0, peak: 0 });
+  const onNode = (node: string, seen: readonly string[]): { typical: number; peak: number } =>
+    model.elements.reduce(
+      (sum, element) => {
+        if (element.is === 'load' && element.plus === node)
+          return { typical: sum.typical + element.typicalA, peak: sum.peak + element.peakA };
+        if (element.is !== 'regulator' || element.input !== node || seen.includes(element.output)) return sum;
+        const out = onNode(element.output, [...seen, node]);
+        const factor =
+          element.kindOf === 'linear'
+            ? 1
+            : element.outV / (element.efficiency * Math.max(1, seen.length === 0 ? volts : element.outV));
+        return {
+          typical: sum.typical + out.typical * factor + element.idleA,
+          peak: sum.peak + out.peak * factor + element.idleA,
+        };
+      },
+      { typical: 0, peak: 0 },
+    );
   const own = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'));
   return own ? onNode(own.node, []) : { typical: 0, peak: 0 };
 }

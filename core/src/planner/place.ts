@@ -13,9 +13,21 @@ import { splitRef } from '../names';
 export const slackMm = 30;
 
 const usual: Readonly<Partial<Record<PartKind, readonly [number, number, number]>>> = {
-  controller: [0, 0, 12], 'single board': [0, 0, 8], esc: [0, 0, 4], distribution: [0, 0, 0], 'battery lead': [0, -60, 4], capacitor: [10, -40, 4],
-  receiver: [-12, -38, 16], 'video unit': [0, -50, 14], camera: [0, 48, 14], positioning: [0, -75, 40], lights: [0, -95, 10], 'light controller': [22, -40, 14],
-  buzzer: [25, -35, 20], regulator: [-25, -20, 10], adapter: [30, 0, 10],
+  controller: [0, 0, 12],
+  'single board': [0, 0, 8],
+  esc: [0, 0, 4],
+  distribution: [0, 0, 0],
+  'battery lead': [0, -60, 4],
+  capacitor: [10, -40, 4],
+  receiver: [-12, -38, 16],
+  'video unit': [0, -50, 14],
+  camera: [0, 48, 14],
+  positioning: [0, -75, 40],
+  lights: [0, -95, 10],
+  'light controller': [22, -40, 14],
+  buzzer: [25, -35, 20],
+  regulator: [-25, -20, 10],
+  adapter: [30, 0, 10],
 };
 
 /** Place of a part: its own, its corner's for a numbered motor or ESC, or the usual one of its kind. */
@@ -24,13 +36,20 @@ export function placeOf(build: Build, slot: string, catalogue: Catalogue): Pose 
   if (pose) return pose;
   const kind = modelIn(build, slot, catalogue)!.kind;
   const number = /^(ESC|M)(\d+)$/.exec(slot)?.[2];
-  const frame = Object.keys(build.slots).map((one) => modelIn(build, one, catalogue)!.frame).find((one) => one);
+  const frame = Object.keys(build.slots)
+    .map((one) => modelIn(build, one, catalogue)!.frame)
+    .find((one) => one);
   const corner = number ? frame?.corners.find(({ index }) => index === Number(number)) : undefined;
   const share = kind === 'esc' ? 0.5 : 1;
   const atMm = corner ? ([corner.atMm[0] * share, corner.atMm[1] * share, 6] as const) : (usual[kind] ?? [0, 0, 0]);
   // Boards of the stack lie with their arrow forward.
   const { arrowDeg } = modelIn(build, slot, catalogue)!.body;
-  const yawDeg = ['controller', 'single board', 'esc'].includes(kind) && !corner && arrowDeg !== null ? 90 - arrowDeg : kind === 'motor' && corner ? leadsInwardsDeg(modelIn(build, slot, catalogue)!, corner.atMm) : 0;
+  const yawDeg =
+    ['controller', 'single board', 'esc'].includes(kind) && !corner && arrowDeg !== null
+      ? 90 - arrowDeg
+      : kind === 'motor' && corner
+        ? leadsInwardsDeg(modelIn(build, slot, catalogue)!, corner.atMm)
+        : 0;
   return { place: 'assumed', atMm, yawDeg, face: 'up' };
 }
 
@@ -38,7 +57,10 @@ export function placeOf(build: Build, slot: string, catalogue: Catalogue): Pose 
 function leadsInwardsDeg({ terminals }: PartModel, [cornerX, cornerY]: readonly [number, number]): number {
   const leads = terminals.filter(({ form }) => form === 'tail');
   if (leads.length === 0) return 0;
-  const [x, y] = ([0, 1] as const).map((axis) => leads.reduce((sum, { atMm }) => sum + atMm[axis], 0)) as [number, number];
+  const [x, y] = ([0, 1] as const).map((axis) => leads.reduce((sum, { atMm }) => sum + atMm[axis], 0)) as [
+    number,
+    number,
+  ];
   return ((Math.atan2(-cornerY, -cornerX) - Math.atan2(y, x)) * 180) / Math.PI;
 }
 

@@ -93,7 +93,13 @@ export function prepare(request: PlanRequest): Prepared {
   const needs = needsOf(build, catalogue, packVolts(request.cells), path);
   const options = request.wishes.flatMap((wish) => optionsFor(wish, { build, catalogue }));
   const kept = request.keep ? jointsOf(request.keep, catalogue) : new Set<string>();
-  return { build, path, needs, options, input: { build, catalogue, path, needs, wishes: request.wishes, options, pinned: request.pinned, kept } };
+  return {
+    build,
+    path,
+    needs,
+    options,
+    input: { build, catalogue, path, needs, wishes: request.wishes, options, pinned: request.pinned, kept },
+  };
 }
 
 /** Plans a wiring. */
@@ -103,7 +109,8 @@ export function planWiring(request: PlanRequest, solve: Solve, onProgress: OnPro
   for (let round = 0; round <= mostCuts; round++) {
     onProgress(0.1 + round / (mostCuts * 2), round === 0 ? 'weighing the ways' : 'looking for the next best');
     const solved = solveInOrder(prepared, cuts, solve, onProgress);
-    if (solved.is !== 'solved') return solved.is === 'impossible' ? conflictOf(request, prepared, solve, onProgress) : solved;
+    if (solved.is !== 'solved')
+      return solved.is === 'impossible' ? conflictOf(request, prepared, solve, onProgress) : solved;
     const planned = toPlan(request, prepared, solved);
     const against = planned.findings.find(({ severity }) => severity !== 'warn');
     if (!against) return planned;
@@ -123,7 +130,12 @@ interface Solved {
 const lossOverCrowding = 1000;
 
 /** Loss and crowding first; then, with no more of either, length. */
-function solveInOrder({ input }: Prepared, cuts: readonly Constraint[], solve: Solve, onProgress: OnProgress): Solved | { is: 'impossible' } | { is: 'gave up'; why: string } {
+function solveInOrder(
+  { input }: Prepared,
+  cuts: readonly Constraint[],
+  solve: Solve,
+  onProgress: OnProgress,
+): Solved | { is: 'impossible' } | { is: 'gave up'; why: string } {
   const model = wiringModel(input);
   const held: Constraint[] = [...cuts];
   const crowding = crowdingOf(model);
@@ -136,8 +148,21 @@ function solveInOrder({ input }: Prepared, cuts: readonly Constraint[], solve: S
   const shortened = solve(withAim(model, model.length, held));
   if (shortened.is !== 'optimal') return shortened;
   const { values } = shortened;
-  const counted = Object.fromEntries(Object.entries(model.crowds).map(([kind, names]) => [kind, sumOf(names.map((name) => [name, 1] as const), values)])) as Record<Crowd, number>;
-  return { is: 'solved', values, cost: { loss: sumOf(model.loss, values), crowding: sumOf(crowding, values), lengthMm: Math.round(shortened.value) }, crowding: counted };
+  const counted = Object.fromEntries(
+    Object.entries(model.crowds).map(([kind, names]) => [
+      kind,
+      sumOf(
+        names.map((name) => [name, 1] as const),
+        values,
+      ),
+    ]),
+  ) as Record<Crowd, number>;
+  return {
+    is: 'solved',
+    values,
+    cost: { loss: sumOf(model.loss, values), crowding: sumOf(crowding, values), lengthMm: Math.round(shortened.value) },
+    crowding: counted,
+  };
 }
 
 function sumOf(terms: Terms, values: Readonly<Record<string, number>>): number {
@@ -148,38 +173,76 @@ function on(values: Readonly<Record<string, number>>, name: string): boolean {
   return (values[name] ?? 0) > 0.5;
 }
 
-function toPlan(request: PlanRequest, { build, needs, options, input }: Prepared, { values, cost, crowding }: Solved): Planned {
+function toPlan(
+  request: PlanRequest,
+  { build, needs, options, input }: Prepared,
+  { values, cost, crowding }: Solved,
+): Planned {
   const chosen = options.filter(({ id }) => on(values, optionName(id)));
   const pads = new Map<TerminalRef, TerminalRef>();
-  const owns = [...needs.map(({ own, pads: offered }) => ({ own, offered: offered.map(({ ref }) => ref) })), ...chosen.flatMap(({ signals }) => signals.map(({ own, pads: offered }) => ({ own, offered })))];
+  const owns = [
+    ...needs.map(({ own, pads: offered }) => ({ own, offered: offered.map(({ ref }) => ref) })),
+    ...chosen.flatMap(({ signals }) => signals.map(({ own, pads: offered }) => ({ own, offered }))),
+  ];
   for (const { own, offered } of owns) {
     const pad = offered.find((ref) => on(values, joinName(own, ref)));
     if (pad) pads.set(own, pad);
   }
   const straight = straightened(input, pads);
   const purposes = Object.fromEntries(request.wishes.map(({ id }) => [id, id]));
-  const { target: wired, links } = decode({ build, catalogue: input.catalogue, path: straight.path, needs, options: chosen, pads: straight.pads, pinned: request.pinned, keep: request.keep ?? emptyBuild, purposes });
-  const target = (request.dormant ?? []).reduce((made, slot) => keepDormant(made, request.keep ?? emptyBuild, slot), wired);
+  const { target: wired, links } = decode({
+    build,
+    catalogue: input.catalogue,
+    path: straight.path,
+    needs,
+    options: chosen,
+    pads: straight.pads,
+    pinned: request.pinned,
+    keep: request.keep ?? emptyBuild,
+    purposes,
+  });
+  const target = (request.dormant ?? []).reduce(
+    (made, slot) => keepDormant(made, request.keep ?? emptyBuild, slot),
+    wired,
+  );
   const wishes = request.wishes.map((wish): PlannedWish => {
     const option = on(values, dropName(wish.id)) ? undefined : chosen.find((one) => one.wish === wish.id);
     const end = option?.ends.find(({ slot }) => slot !== wish.of);
     return { wish, way: option?.way ?? null, port: end ? `${end.slot}/${end.port}` : null };
   });
-  return { is: 'planned', target, links, wishes, cost, crowding, crossings: straight.crossings, findings: judge(target, input.catalogue, links, request.cells) };
+  return {
+    is: 'planned',
+    target,
+    links,
+    wishes,
+    cost,
+    crowding,
+    crossings: straight.crossings,
+    findings: judge(target, input.catalogue, links, request.cells),
+  };
 }
 
 /** These choices around the finding, together, never again. */
 function forbid({ options, needs }: Prepared, values: Readonly<Record<string, number>>, { at }: Finding): Constraint {
   const slots = new Set<Slot>(at.map((ref) => ref.slice(0, ref.indexOf('.'))));
   const about = (ref: TerminalRef) => slots.size === 0 || slots.has(ref.slice(0, ref.indexOf('.')));
-  const names = [...needs.flatMap(({ own, pads }) => pads.map(({ ref }) => ({ own, ref }))), ...options.flatMap(({ signals }) => signals.flatMap(({ own, pads }) => pads.map((ref) => ({ own, ref }))))]
-    .filter(({ own, ref }) => (about(own) || about(ref)) && on(values, joinName(own, ref))).map(({ own, ref }) => joinName(own, ref));
+  const names = [
+    ...needs.flatMap(({ own, pads }) => pads.map(({ ref }) => ({ own, ref }))),
+    ...options.flatMap(({ signals }) => signals.flatMap(({ own, pads }) => pads.map((ref) => ({ own, ref })))),
+  ]
+    .filter(({ own, ref }) => (about(own) || about(ref)) && on(values, joinName(own, ref)))
+    .map(({ own, ref }) => joinName(own, ref));
   const chosen = [...new Set(names)];
   return { terms: chosen.map((name) => [name, 1]), is: '<=', value: chosen.length - 1 };
 }
 
 /** True when these wishes can be met together, whatever becomes of the others. */
-export function feasible(prepared: Prepared, musts: ReadonlySet<string>, solve: Solve, pinned = prepared.input.pinned): boolean {
+export function feasible(
+  prepared: Prepared,
+  musts: ReadonlySet<string>,
+  solve: Solve,
+  pinned = prepared.input.pinned,
+): boolean {
   const wishes = prepared.input.wishes.map((wish) => ({ ...wish, must: musts.has(wish.id) }));
   const model = wiringModel({ ...prepared.input, wishes, pinned });
   return solve(withAim(model, [], [])).is === 'optimal';
@@ -195,7 +258,11 @@ function conflictOf(request: PlanRequest, prepared: Prepared, solve: Solve, onPr
     const without = left.filter((one) => one !== id);
     if (!feasible(prepared, new Set(without), solve)) left = without;
   }
-  return { is: 'conflict', wishes: left, why: left.length === 1 ? `${left[0]} cannot be met with these parts` : `${left.join(', ')} cannot all be met` };
+  return {
+    is: 'conflict',
+    wishes: left,
+    why: left.length === 1 ? `${left[0]} cannot be met with these parts` : `${left.join(', ')} cannot all be met`,
+  };
 }
 
 /** Which part has no pad that would do. */

@@ -17,19 +17,36 @@ export interface LinearModel {
   counts: readonly string[];
 }
 
-export type Solution = { is: 'optimal'; value: number; values: Readonly<Record<string, number>> } | { is: 'impossible' } | { is: 'gave up'; why: string };
+export type Solution =
+  | { is: 'optimal'; value: number; values: Readonly<Record<string, number>> }
+  | { is: 'impossible' }
+  | { is: 'gave up'; why: string };
 
 /** Proves the optimum, or says why it could not. */
 export type Solve = (model: LinearModel) => Solution;
 
 /** The model in the LP text format that common solvers read. Names are replaced by short ones; the list gives them back. */
-export function toLpText({ minimise, constraints, binaries, counts }: LinearModel): { text: string; names: readonly string[] } {
+export function toLpText({ minimise, constraints, binaries, counts }: LinearModel): {
+  text: string;
+  names: readonly string[];
+} {
   const names = [...binaries, ...counts];
   const short = new Map(names.map((name, index) => [name, `x${index}`]));
-  const sum = (terms: Terms) => merged(terms).map(([name, factor]) => `${factor < 0 ? '-' : '+'} ${Math.abs(factor)} ${short.get(name)!}`).join(' ');
-  const rows = constraints.flatMap(({ terms, is, value }, index) => (merged(terms).length > 0 ? [` c${index}: ${sum(terms)} ${is} ${value}`] : []));
+  const sum = (terms: Terms) =>
+    merged(terms)
+      .map(([name, factor]) => `${factor < 0 ? '-' : '+'} ${Math.abs(factor)} ${short.get(name)!}`)
+      .join(' ');
+  const rows = constraints.flatMap(({ terms, is, value }, index) =>
+    merged(terms).length > 0 ? [` c${index}: ${sum(terms)} ${is} ${value}`] : [],
+  );
   const text = [
-    'Minimize', ` obj: ${sum(minimise) || `0 ${short.get(names[0]!) ?? 'x0'}`}`, 'Subject To', ...rows, 'Binary', ...binaries.map((name) => ` ${short.get(name)!}`), 'End',
+    'Minimize',
+    ` obj: ${sum(minimise) || `0 ${short.get(names[0]!) ?? 'x0'}`}`,
+    'Subject To',
+    ...rows,
+    'Binary',
+    ...binaries.map((name) => ` ${short.get(name)!}`),
+    'End',
   ].join('\n');
   return { text, names };
 }

@@ -29,17 +29,24 @@ export function uncross(strands: readonly Strand[], { pointOf, lengthMm }: Groun
   const from = strands.map(({ own }) => pointOf(own));
   const pads = strands.map(({ to }) => to);
   const cross = (i: number, j: number) => segmentsCross(from[i]!, pointOf(pads[i]!), from[j]!, pointOf(pads[j]!));
-  const around = (i: number, j: number) => strands.reduce((sum, _, k) => sum + (k !== i && cross(i, k) ? 1 : 0) + (k !== i && k !== j && cross(j, k) ? 1 : 0), 0);
+  const around = (i: number, j: number) =>
+    strands.reduce(
+      (sum, _, k) => sum + (k !== i && cross(i, k) ? 1 : 0) + (k !== i && k !== j && cross(j, k) ? 1 : 0),
+      0,
+    );
   const total = () => strands.reduce((sum, _, i) => sum + strands.filter((__, j) => j > i && cross(i, j)).length, 0);
   const exchange = (i: number, j: number) => ([pads[i], pads[j]] = [pads[j]!, pads[i]!]);
-  const pairs = strands.flatMap((a, i) => strands.flatMap((b, j) => (j > i && a.group !== null && a.group === b.group ? [[i, j] as const] : [])));
+  const pairs = strands.flatMap((a, i) =>
+    strands.flatMap((b, j) => (j > i && a.group !== null && a.group === b.group ? [[i, j] as const] : [])),
+  );
   const before = total();
   for (let again = true; again;) {
     again = false;
     for (const [i, j] of pairs) {
       const [a, b] = [strands[i]!, strands[j]!];
       if (!a.may(pads[j]!) || !b.may(pads[i]!)) continue;
-      if (lengthMm(a.own, pads[j]!) + lengthMm(b.own, pads[i]!) > lengthMm(a.own, pads[i]!) + lengthMm(b.own, pads[j]!)) continue;
+      if (lengthMm(a.own, pads[j]!) + lengthMm(b.own, pads[i]!) > lengthMm(a.own, pads[i]!) + lengthMm(b.own, pads[j]!))
+        continue;
       const was = around(i, j);
       exchange(i, j);
       if (around(i, j) < was) again = true;
@@ -50,10 +57,19 @@ export function uncross(strands: readonly Strand[], { pointOf, lengthMm }: Groun
 }
 
 /** True when two segments have a point in common that is an end of neither. */
-export function segmentsCross(a: readonly [number, number], b: readonly [number, number], c: readonly [number, number], d: readonly [number, number]): boolean {
+export function segmentsCross(
+  a: readonly [number, number],
+  b: readonly [number, number],
+  c: readonly [number, number],
+  d: readonly [number, number],
+): boolean {
   return turn(a, b, c) * turn(a, b, d) < 0 && turn(c, d, a) * turn(c, d, b) < 0;
 }
 
-function turn([px, py]: readonly [number, number], [qx, qy]: readonly [number, number], [rx, ry]: readonly [number, number]): number {
+function turn(
+  [px, py]: readonly [number, number],
+  [qx, qy]: readonly [number, number],
+  [rx, ry]: readonly [number, number],
+): number {
   return Math.sign((qx - px) * (ry - py) - (qy - py) * (rx - px));
 }

@@ -27,7 +27,10 @@ export function waysOut(request: PlanRequest, conflict: Conflict, solve: Solve):
     // The set is minimal: without any one of its wishes the others can be met.
     found.push({ do: 'drop', wish: id, loss: wish.lossIfDropped, says: `Do without ${id}` });
     for (const way of waysOf[wish.purpose].filter((one) => !wish.ways.includes(one))) {
-      const wider: PlanRequest = { ...request, wishes: request.wishes.map((one) => (one === wish ? { ...one, ways: [...one.ways, way] } : one)) };
+      const wider: PlanRequest = {
+        ...request,
+        wishes: request.wishes.map((one) => (one === wish ? { ...one, ways: [...one.ways, way] } : one)),
+      };
       if (works(wider)) found.push({ do: 'allow', wish: id, way, loss: wayLoss[way] ?? 0, says: `${id}: ${way}` });
     }
   }
@@ -52,15 +55,32 @@ function otherParts(request: PlanRequest, conflict: Conflict, works: (changed: P
   });
   return slots.flatMap((slot) => {
     const own = request.slots[slot]!;
-    return newest(request.catalogue, kindOf(slot)).filter(({ id }) => id !== own.model).flatMap((model): WayOut[] => {
-      const changed = { ...request, slots: { ...request.slots, [slot]: { ...own, model: model.id, revision: model.revision, part: null } } };
-      return works(changed) ? [{ do: 'exchange', slot, model: model.id, revision: model.revision, loss: exchangeLoss, says: `Take ${model.name} as ${slot}` }] : [];
-    });
+    return newest(request.catalogue, kindOf(slot))
+      .filter(({ id }) => id !== own.model)
+      .flatMap((model): WayOut[] => {
+        const changed = {
+          ...request,
+          slots: { ...request.slots, [slot]: { ...own, model: model.id, revision: model.revision, part: null } },
+        };
+        return works(changed)
+          ? [
+              {
+                do: 'exchange',
+                slot,
+                model: model.id,
+                revision: model.revision,
+                loss: exchangeLoss,
+                says: `Take ${model.name} as ${slot}`,
+              },
+            ]
+          : [];
+      });
   });
 }
 
 function newest(catalogue: Catalogue, kind: PartModel['kind']): PartModel[] {
   const byId = new Map<string, PartModel>();
-  for (const model of catalogue.models) if (model.kind === kind && (byId.get(model.id)?.revision ?? 0) < model.revision) byId.set(model.id, model);
+  for (const model of catalogue.models)
+    if (model.kind === kind && (byId.get(model.id)?.revision ?? 0) < model.revision) byId.set(model.id, model);
   return [...byId.values()];
 }

@@ -57,9 +57,16 @@ export type Note =
   | { saw: 'reading'; reading: Reading }
   | { saw: 'look'; of: string; grade: 'good' | 'redo' | 'accept'; defects: readonly string[] }
   | {
-      saw: 'power'; stage: PowerStage; permit: Id | null; limiterId: Id | null; packV: number; onS: number;
-      ambientC: number | null; endedBy: 'done' | 'time' | 'sign' | 'heat';
-      signs: readonly { id: string; seen: boolean | number }[]; verdict: 'pass' | 'stop';
+      saw: 'power';
+      stage: PowerStage;
+      permit: Id | null;
+      limiterId: Id | null;
+      packV: number;
+      onS: number;
+      ambientC: number | null;
+      endedBy: 'done' | 'time' | 'sign' | 'heat';
+      signs: readonly { id: string; seen: boolean | number }[];
+      verdict: 'pass' | 'stop';
     }
   | { saw: 'permit'; gate: string; checks: readonly Id[]; waivers: readonly Id[] }
   | { saw: 'meter proof'; meterId: Id; tipsApart: Length; tipsTogether: Length; restV: number }
@@ -67,7 +74,14 @@ export type Note =
   | { saw: 'fault'; fault: FaultEntry }
   | { saw: 'caution'; id: string }
   | { saw: 'waiver'; finding: string; severity: 'stop' | 'warn'; reason: string }
-  | { saw: 'kit'; line: string; wanted: number; have: number; takes: readonly { stock: Id; quantity: number }[]; parts: readonly Id[] }
+  | {
+      saw: 'kit';
+      line: string;
+      wanted: number;
+      have: number;
+      takes: readonly { stock: Id; quantity: number }[];
+      parts: readonly Id[];
+    }
   | { saw: 'weight'; what: string; grams: number }
   | { saw: 'signature'; slot: Slot; part: Id | null; readings: readonly SignatureReading[] }
   | { saw: 'skip'; step: StepId; reason: string }

@@ -5,7 +5,17 @@ import type { Link, Plan } from '../plan/plan';
 import { benchParts, benchSlots, buildOf, goodWires, model, pin, port, terminal } from '../testing/fixtures';
 import { joinable } from './joinable';
 
-const planOf = (slots: Readonly<Record<string, string>>, links: readonly Link[] = []): Plan => ({ jobId: 'j', version: 1, target: buildOf(slots, []), front: null, links, wishes: [], pinned: [], cells: [4, 6], schools: {} });
+const planOf = (slots: Readonly<Record<string, string>>, links: readonly Link[] = []): Plan => ({
+  jobId: 'j',
+  version: 1,
+  target: buildOf(slots, []),
+  front: null,
+  links,
+  wishes: [],
+  pinned: [],
+  cells: [4, 6],
+  schools: {},
+});
 
 describe('what may be joined', () => {
   const sense = joinable(planOf(benchSlots), benchParts());
@@ -19,8 +29,18 @@ describe('what may be joined', () => {
   });
 
   it('is transmit with receive on any port, never like with like, a signal with a supply, or a part with itself', () => {
-    expect([sense.may('RX.T', 'FC.R1'), sense.may('RX.T', 'FC.R2'), sense.may('RX.R', 'FC.T2')]).toEqual([true, true, true]);
-    expect([sense.may('RX.T', 'FC.T1'), sense.may('RX.T', 'FC.5V'), sense.may('RX.V', 'FC.VB'), sense.may('RX.G', 'FC.5V'), sense.may('FC.T1', 'FC.R1')]).toEqual([false, false, false, false, false]);
+    expect([sense.may('RX.T', 'FC.R1'), sense.may('RX.T', 'FC.R2'), sense.may('RX.R', 'FC.T2')]).toEqual([
+      true,
+      true,
+      true,
+    ]);
+    expect([
+      sense.may('RX.T', 'FC.T1'),
+      sense.may('RX.T', 'FC.5V'),
+      sense.may('RX.V', 'FC.VB'),
+      sense.may('RX.G', 'FC.5V'),
+      sense.may('FC.T1', 'FC.R1'),
+    ]).toEqual([false, false, false, false, false]);
   });
 
   it('takes terminals of one conductor as one', () => {
@@ -30,7 +50,21 @@ describe('what may be joined', () => {
   });
 
   it('wants for each part its supply and its ground, and for each link its pins', () => {
-    const linked = joinable(planOf(benchSlots, [{ id: 'l', purpose: 'receiver', ends: [{ slot: 'RX', port: 'L' }, { slot: 'FC', port: 'U2' }], wires: [], set: {} }]), benchParts());
+    const linked = joinable(
+      planOf(benchSlots, [
+        {
+          id: 'l',
+          purpose: 'receiver',
+          ends: [
+            { slot: 'RX', port: 'L' },
+            { slot: 'FC', port: 'U2' },
+          ],
+          wires: [],
+          set: {},
+        },
+      ]),
+      benchParts(),
+    );
     const wanted = new Map(linked.wanted.map(({ own, pads }) => [own, pads]));
     expect([wanted.get('RX.V'), wanted.get('RX.T'), wanted.get('RX.R')]).toEqual([['FC.5V'], ['FC.R2'], ['FC.T2']]);
     // Without a link it is not wanted, though it may be.
@@ -40,10 +74,34 @@ describe('what may be joined', () => {
   it('leads every lead of a motor to every phase of its own channel and to no other', () => {
     const abc = (id: string, of: string) => terminal(id, [pin(of, id.charAt(0).toLowerCase() as 'a' | 'b' | 'c')]);
     const catalogue = makeCatalogue([
-      model('motor', 'motor', ['A', 'B', 'C'].map((id) => abc(id, 'PH')), { ports: [port('PH', 'motorPhase', { way: 'takes' })] }),
-      model('esc', 'esc', [1, 2].flatMap((channel) => ['A', 'B', 'C'].map((id) => abc(`${id}${channel}`, `MOT${channel}`))), { ports: [1, 2].map((index) => port(`MOT${index}`, 'motorPhase', { way: 'gives', index })) }),
+      model(
+        'motor',
+        'motor',
+        ['A', 'B', 'C'].map((id) => abc(id, 'PH')),
+        { ports: [port('PH', 'motorPhase', { way: 'takes' })] },
+      ),
+      model(
+        'esc',
+        'esc',
+        [1, 2].flatMap((channel) => ['A', 'B', 'C'].map((id) => abc(`${id}${channel}`, `MOT${channel}`))),
+        { ports: [1, 2].map((index) => port(`MOT${index}`, 'motorPhase', { way: 'gives', index })) },
+      ),
     ]);
-    const motors = joinable(planOf({ ESC: 'esc', M2: 'motor' }, [{ id: 'motor 2', purpose: 'motor 2', ends: [{ slot: 'M2', port: 'PH' }, { slot: 'ESC', port: 'MOT2' }], wires: [], set: {} }]), catalogue);
+    const motors = joinable(
+      planOf({ ESC: 'esc', M2: 'motor' }, [
+        {
+          id: 'motor 2',
+          purpose: 'motor 2',
+          ends: [
+            { slot: 'M2', port: 'PH' },
+            { slot: 'ESC', port: 'MOT2' },
+          ],
+          wires: [],
+          set: {},
+        },
+      ]),
+      catalogue,
+    );
     expect([...motors.partnersOf('M2.A')].sort()).toEqual(['ESC.A2', 'ESC.B2', 'ESC.C2']);
     expect(motors.may('M2.A', 'ESC.A1')).toBe(false);
   });

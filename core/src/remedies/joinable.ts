@@ -62,13 +62,22 @@ export function joinable({ target, links, cells }: Plan, catalogue: Catalogue): 
 }
 
 /** What a link joins, pin by pin; of motor leads every one to every phase of its channel. */
-function wantedBy({ ends: [own, other] }: Link, { target, catalogue }: { target: Plan['target']; catalogue: Catalogue }): Wanted[] {
+function wantedBy(
+  { ends: [own, other] }: Link,
+  { target, catalogue }: { target: Plan['target']; catalogue: Catalogue },
+): Wanted[] {
   if (!own || !other) return [];
-  const pins = ({ slot, port }: Link['ends'][number]) => (modelIn(target, slot, catalogue)?.terminals ?? []).flatMap(({ id, roles }) =>
-    roles.flatMap((role) => (role.is === 'port' && role.port === port ? [{ ref: terminalRef(slot, id), pin: role.pin }] : [])));
+  const pins = ({ slot, port }: Link['ends'][number]) =>
+    (modelIn(target, slot, catalogue)?.terminals ?? []).flatMap(({ id, roles }) =>
+      roles.flatMap((role) =>
+        role.is === 'port' && role.port === port ? [{ ref: terminalRef(slot, id), pin: role.pin }] : [],
+      ),
+    );
   const phases = modelIn(target, own.slot, catalogue)?.ports.find(({ id }) => id === own.port)?.kind === 'motorPhase';
   return pins(own).flatMap(({ ref, pin }) => {
-    const pads = pins(other).filter((one) => phases || one.pin === (heardBy[pin] ?? pin)).map((one) => one.ref);
+    const pads = pins(other)
+      .filter((one) => phases || one.pin === (heardBy[pin] ?? pin))
+      .map((one) => one.ref);
     return pads.length > 0 ? [{ own: ref, pads }] : [];
   });
 }
@@ -77,10 +86,19 @@ function wantedBy({ ends: [own, other] }: Link, { target, catalogue }: { target:
 function talkingPairs(target: Build, catalogue: Catalogue): Wanted[] {
   const pins = Object.keys(target.slots).flatMap((slot) => {
     const { terminals, ports } = modelIn(target, slot, catalogue)!;
-    return terminals.flatMap(({ id, roles }) => roles.flatMap((role) => {
-      const kind = role.is === 'port' ? ports.find((port) => port.id === role.port)?.kind : undefined;
-      return role.is === 'port' && kind && talking.includes(kind) ? [{ slot, ref: terminalRef(slot, id), pin: role.pin, kind: kind === 'escData' ? 'serial' : kind }] : [];
-    }));
+    return terminals.flatMap(({ id, roles }) =>
+      roles.flatMap((role) => {
+        const kind = role.is === 'port' ? ports.find((port) => port.id === role.port)?.kind : undefined;
+        return role.is === 'port' && kind && talking.includes(kind)
+          ? [{ slot, ref: terminalRef(slot, id), pin: role.pin, kind: kind === 'escData' ? 'serial' : kind }]
+          : [];
+      }),
+    );
   });
-  return pins.map(({ slot, ref, pin, kind }) => ({ own: ref, pads: pins.filter((one) => one.slot !== slot && one.kind === kind && one.pin === (heardBy[pin] ?? pin)).map((one) => one.ref) }));
+  return pins.map(({ slot, ref, pin, kind }) => ({
+    own: ref,
+    pads: pins
+      .filter((one) => one.slot !== slot && one.kind === kind && one.pin === (heardBy[pin] ?? pin))
+      .map((one) => one.ref),
+  }));
 }

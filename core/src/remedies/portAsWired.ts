@@ -13,8 +13,20 @@ export function portAsWired(plan: Plan, catalogue: Catalogue, { rule, at }: Find
   return plan.links.flatMap((link) => {
     const [own, other] = link.ends;
     const wired = ports.find(({ slot }) => slot === other?.slot);
-    if (!own || !other || !wired || wired.port.id === other.port || !ports.some(({ slot, port }) => slot === own.slot && port.id === own.port)) return [];
+    if (
+      !own ||
+      !other ||
+      !wired ||
+      wired.port.id === other.port ||
+      !ports.some(({ slot, port }) => slot === own.slot && port.id === own.port)
+    )
+      return [];
     const after = { ...link, ends: [own, { slot: other.slot, port: wired.port.id }] };
-    return [{ says: `Call it ${other.slot} ${wired.port.id}, as it is wired`, changes: [{ path: `links/${link.id}` as const, before: link, after }] }];
+    return [
+      {
+        says: `Call it ${other.slot} ${wired.port.id}, as it is wired`,
+        changes: [{ path: `links/${link.id}` as const, before: link, after }],
+      },
+    ];
   });
 }

@@ -9,12 +9,31 @@ import { judge } from '../rules/judge';
 import { remediesFor } from './remedies';
 
 const catalogue = benchParts();
-const plan = (wires: readonly Wire[], links: Plan['links'] = []): Plan => ({ jobId: 'j', version: 1, target: buildOf(benchSlots, wires), front: null, links, wishes: [], pinned: [], cells: [4, 6], schools: {} });
-const moved = (id: string, to: TerminalRef) => goodWires().map((one) => (one.id === id ? wire(id, landedOn(one.ends[0]), to) : one));
+const plan = (wires: readonly Wire[], links: Plan['links'] = []): Plan => ({
+  jobId: 'j',
+  version: 1,
+  target: buildOf(benchSlots, wires),
+  front: null,
+  links,
+  wishes: [],
+  pinned: [],
+  cells: [4, 6],
+  schools: {},
+});
+const moved = (id: string, to: TerminalRef) =>
+  goodWires().map((one) => (one.id === id ? wire(id, landedOn(one.ends[0]), to) : one));
 
 describe('remedies', () => {
   it.each([
-    ['exchanged data wires', [...goodWires().filter(({ id }) => id !== 'T' && id !== 'R'), wire('T', 'RX.T', 'FC.T1'), wire('R', 'RX.R', 'FC.R1')], 'crossing'],
+    [
+      'exchanged data wires',
+      [
+        ...goodWires().filter(({ id }) => id !== 'T' && id !== 'R'),
+        wire('T', 'RX.T', 'FC.T1'),
+        wire('R', 'RX.R', 'FC.R1'),
+      ],
+      'crossing',
+    ],
     ['a supply on battery', moved('V', 'FC.VB'), 'battery on logic'],
     ['a missing ground', goodWires().filter(({ id }) => id !== 'G'), 'ground missing'],
     ['two ports', moved('T', 'FC.R2'), 'split port'],
@@ -27,10 +46,26 @@ describe('remedies', () => {
   });
 
   it('calls a port what it is wired to', () => {
-    const both = goodWires().map((one) => (one.id === 'T' ? wire('T', 'RX.T', 'FC.R2') : one.id === 'R' ? wire('R', 'RX.R', 'FC.T2') : one));
-    const ill = plan(both, [{ id: 'receiver', purpose: 'receiver', ends: [{ slot: 'RX', port: 'L' }, { slot: 'FC', port: 'U1' }], wires: [], set: {} }]);
+    const both = goodWires().map((one) =>
+      one.id === 'T' ? wire('T', 'RX.T', 'FC.R2') : one.id === 'R' ? wire('R', 'RX.R', 'FC.T2') : one,
+    );
+    const ill = plan(both, [
+      {
+        id: 'receiver',
+        purpose: 'receiver',
+        ends: [
+          { slot: 'RX', port: 'L' },
+          { slot: 'FC', port: 'U1' },
+        ],
+        wires: [],
+        set: {},
+      },
+    ]);
     const found = judge(ill.target, catalogue, ill.links, ill.cells);
-    expect(found.map(({ rule, severity }) => `${severity} ${rule}`)).toEqual(['warn port not as named', 'warn port not as named']);
+    expect(found.map(({ rule, severity }) => `${severity} ${rule}`)).toEqual([
+      'warn port not as named',
+      'warn port not as named',
+    ]);
     const made = applyPlanChanges(ill, remediesFor(ill, catalogue, found[0]!)[0]!.changes);
     expect(made.ok && made.plan.links[0]!.ends[1]).toEqual({ slot: 'FC', port: 'U2' });
   });

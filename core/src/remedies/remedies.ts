@@ -27,5 +27,9 @@ export function remediesFor(plan: Plan, catalogue: Catalogue, found: Finding): R
     good.push({ remedy, left: after.length });
   }
   const least = Math.min(...good.map(({ left }) => left));
-  return good.filter(({ left }) => left === least).map(({ remedy }) => remedy).sort((a, b) => a.changes.length - b.changes.length).slice(0, mostOffered);
+  return good
+    .filter(({ left }) => left === least)
+    .map(({ remedy }) => remedy)
+    .sort((a, b) => a.changes.length - b.changes.length)
+    .slice(0, mostOffered);
 }

@@ -12,7 +12,12 @@ import type { Slot } from '../names';
 import { jointName, splitRef } from '../names';
 import { takesS } from '../sequence/durations';
 
-export const damages = ['black motor winding', 'hole or shifted transistor', 'charred board or lifted copper', 'capacitor burst or gone'] as const;
+export const damages = [
+  'black motor winding',
+  'hole or shifted transistor',
+  'charred board or lifted copper',
+  'capacitor burst or gone',
+] as const;
 export type Damage = (typeof damages)[number];
 
 export interface DamageJudged {
@@ -34,28 +39,51 @@ export function judgeDamage(seen: Damage, slot: Slot, build: Build, catalogue: C
   return { ...judged, ...work(judged.replace, build) };
 }
 
-function meaning(seen: Damage, slot: Slot, kind: PartKind, build: Build, catalogue: Catalogue): Omit<DamageJudged, 'joints' | 'minutes'> {
+function meaning(
+  seen: Damage,
+  slot: Slot,
+  kind: PartKind,
+  build: Build,
+  catalogue: Catalogue,
+): Omit<DamageJudged, 'joints' | 'minutes'> {
   const motors = motorMap(build, catalogue);
-  const ofKind = (wanted: PartKind) => Object.keys(build.slots).filter((one) => modelIn(build, one, catalogue)!.kind === wanted);
+  const ofKind = (wanted: PartKind) =>
+    Object.keys(build.slots).filter((one) => modelIn(build, one, catalogue)!.kind === wanted);
   const driven = motors.filter(({ channel }) => channel?.slot === slot).map((motor) => motor.slot);
   switch (seen) {
     case 'black motor winding': {
       const driver = motors.find((motor) => motor.slot === slot)?.channel?.slot;
       return {
-        replace: driver ? [slot, driver] : [slot], suspect: [], because: driver ? 'the motor and its ESC have hurt each other: with one of them old, the new one dies too' : 'a burnt winding shorts what drives it',
+        replace: driver ? [slot, driver] : [slot],
+        suspect: [],
+        because: driver
+          ? 'the motor and its ESC have hurt each other: with one of them old, the new one dies too'
+          : 'a burnt winding shorts what drives it',
         first: 'first power of the new motor only through the limiter',
       };
     }
     case 'hole or shifted transistor':
-      return { replace: [slot], suspect: driven, because: 'a dead switch burns the next motor', first: driven.length > 0 ? `${driven.join(', ')} only after they measure like their siblings, then through the limiter` : 'first power through the limiter' };
+      return {
+        replace: [slot],
+        suspect: driven,
+        because: 'a dead switch burns the next motor',
+        first:
+          driven.length > 0
+            ? `${driven.join(', ')} only after they measure like their siblings, then through the limiter`
+            : 'first power through the limiter',
+      };
     case 'charred board or lifted copper':
       return {
-        replace: [slot], suspect: ofKind('capacitor').filter((one) => one !== slot), because: 'the pack was shorted directly: a bead, a whisker, a twisted or cut board, a failed capacitor',
+        replace: [slot],
+        suspect: ofKind('capacitor').filter((one) => one !== slot),
+        because: 'the pack was shorted directly: a bead, a whisker, a twisted or cut board, a failed capacitor',
         first: 'find the cause before the new part goes in; a board that its owner has altered is said so in the log',
       };
     case 'capacitor burst or gone':
       return {
-        replace: kind === 'capacitor' ? [slot] : ofKind('capacitor'), suspect: ofKind('esc').filter((one) => one !== slot), because: 'without it plugging in drives the volts past what the ESC takes',
+        replace: kind === 'capacitor' ? [slot] : ofKind('capacitor'),
+        suspect: ofKind('esc').filter((one) => one !== slot),
+        because: 'without it plugging in drives the volts past what the ESC takes',
         first: 'stripe to minus, rating above the full pack, close to the leads; then the main leads both ways',
       };
   }
@@ -64,12 +92,29 @@ function meaning(seen: Damage, slot: Slot, kind: PartKind, build: Build, catalog
 /** Joints on the parts and on their own leads, opened and made again. */
 function work(parts: readonly Slot[], build: Build): Pick<DamageJudged, 'joints' | 'minutes'> {
   const goes = new Set(parts);
-  const joints = Object.values(build.wires).flatMap((wire) => ([0, 1] as const).filter((end) => {
-    const ref = landedOn(wire.ends[end]);
-    const own = wire.tailOf !== undefined && goes.has(splitRef(wire.tailOf).slot);
-    return wire.ends[end].by === 'solder' && ref !== null && (own || goes.has(splitRef(ref).slot));
-  }).map((end) => jointName(wire.id, end)));
-  const seconds = joints.reduce((sum, subject) => sum + takesS({ verb: 'free', subject, effect: [] }, build) + takesS({ verb: 'land', subject, effect: [] }, build), 0)
-    + parts.reduce((sum, subject) => sum + takesS({ verb: 'take', subject, effect: [] }, build) + takesS({ verb: 'fit', subject, effect: [] }, build), 0);
+  const joints = Object.values(build.wires).flatMap((wire) =>
+    ([0, 1] as const)
+      .filter((end) => {
+        const ref = landedOn(wire.ends[end]);
+        const own = wire.tailOf !== undefined && goes.has(splitRef(wire.tailOf).slot);
+        return wire.ends[end].by === 'solder' && ref !== null && (own || goes.has(splitRef(ref).slot));
+      })
+      .map((end) => jointName(wire.id, end)),
+  );
+  const seconds =
+    joints.reduce(
+      (sum, subject) =>
+        sum +
+        takesS({ verb: 'free', subject, effect: [] }, build) +
+        takesS({ verb: 'land', subject, effect: [] }, build),
+      0,
+    ) +
+    parts.reduce(
+      (sum, subject) =>
+        sum +
+        takesS({ verb: 'take', subject, effect: [] }, build) +
+        takesS({ verb: 'fit', subject, effect: [] }, build),
+      0,
+    );
   return { joints: joints.length, minutes: Math.round(seconds / 60) };
 }

@@ -13,9 +13,13 @@ import { judge, newFindings } from './judge';
 export function judgeAsItCame(start: Build, asBuilt: Build, catalogue: Catalogue, cells: Range): Finding[] {
   const untouched = (id: string) => {
     const [before, now] = [start.wires[id], asBuilt.wires[id]];
-    return Boolean(before && now && ([0, 1] as const).every((end) => sameLanding(before.ends[end].at, now.ends[end].at)));
+    return Boolean(
+      before && now && ([0, 1] as const).every((end) => sameLanding(before.ends[end].at, now.ends[end].at)),
+    );
   };
-  return judge(start, catalogue, [], cells).filter(({ severity, wires }) => severity !== 'warn' && wires.length > 0 && wires.every(untouched));
+  return judge(start, catalogue, [], cells).filter(
+    ({ severity, wires }) => severity !== 'warn' && wires.length > 0 && wires.every(untouched),
+  );
 }
 
 export interface FoundElsewhere {
@@ -26,10 +30,23 @@ export interface FoundElsewhere {
 }
 
 /** A wire of the quad is seen on another pad than believed. @throws {RangeError} If the quad has no such wire. */
-export function foundElsewhere(asBuilt: Build, wire: WireId, end: 0 | 1, to: TerminalRef, catalogue: Catalogue, cells: Range): FoundElsewhere {
+export function foundElsewhere(
+  asBuilt: Build,
+  wire: WireId,
+  end: 0 | 1,
+  to: TerminalRef,
+  catalogue: Catalogue,
+  cells: Range,
+): FoundElsewhere {
   const known = asBuilt.wires[wire];
   if (!known) throw new RangeError(`no wire ${wire} in the quad`);
-  const act: Act = { do: 'land', wire, end, as: { ...known.ends[end], at: { on: 'terminal', ref: to } }, body: bodyOf(known) };
+  const act: Act = {
+    do: 'land',
+    wire,
+    end,
+    as: { ...known.ends[end], at: { on: 'terminal', ref: to } },
+    body: bodyOf(known),
+  };
   const seen = (target: Build) => ({ target, links: [], cells });
   return { act, findings: newFindings(seen(asBuilt), seen(applyAct(asBuilt, act, catalogue)), catalogue) };
 }

@@ -26,7 +26,13 @@ export const capacitorLegs: Rule = {
       if (model.kind !== 'capacitor') return [];
       return model.elements.flatMap((element) => {
         if (element.is !== 'capacitor') return [];
-        const legs = [element.plus, element.minus].flatMap((node) => legFrom(view, model.terminals.filter((one) => one.node === node).map(({ id }) => terminalRef(slot, id))) ?? []);
+        const legs = [element.plus, element.minus].flatMap(
+          (node) =>
+            legFrom(
+              view,
+              model.terminals.filter((one) => one.node === node).map(({ id }) => terminalRef(slot, id)),
+            ) ?? [],
+        );
         const [plus, minus] = legs;
         if (!plus || !minus) return [];
         const ohms = legs.reduce((sum, { lengthMm, awg }) => sum + wireOhms(awg, lengthMm!), 0);
@@ -42,5 +48,12 @@ export const capacitorLegs: Rule = {
 
 /** The wire of known length that leaves one of these terminals and is landed at both ends; null when there is none. */
 function legFrom({ build }: RuleView, refs: readonly string[]): Wire | null {
-  return Object.values(build.wires).find(({ ends, lengthMm }) => lengthMm !== null && ends.some((end) => refs.includes(landedOn(end) ?? '')) && ends.every(({ at }) => at.on === 'terminal')) ?? null;
+  return (
+    Object.values(build.wires).find(
+      ({ ends, lengthMm }) =>
+        lengthMm !== null &&
+        ends.some((end) => refs.includes(landedOn(end) ?? '')) &&
+        ends.every(({ at }) => at.on === 'terminal'),
+    ) ?? null
+  );
 }

@@ -10,7 +10,20 @@ export const compassPullUps: Rule = {
   judge: (view) =>
     view.joined.flatMap((net) => {
       const bus = portsOn(view, net).filter(({ port }) => port.kind === 'i2c');
-      if (new Set(bus.map(({ slot }) => slot)).size < 2 || net.terminals.some((ref) => view.terminal(ref).pull === 'up')) return [];
-      return [finding(view, name, 'stop', net, [bus[0]!.ref], `Nothing pulls up ${spoken(view, bus[0]!.ref)}: the bus needs a resistor to 3.3 V.`)];
+      if (
+        new Set(bus.map(({ slot }) => slot)).size < 2 ||
+        net.terminals.some((ref) => view.terminal(ref).pull === 'up')
+      )
+        return [];
+      return [
+        finding(
+          view,
+          name,
+          'stop',
+          net,
+          [bus[0]!.ref],
+          `Nothing pulls up ${spoken(view, bus[0]!.ref)}: the bus needs a resistor to 3.3 V.`,
+        ),
+      ];
     }),
 };

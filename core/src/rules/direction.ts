@@ -18,19 +18,39 @@ export const direction: Rule = {
 
 function pairs(view: RuleView, net: Net, kinds: readonly PortKind[]): [PortAt, PortAt][] {
   const ports = portsOn(view, net).filter(({ port }) => kinds.includes(port.kind));
-  return ports.flatMap((a, index) => ports.slice(index + 1).filter((b) => b.slot !== a.slot && b.port.kind === a.port.kind).map((b): [PortAt, PortAt] => [a, b]));
+  return ports.flatMap((a, index) =>
+    ports
+      .slice(index + 1)
+      .filter((b) => b.slot !== a.slot && b.port.kind === a.port.kind)
+      .map((b): [PortAt, PortAt] => [a, b]),
+  );
 }
 
 function wrongWay(view: RuleView, net: Net): Finding[] {
   return pairs(view, net, oneWay).flatMap(([a, b]) => {
     const oneGives = portsOn(view, net).some(({ port, pin }) => port.kind === a.port.kind && pin === 'out');
     if (a.pin !== b.pin || (a.pin === 'in' && oneGives)) return [];
-    const says = a.pin === 'in' ? `${spoken(view, a.ref)} and ${spoken(view, b.ref)} are both inputs: nothing sends.` : `${spoken(view, a.ref)} and ${spoken(view, b.ref)} both send.`;
+    const says =
+      a.pin === 'in'
+        ? `${spoken(view, a.ref)} and ${spoken(view, b.ref)} are both inputs: nothing sends.`
+        : `${spoken(view, a.ref)} and ${spoken(view, b.ref)} both send.`;
     return [finding(view, name, 'stop', net, [a.ref, b.ref], says)];
   });
 }
 
 function unlike(view: RuleView, net: Net): Finding[] {
   return pairs(view, net, likePins).flatMap(([a, b]) =>
-    (a.pin === b.pin ? [] : [finding(view, name, 'stop', net, [a.ref, b.ref], `${spoken(view, a.ref)} is on ${spoken(view, b.ref)}: the two wires are exchanged.`)]));
+    a.pin === b.pin
+      ? []
+      : [
+          finding(
+            view,
+            name,
+            'stop',
+            net,
+            [a.ref, b.ref],
+            `${spoken(view, a.ref)} is on ${spoken(view, b.ref)}: the two wires are exchanged.`,
+          ),
+        ],
+  );
 }

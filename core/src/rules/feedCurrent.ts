@@ -23,12 +23,17 @@ export function feedThrough(view: RuleView, id: WireId): Feed | null {
 function fedBy(view: RuleView, id: string): { ref: TerminalRef; shared: number } | null {
   const net = view.nets.netOfWire(id);
   if (!net || !view.sources.has(net)) return null;
-  const takes = (ref: TerminalRef) => view.terminal(ref).roles.some((role) => role.is === 'supply' && role.dir === 'takes');
+  const takes = (ref: TerminalRef) =>
+    view.terminal(ref).roles.some((role) => role.is === 'supply' && role.dir === 'takes');
   const wire = view.build.wires[id]!;
-  const own = wire.ends.map((end) => terminalUnder(view.build, end, view.catalogue)).find((ref) => ref !== null && view.nets.netOf(ref) && hasRole(view.terminal(ref), 'supply') && takes(ref));
+  const own = wire.ends
+    .map((end) => terminalUnder(view.build, end, view.catalogue))
+    .find((ref) => ref !== null && view.nets.netOf(ref) && hasRole(view.terminal(ref), 'supply') && takes(ref));
   if (!own) return null;
   const { slot } = splitRef(own);
-  const shared = net.wires.filter((other) => view.build.wires[other]!.ends.some((end) => terminalUnder(view.build, end, view.catalogue)?.startsWith(`${slot}.`))).length;
+  const shared = net.wires.filter((other) =>
+    view.build.wires[other]!.ends.some((end) => terminalUnder(view.build, end, view.catalogue)?.startsWith(`${slot}.`)),
+  ).length;
   return { ref: own, shared: Math.max(1, shared) };
 }
 
@@ -36,7 +41,10 @@ function fedBy(view: RuleView, id: string): { ref: TerminalRef; shared: number }
 function ampsInto(tree: SupplyTree, ref: TerminalRef): number {
   const { slot } = splitRef(ref);
   return tree.rails.reduce((amps, rail) => {
-    const own = rail.slot === slot ? 0 : rail.draws.filter((draw) => draw.slot === slot).reduce((total, { typical }) => total + typical, 0);
+    const own =
+      rail.slot === slot
+        ? 0
+        : rail.draws.filter((draw) => draw.slot === slot).reduce((total, { typical }) => total + typical, 0);
     const parent = tree.rails.find(({ id }) => id === rail.parent);
     return amps + own + (rail.slot === slot && parent?.slot !== slot ? rail.in.empty.typical : 0);
   }, 0);

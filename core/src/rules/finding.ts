@@ -64,7 +64,12 @@ export function makeRuleView(build: Build, catalogue: Catalogue, links: readonly
   const sources = sourcesOf(build, catalogue, nets, tree);
   const terminals = new Map<TerminalRef, Terminal>();
   return {
-    build, catalogue, links, packV, nets, tree,
+    build,
+    catalogue,
+    links,
+    packV,
+    nets,
+    tree,
     sources,
     drives: drivesOf(build, catalogue, nets, packV, sources),
     terminal: (ref) => {
@@ -74,17 +79,37 @@ export function makeRuleView(build: Build, catalogue: Catalogue, links: readonly
       terminals.set(ref, found);
       return found;
     },
-    joined: nets.nets.filter((net) => net.wires.length > 0 || new Set(net.terminals.map((ref) => splitRef(ref).slot)).size > 1),
+    joined: nets.nets.filter(
+      (net) => net.wires.length > 0 || new Set(net.terminals.map((ref) => splitRef(ref).slot)).size > 1,
+    ),
     named: new Set(links.flatMap(({ ends }) => ends.map(({ slot, port }) => `${slot}/${port}`))),
     ports: new Map(),
   };
 }
 
 /** A finding at terminals, of which one is on the net: the wires are those that end there, also in a plug; without any, all of the net. */
-export function finding(view: RuleView, rule: string, severity: Severity, net: Net, at: readonly TerminalRef[], says: string): Finding {
+export function finding(
+  view: RuleView,
+  rule: string,
+  severity: Severity,
+  net: Net,
+  at: readonly TerminalRef[],
+  says: string,
+): Finding {
   const near = new Set([net, ...at.flatMap((ref) => view.nets.netOf(ref) ?? [])].flatMap(({ wires }) => wires));
-  const touching = [...near].filter((id) => view.build.wires[id]!.ends.some((end) => at.includes(terminalUnder(view.build, end, view.catalogue) as TerminalRef)));
-  return { key: `${rule}:${[...at].sort().join('+')}`, rule, severity, at, wires: touching.length > 0 ? touching : net.wires, says };
+  const touching = [...near].filter((id) =>
+    view.build.wires[id]!.ends.some((end) =>
+      at.includes(terminalUnder(view.build, end, view.catalogue) as TerminalRef),
+    ),
+  );
+  return {
+    key: `${rule}:${[...at].sort().join('+')}`,
+    rule,
+    severity,
+    at,
+    wires: touching.length > 0 ? touching : net.wires,
+    says,
+  };
 }
 
 export interface PortAt {

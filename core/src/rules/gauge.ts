@@ -18,12 +18,19 @@ export const gauge: Rule = {
       const carries = ampsFor(wire.awg, loadedIn(view, wire.bundle) > 2);
       if (amps <= carries) return [];
       const says = `${wire.id} is ${wire.awg} AWG and carries ${carries.toFixed(1)} A; ${splitRef(ref).slot} draws ${amps.toFixed(1)} A through it.`;
-      return [{ ...finding(view, name, amps > 2 * carries ? 'stop' : 'warn', view.nets.netOf(ref)!, [ref], says), wires: [wire.id] }];
+      return [
+        {
+          ...finding(view, name, amps > 2 * carries ? 'stop' : 'warn', view.nets.netOf(ref)!, [ref], says),
+          wires: [wire.id],
+        },
+      ];
     }),
 };
 
 /** How many wires of a bundle carry a supply. A data lead with one supply pair cools like a single wire. */
 function loadedIn(view: RuleView, bundle: string | undefined): number {
   if (bundle === undefined) return 0;
-  return Object.values(view.build.wires).filter((wire) => wire.bundle === bundle && view.sources.has(view.nets.netOfWire(wire.id)!)).length;
+  return Object.values(view.build.wires).filter(
+    (wire) => wire.bundle === bundle && view.sources.has(view.nets.netOfWire(wire.id)!),
+  ).length;
 }

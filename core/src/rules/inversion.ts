@@ -13,7 +13,14 @@ export const inversion: Rule = {
       const senders = serial.filter(({ pin }) => pin === 'tx');
       return senders.flatMap((sender) =>
         serial
-          .filter(({ slot, pin, port }) => slot !== sender.slot && pin === 'rx' && port.inversion !== 'either' && sender.port.inversion !== 'either' && port.inversion !== sender.port.inversion)
+          .filter(
+            ({ slot, pin, port }) =>
+              slot !== sender.slot &&
+              pin === 'rx' &&
+              port.inversion !== 'either' &&
+              sender.port.inversion !== 'either' &&
+              port.inversion !== sender.port.inversion,
+          )
           .map((hears) => {
             const says = `${spoken(view, sender.ref)} sends ${sender.port.inversion} serial; ${spoken(view, hears.ref)} hears only ${hears.port.inversion}.`;
             return finding(view, name, 'stop', net, [sender.ref, hears.ref], says);

@@ -7,7 +7,9 @@ import { judge, judgeSoFar } from './judge';
 
 const catalogue = benchParts();
 const found = (wires: readonly Wire[], cells: readonly [number, number] = [4, 6]) =>
-  judge(buildOf(benchSlots, wires), catalogue, [], cells).map(({ rule, severity, at }) => `${severity} ${rule} ${[...at].sort().join(' ')}`);
+  judge(buildOf(benchSlots, wires), catalogue, [], cells).map(
+    ({ rule, severity, at }) => `${severity} ${rule} ${[...at].sort().join(' ')}`,
+  );
 
 /** The good wiring with one end moved. */
 function moved(id: string, to: TerminalRef): Wire[] {
@@ -42,7 +44,12 @@ describe('judge', () => {
 
   it('lets one port serve one part only', () => {
     const second = { ...benchSlots, RX2: 'radio' };
-    const wires = [...moved('R', 'FC.T2'), wire('T2', 'RX2.T', 'FC.R1'), wire('G3', 'RX2.G', 'FC.G'), wire('V3', 'RX2.V', 'FC.5V')];
+    const wires = [
+      ...moved('R', 'FC.T2'),
+      wire('T2', 'RX2.T', 'FC.R1'),
+      wire('G3', 'RX2.G', 'FC.G'),
+      wire('V3', 'RX2.V', 'FC.5V'),
+    ];
     const rules = judge(buildOf(second, wires), catalogue, [], [4, 6]).map(({ rule }) => rule);
     expect(rules).toContain('one function per port');
   });
@@ -53,7 +60,8 @@ describe('judge', () => {
 
   it('judges a half-built supply by where it will end, and a wrong pad at once', () => {
     const target = buildOf(benchSlots, goodWires());
-    const half = (wires: readonly Wire[]) => judgeSoFar(buildOf(benchSlots, wires), target, catalogue, [], [4, 6]).map(({ rule }) => rule);
+    const half = (wires: readonly Wire[]) =>
+      judgeSoFar(buildOf(benchSlots, wires), target, catalogue, [], [4, 6]).map(({ rule }) => rule);
     expect(half([wire('V', 'RX.V', 'FC.5V')])).toEqual([]);
     expect(half([wire('V', 'RX.V', 'FC.VB')])).toContain('battery on logic');
   });

@@ -20,7 +20,14 @@ export interface KeepOffer {
 }
 
 /** The offer to plan an end of a wire onto another terminal. `asBuilt` tells which ends are landed already. */
-export function offerToPlan(plan: Plan, asBuilt: Build, catalogue: Catalogue, wireId: WireId, end: 0 | 1, to: TerminalRef): KeepOffer {
+export function offerToPlan(
+  plan: Plan,
+  asBuilt: Build,
+  catalogue: Catalogue,
+  wireId: WireId,
+  end: 0 | 1,
+  to: TerminalRef,
+): KeepOffer {
   const wire = plan.target.wires[wireId];
   if (!wire) throw new RangeError(`no wire ${wireId} in the plan`);
   const moved = withLanding(wire, end, to);
@@ -28,12 +35,17 @@ export function offerToPlan(plan: Plan, asBuilt: Build, catalogue: Catalogue, wi
   const changes: PlanChange[] = [
     { path: `wires/${wireId}`, before: wire, after: moved },
     ...displaced.map(({ wire: other, end: otherEnd }): PlanChange => ({
-      path: `wires/${other.id}`, before: other, after: withLanding(other, otherEnd, landedOn(wire.ends[end])!),
+      path: `wires/${other.id}`,
+      before: other,
+      after: withLanding(other, otherEnd, landedOn(wire.ends[end])!),
     })),
   ];
   const changed = applyPlanChanges(plan, changes);
   if (!changed.ok) throw new Error('a change made from the plan must fit it');
-  return { changes, objections: newFindings(plan, changed.plan, catalogue).filter(({ severity }) => severity !== 'warn') };
+  return {
+    changes,
+    objections: newFindings(plan, changed.plan, catalogue).filter(({ severity }) => severity !== 'warn'),
+  };
 }
 
 function withLanding(wire: Wire, end: 0 | 1, ref: TerminalRef): Wire {
@@ -42,9 +54,18 @@ function withLanding(wire: Wire, end: 0 | 1, ref: TerminalRef): Wire {
 }
 
 /** The wire planned for that pad and not landed there yet, when the pad holds no more. */
-function displacedBy(plan: Plan, asBuilt: Build, catalogue: Catalogue, wire: Wire, end: 0 | 1, to: TerminalRef): { wire: Wire; end: 0 | 1 }[] {
+function displacedBy(
+  plan: Plan,
+  asBuilt: Build,
+  catalogue: Catalogue,
+  wire: Wire,
+  end: 0 | 1,
+  to: TerminalRef,
+): { wire: Wire; end: 0 | 1 }[] {
   if (!landedOn(wire.ends[end])) return [];
-  const users = Object.values(plan.target.wires).filter((other) => other.ends.some((one) => landedOn(one) === to && one.by !== 'factory'));
+  const users = Object.values(plan.target.wires).filter((other) =>
+    other.ends.some((one) => landedOn(one) === to && one.by !== 'factory'),
+  );
   if (users.length < (findTerminal(plan.target, to, catalogue)?.holds ?? 1)) return [];
   for (const other of Object.values(plan.target.wires)) {
     for (const otherEnd of [0, 1] as const) {

@@ -27,7 +27,13 @@ function found({ build, catalogue }: RuleView, { slot, where }: MotorPlace, turn
   const { tails, terminals } = modelIn(build, slot, catalogue)!;
   const colours = tails.map(({ colour }) => colour).join(' and ');
   return {
-    key: `${name}:${slot}`, rule: name, severity: 'warn', at: terminals.map(({ id }) => terminalRef(slot, id)), wires: Object.values(build.wires).filter(({ tailOf }) => tailOf?.startsWith(`${slot}.`)).map(({ id }) => id),
+    key: `${name}:${slot}`,
+    rule: name,
+    severity: 'warn',
+    at: terminals.map(({ id }) => terminalRef(slot, id)),
+    wires: Object.values(build.wires)
+      .filter(({ tailOf }) => tailOf?.startsWith(`${slot}.`))
+      .map(({ id }) => id),
     says: `${slot}, ${where}, is built to turn ${turns} (${colours} leads): its corner wants the other kind.`,
   };
 }

@@ -15,12 +15,26 @@ export const noMotorSignal: Rule = {
       const inputs = model.ports.filter((port) => port.kind === 'motorSignal' && port.way === 'takes');
       const driven = (port: Port) => {
         const ref = pinOf(view, slot, port.id, 'in');
-        return ref !== null && portsOn(view, view.nets.netOf(ref)!).some((at) => at.slot !== slot && at.port.kind === 'motorSignal' && at.port.way === 'gives');
+        return (
+          ref !== null &&
+          portsOn(view, view.nets.netOf(ref)!).some(
+            (at) => at.slot !== slot && at.port.kind === 'motorSignal' && at.port.way === 'gives',
+          )
+        );
       };
       if (!inputs.some(driven)) return [];
-      return inputs.filter((port) => !driven(port)).map((port) => {
-        const ref = pinOf(view, slot, port.id, 'in')!;
-        return finding(view, name, 'stop', view.nets.netOf(ref)!, [ref], `Channel ${port.index} gets no signal: nothing drives ${spoken(view, ref)}.`);
-      });
+      return inputs
+        .filter((port) => !driven(port))
+        .map((port) => {
+          const ref = pinOf(view, slot, port.id, 'in')!;
+          return finding(
+            view,
+            name,
+            'stop',
+            view.nets.netOf(ref)!,
+            [ref],
+            `Channel ${port.index} gets no signal: nothing drives ${spoken(view, ref)}.`,
+          );
+        });
     }),
 };

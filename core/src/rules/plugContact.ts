@@ -21,7 +21,12 @@ export const plugContact: Rule = {
         const limitA = ref && contactLimitA(view, ref);
         if (!ref || limitA === null || feed.amps <= limitA) return [];
         const says = `The contact of ${spoken(view, ref)} is made for ${limitA} A; ${splitRef(feed.ref).slot} draws ${feed.amps.toFixed(1)} A through it.`;
-        return [{ ...finding(view, name, feed.amps > 2 * limitA ? 'stop' : 'warn', view.nets.netOf(ref)!, [ref], says), wires: [wire.id] }];
+        return [
+          {
+            ...finding(view, name, feed.amps > 2 * limitA ? 'stop' : 'warn', view.nets.netOf(ref)!, [ref], says),
+            wires: [wire.id],
+          },
+        ];
       });
     }),
 };

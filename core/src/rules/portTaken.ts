@@ -18,7 +18,9 @@ function usedPorts(view: RuleView): Map<string, PortAt> {
   const used = new Map<string, PortAt>();
   for (const net of view.joined) {
     const ports = portsOn(view, net);
-    for (const one of ports) if (ports.some((other) => other.slot !== one.slot && other.port.kind === one.port.kind)) used.set(`${one.slot}/${one.port.id}`, one);
+    for (const one of ports)
+      if (ports.some((other) => other.slot !== one.slot && other.port.kind === one.port.kind))
+        used.set(`${one.slot}/${one.port.id}`, one);
   }
   return used;
 }
@@ -27,11 +29,34 @@ function excluded(view: RuleView, { slot, port, ref }: PortAt, used: ReadonlyMap
   return port.excludes.flatMap((id) => {
     const other = used.get(`${slot}/${id}`);
     if (!other || port.id > id) return [];
-    return [finding(view, name, 'stop', view.nets.netOf(ref)!, [ref, other.ref], `${spoken(view, ref)} and ${spoken(view, other.ref)} share a pin inside ${slot}: only one can be used.`)];
+    return [
+      finding(
+        view,
+        name,
+        'stop',
+        view.nets.netOf(ref)!,
+        [ref, other.ref],
+        `${spoken(view, ref)} and ${spoken(view, other.ref)} share a pin inside ${slot}: only one can be used.`,
+      ),
+    ];
   });
 }
 
 function bootLoader(view: RuleView, { slot, port, ref, pin }: PortAt): Finding[] {
-  if (pin !== 'rx' || !port.speaks.includes('bootLoader') || modelIn(view.build, slot, view.catalogue)!.kind === 'receiver') return [];
-  return [finding(view, 'boot loader port', 'warn', view.nets.netOf(ref)!, [ref], `${spoken(view, ref)} is listened to when ${slot} starts: unplug its part to flash over it.`)];
+  if (
+    pin !== 'rx' ||
+    !port.speaks.includes('bootLoader') ||
+    modelIn(view.build, slot, view.catalogue)!.kind === 'receiver'
+  )
+    return [];
+  return [
+    finding(
+      view,
+      'boot loader port',
+      'warn',
+      view.nets.netOf(ref)!,
+      [ref],
+      `${spoken(view, ref)} is listened to when ${slot} starts: unplug its part to flash over it.`,
+    ),
+  ];
 }

@@ -19,17 +19,26 @@ export const regulatorLoad: Rule = {
       if (!rail.slot || rail.limitA === null) return [];
       const model = modelIn(view.build, rail.slot, view.catalogue)!;
       const element = model.elements.find(({ id }) => `${rail.slot}/${id}` === rail.id);
-      const terminal = element?.is === 'regulator' ? model.terminals.find(({ node }) => node === element.output) : undefined;
+      const terminal =
+        element?.is === 'regulator' ? model.terminals.find(({ node }) => node === element.output) : undefined;
       if (!terminal) return [];
       const ref = terminalRef(rail.slot, terminal.id);
-      const found = (severity: 'stop' | 'warn', says: string) => [finding(view, name, severity, view.nets.netOf(ref)!, [ref], says)];
-      const { typical, peak } = { typical: Math.max(rail.out.empty.typical, rail.out.full.typical), peak: Math.max(rail.out.empty.peak, rail.out.full.peak) };
+      const found = (severity: 'stop' | 'warn', says: string) => [
+        finding(view, name, severity, view.nets.netOf(ref)!, [ref], says),
+      ];
+      const { typical, peak } = {
+        typical: Math.max(rail.out.empty.typical, rail.out.full.typical),
+        peak: Math.max(rail.out.empty.peak, rail.out.full.peak),
+      };
       const words = railWords(rail, view.tree.rails);
       const of = `${words} gives ${rail.limitA} A at most`;
       if (typical > rail.limitA) return found('stop', `${of} and would carry ${typical.toFixed(2)} A.`);
-      if (peak > rail.limitA) return found(feedsFlight(view, rail) ? 'stop' : 'warn', `${of}; peaks reach ${peak.toFixed(2)} A.`);
-      if (typical > rail.limitA * planShare) return found('warn', `${of}; ${typical.toFixed(2)} A is over three quarters of it.`);
-      if (typical > (rail.stillAirA ?? Infinity)) return found('warn', `${words} gives ${rail.stillAirA} A in still air; ${typical.toFixed(2)} A needs airflow.`);
+      if (peak > rail.limitA)
+        return found(feedsFlight(view, rail) ? 'stop' : 'warn', `${of}; peaks reach ${peak.toFixed(2)} A.`);
+      if (typical > rail.limitA * planShare)
+        return found('warn', `${of}; ${typical.toFixed(2)} A is over three quarters of it.`);
+      if (typical > (rail.stillAirA ?? Infinity))
+        return found('warn', `${words} gives ${rail.stillAirA} A in still air; ${typical.toFixed(2)} A needs airflow.`);
       return [];
     }),
 };

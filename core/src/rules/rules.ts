@@ -33,14 +33,45 @@ import { wireTooThick } from './wireTooThick';
 import { wrongKindOfPad } from './wrongKindOfPad';
 
 export const rules: readonly Rule[] = [
-  polarity, tooManyVolts, supplyOutOfRange, noSupply, groundMissing, suppliesJoined, straightThrough, wrongKindOfPad, splitPort, onePerPort, inversion,
-  twoDrivers, direction, halfWired, linkOpen, noMotorSignal, motorPhases, motorTurns, compassPullUps, videoGround, portTaken, regulatorLoad, padFull, wireTooThick,
-  gauge, plugContact, capacitorMargin, capacitorLegs, signalLevel, unusedConductor, wireColours,
+  polarity,
+  tooManyVolts,
+  supplyOutOfRange,
+  noSupply,
+  groundMissing,
+  suppliesJoined,
+  straightThrough,
+  wrongKindOfPad,
+  splitPort,
+  onePerPort,
+  inversion,
+  twoDrivers,
+  direction,
+  halfWired,
+  linkOpen,
+  noMotorSignal,
+  motorPhases,
+  motorTurns,
+  compassPullUps,
+  videoGround,
+  portTaken,
+  regulatorLoad,
+  padFull,
+  wireTooThick,
+  gauge,
+  plugContact,
+  capacitorMargin,
+  capacitorLegs,
+  signalLevel,
+  unusedConductor,
+  wireColours,
 ];
 
 /** Findings that a rule makes under another name than its own. */
 const alsoFoundBy: Readonly<Record<string, Rule>> = {
-  'motor outputs': motorPhases, 'port not as named': linkOpen, 'boot loader port': portTaken, 'boot pin': unusedConductor,
+  'motor outputs': motorPhases,
+  'port not as named': linkOpen,
+  'boot loader port': portTaken,
+  'boot pin': unusedConductor,
 };
 
 /** Why a rule exists, in a technician's words. */

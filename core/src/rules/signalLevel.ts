@@ -12,9 +12,11 @@ export const signalLevel: Rule = {
       const ports = portsOn(view, net);
       const drives = (view.drives.get(net) ?? []).map(({ volts }) => volts);
       if (drives.length === 0) return [];
-      return ports.filter(({ ref }) => (view.terminal(ref).needsHighV ?? 0) > Math.max(...drives)).map(({ ref }) => {
-        const says = `${spoken(view, ref)} needs ${view.terminal(ref).needsHighV} V for high and gets ${Math.max(...drives)} V.`;
-        return finding(view, name, 'warn', net, [ref], says);
-      });
+      return ports
+        .filter(({ ref }) => (view.terminal(ref).needsHighV ?? 0) > Math.max(...drives))
+        .map(({ ref }) => {
+          const says = `${spoken(view, ref)} needs ${view.terminal(ref).needsHighV} V for high and gets ${Math.max(...drives)} V.`;
+          return finding(view, name, 'warn', net, [ref], says);
+        });
     }),
 };

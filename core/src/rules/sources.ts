@@ -31,13 +31,20 @@ export function spreadOf(volts: Range, outV: number): Range {
 }
 
 /** Sources by net; a net that nothing feeds is not in the map. */
-export function sourcesOf(build: Build, catalogue: Catalogue, nets: Netlist, tree: SupplyTree): ReadonlyMap<Net, readonly NetSource[]> {
+export function sourcesOf(
+  build: Build,
+  catalogue: Catalogue,
+  nets: Netlist,
+  tree: SupplyTree,
+): ReadonlyMap<Net, readonly NetSource[]> {
   const sources = new Map<Net, NetSource[]>();
   const add = (ref: TerminalRef | null, source: NetSource) => append(sources, ref && nets.netOf(ref), source);
   const fed = new Set(tree.rails.filter(({ volts }) => volts[1] > 0).map(({ id }) => id));
   for (const slot of Object.keys(build.slots)) {
     const model = modelIn(build, slot, catalogue)!;
-    const gives = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'gives'));
+    const gives = model.terminals.find(({ roles }) =>
+      roles.some((role) => role.is === 'supply' && role.dir === 'gives'),
+    );
     const given = gives?.roles.find((role) => role.is === 'supply');
     if (model.kind === 'battery lead') {
       const plus = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'supply'));
@@ -45,7 +52,8 @@ export function sourcesOf(build: Build, catalogue: Catalogue, nets: Netlist, tre
     }
     // An adapter that passes USB on through a diode gives way to any other supply.
     const diode = model.elements.some((element) => element.is === 'diode' && element.cathode === gives?.node);
-    if (model.kind === 'adapter' && !diode && gives && given?.is === 'supply') add(terminalRef(slot, gives.id), { slot, from: 'USB', volts: given.volts, nominalV: given.volts[0] });
+    if (model.kind === 'adapter' && !diode && gives && given?.is === 'supply')
+      add(terminalRef(slot, gives.id), { slot, from: 'USB', volts: given.volts, nominalV: given.volts[0] });
     for (const element of model.elements) {
       if (element.is !== 'regulator') continue;
       const terminal = model.terminals.find((one) => one.node === element.output);
@@ -53,14 +61,25 @@ export function sourcesOf(build: Build, catalogue: Catalogue, nets: Netlist, tre
       // A second regulator on a net is not in the tree, and joined supplies are what a rule looks for.
       const volts: Range = rail?.volts ?? [element.outV, element.outV];
       if (!terminal || (rail && !fed.has(rail.id))) continue;
-      add(terminalRef(slot, terminal.id), { slot, from: `${element.outV} V`, volts: spreadOf(volts, element.outV), nominalV: volts[0] });
+      add(terminalRef(slot, terminal.id), {
+        slot,
+        from: `${element.outV} V`,
+        volts: spreadOf(volts, element.outV),
+        nominalV: volts[0],
+      });
     }
   }
   return sources;
 }
 
 /** Drives by net; `sources` by net, for what is pulled up through a load. */
-export function drivesOf(build: Build, catalogue: Catalogue, nets: Netlist, packV: Range, sources: ReadonlyMap<Net, readonly NetSource[]>): ReadonlyMap<Net, readonly Drive[]> {
+export function drivesOf(
+  build: Build,
+  catalogue: Catalogue,
+  nets: Netlist,
+  packV: Range,
+  sources: ReadonlyMap<Net, readonly NetSource[]>,
+): ReadonlyMap<Net, readonly Drive[]> {
   const drives = new Map<Net, Drive[]>();
   for (const slot of Object.keys(build.slots)) {
     const model = modelIn(build, slot, catalogue)!;
@@ -77,8 +96,11 @@ export function drivesOf(build: Build, catalogue: Catalogue, nets: Netlist, pack
       if (element.is !== 'load') continue;
       const at = (node: string) => model.terminals.find((one) => one.node === node);
       const [plus, minus] = [at(element.plus), at(element.minus)];
-      const volts = plus && Math.max(0, ...(sources.get(nets.netOf(terminalRef(slot, plus.id))!) ?? []).map((source) => source.volts[1]));
-      if (minus && volts && !minus.roles.some(({ is }) => is === 'ground')) append(drives, nets.netOf(terminalRef(slot, minus.id)), { ref: terminalRef(slot, minus.id), volts });
+      const volts =
+        plus &&
+        Math.max(0, ...(sources.get(nets.netOf(terminalRef(slot, plus.id))!) ?? []).map((source) => source.volts[1]));
+      if (minus && volts && !minus.roles.some(({ is }) => is === 'ground'))
+        append(drives, nets.netOf(terminalRef(slot, minus.id)), { ref: terminalRef(slot, minus.id), volts });
     }
   }
   return drives;

@@ -14,7 +14,16 @@ export const straightThrough: Rule = {
         serial.slice(index + 1).flatMap((b) => {
           if (a.slot === b.slot || a.pin !== b.pin) return [];
           const word = a.pin === 'tx' ? 'Transmit is on transmit' : 'Receive is on receive';
-          return [finding(view, name, 'stop', net, [a.ref, b.ref], `${word}: ${spoken(view, a.ref)} with ${spoken(view, b.ref)}. Swap the two data wires.`)];
+          return [
+            finding(
+              view,
+              name,
+              'stop',
+              net,
+              [a.ref, b.ref],
+              `${word}: ${spoken(view, a.ref)} with ${spoken(view, b.ref)}. Swap the two data wires.`,
+            ),
+          ];
         }),
       );
     }),

@@ -30,7 +30,12 @@ function fromPins(view: RuleView): Finding[] {
   return view.joined.flatMap((net) =>
     (view.drives.get(net) ?? []).flatMap((drive) =>
       net.terminals
-        .filter((ref) => splitRef(ref).slot !== splitRef(drive.ref).slot && !hasRole(view.terminal(ref), 'ground') && drive.volts > view.terminal(ref).withstandV[1])
+        .filter(
+          (ref) =>
+            splitRef(ref).slot !== splitRef(drive.ref).slot &&
+            !hasRole(view.terminal(ref), 'ground') &&
+            drive.volts > view.terminal(ref).withstandV[1],
+        )
         .map((ref) => {
           const says = `${spoken(view, ref)} withstands ${view.terminal(ref).withstandV[1]} V; ${spoken(view, drive.ref)} drives ${drive.volts.toFixed(1)} V into it.`;
           return finding(view, name, 'kill', net, [ref, drive.ref], says);

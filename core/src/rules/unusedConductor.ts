@@ -17,7 +17,19 @@ function bareEnds(view: RuleView): Finding[] {
     const net = view.nets.netOfWire(wire.id);
     const at = wire.ends.flatMap((end) => landedOn(end) ?? [])[0];
     if (open < 0 || !net || !at || !(view.sources.has(net) || view.drives.has(net))) return [];
-    return [{ ...finding(view, name, 'warn', net, [at], `${wire.id} is live at ${spoken(view, at)} and its other end is bare.`), wires: [wire.id] }];
+    return [
+      {
+        ...finding(
+          view,
+          name,
+          'warn',
+          net,
+          [at],
+          `${wire.id} is live at ${spoken(view, at)} and its other end is bare.`,
+        ),
+        wires: [wire.id],
+      },
+    ];
   });
 }
 
@@ -25,10 +37,16 @@ function bareEnds(view: RuleView): Finding[] {
 function toNowhere(view: RuleView): Finding[] {
   return view.joined.flatMap((net) => {
     if (net.wires.length === 0) return [];
-    const ref = net.terminals.find((one) => view.terminal(one).roles.length === 0 && net.wires.some((id) => view.build.wires[id]!.ends.some((end) => landedOn(end) === one)));
+    const ref = net.terminals.find(
+      (one) =>
+        view.terminal(one).roles.length === 0 &&
+        net.wires.some((id) => view.build.wires[id]!.ends.some((end) => landedOn(end) === one)),
+    );
     if (!ref) return [];
     const boot = /boot/i.test(view.terminal(ref).printed);
-    const says = boot ? `A wire is on ${spoken(view, ref)}: held low at the start, the board does not come up.` : `A wire is on ${spoken(view, ref)}, which does nothing for it.`;
+    const says = boot
+      ? `A wire is on ${spoken(view, ref)}: held low at the start, the board does not come up.`
+      : `A wire is on ${spoken(view, ref)}, which does nothing for it.`;
     return [finding(view, boot ? 'boot pin' : name, 'warn', net, [ref], says)];
   });
 }

@@ -7,12 +7,37 @@ import type { Finding, Severity } from './finding';
 import { splitWaived, waiverObjection } from './waivers';
 
 const catalogue = makeCatalogue([]);
-const says = (severity: Severity, key = 'pad full:FC.T1'): Finding => ({ key, rule: 'pad full', severity, at: [], wires: [], says: 'too many wires' });
-const note = (body: Note, seq: number, over: Partial<QuadRecord> = {}): QuadRecord => ({
-  id: `r${seq}`, quadId: 'quad', seq, jobId: 'job', step: null, personId: 'p', deviceId: 'd', shownAt: null, doneAt: '2026-01-05T08:00:00.000Z', arrivedAt: null,
-  basisSeq: 0, planVersion: 1, how: 'did', body, ...over,
+const says = (severity: Severity, key = 'pad full:FC.T1'): Finding => ({
+  key,
+  rule: 'pad full',
+  severity,
+  at: [],
+  wires: [],
+  says: 'too many wires',
 });
-const waiver = (severity: 'stop' | 'warn', finding = 'pad full:FC.T1'): Note => ({ saw: 'waiver', finding, severity, reason: 'both thin, looked at' });
+const note = (body: Note, seq: number, over: Partial<QuadRecord> = {}): QuadRecord => ({
+  id: `r${seq}`,
+  quadId: 'quad',
+  seq,
+  jobId: 'job',
+  step: null,
+  personId: 'p',
+  deviceId: 'd',
+  shownAt: null,
+  doneAt: '2026-01-05T08:00:00.000Z',
+  arrivedAt: null,
+  basisSeq: 0,
+  planVersion: 1,
+  how: 'did',
+  body,
+  ...over,
+});
+const waiver = (severity: 'stop' | 'warn', finding = 'pad full:FC.T1'): Note => ({
+  saw: 'waiver',
+  finding,
+  severity,
+  reason: 'both thin, looked at',
+});
 const split = (findings: readonly Finding[], ...records: QuadRecord[]) => {
   const { open, waived } = splitWaived(findings, foldLog(records, catalogue), 'job');
   return { open: open.map(({ severity }) => severity), waived: waived.map((one) => one.waiver.record.id) };
@@ -20,7 +45,12 @@ const split = (findings: readonly Finding[], ...records: QuadRecord[]) => {
 
 describe('who may waive', () => {
   it.each([
-    ['kill', 'technician', false], ['kill', 'lead', false], ['stop', 'technician', false], ['stop', 'lead', true], ['warn', 'technician', true], ['warn', 'lead', true],
+    ['kill', 'technician', false],
+    ['kill', 'lead', false],
+    ['stop', 'technician', false],
+    ['stop', 'lead', true],
+    ['warn', 'technician', true],
+    ['warn', 'lead', true],
   ] as const)('%s by a %s: %s', (severity, role, may) => {
     expect(waiverObjection({ severity }, role) === null).toBe(may);
   });

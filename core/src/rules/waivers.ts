@@ -14,12 +14,18 @@ export interface Waived {
 }
 
 /** Findings that hold and findings waived in this job, each list in the order given. */
-export function splitWaived(findings: readonly Finding[], log: FoldedLog, jobId: Id): { open: Finding[]; waived: Waived[] } {
+export function splitWaived(
+  findings: readonly Finding[],
+  log: FoldedLog,
+  jobId: Id,
+): { open: Finding[]; waived: Waived[] } {
   const waivers = notesOf(log, 'waiver').filter(({ record }) => record.jobId === jobId);
   const open: Finding[] = [];
   const waived: Waived[] = [];
   for (const finding of findings) {
-    const waiver = waivers.findLast(({ record: { body } }) => body.finding === finding.key && covers(body.severity, finding));
+    const waiver = waivers.findLast(
+      ({ record: { body } }) => body.finding === finding.key && covers(body.severity, finding),
+    );
     if (waiver) waived.push({ finding, waiver });
     else open.push(finding);
   }

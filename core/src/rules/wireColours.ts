@@ -16,7 +16,14 @@ export const wireColours: Rule = {
       const ground = net.terminals.find((ref) => hasRole(view.terminal(ref), 'ground'));
       const supply = net.terminals.find((ref) => hasRole(view.terminal(ref), 'supply'));
       if (ground && supply) return [];
-      const wrong = ground && colour === 'red' ? { at: ground, says: `${id} is red and leads to ground.` } : supply && colour === 'black' ? { at: supply, says: `${id} is black and carries a supply.` } : null;
-      return wrong ? [{ ...finding(view, name, 'warn', net, [wrong.at], wrong.says), key: `${name}:${id}`, wires: [id] }] : [];
+      const wrong =
+        ground && colour === 'red'
+          ? { at: ground, says: `${id} is red and leads to ground.` }
+          : supply && colour === 'black'
+            ? { at: supply, says: `${id} is black and carries a supply.` }
+            : null;
+      return wrong
+        ? [{ ...finding(view, name, 'warn', net, [wrong.at], wrong.says), key: `${name}:${id}`, wires: [id] }]
+        : [];
     }),
 };

@@ -9,7 +9,10 @@ import { finding, portOf, portsOn, spoken } from './finding';
 
 const name = 'wrong kind of pad';
 /** Kinds of port that belong together. */
-const mates: Readonly<Record<string, readonly string[]>> = { serial: ['serial', 'escData'], escData: ['escData', 'serial'] };
+const mates: Readonly<Record<string, readonly string[]>> = {
+  serial: ['serial', 'escData'],
+  escData: ['escData', 'serial'],
+};
 
 export const wrongKindOfPad: Rule = {
   name,
@@ -26,25 +29,44 @@ function wrongOn(view: RuleView, net: Net): Finding[] {
       return b !== null && (mates[a.port.kind] ?? [a.port.kind]).includes(b.port.kind);
     };
     // A partner that is a rail of its own part, like the plus pad of a buzzer, brings that rail's other parts with it.
-    const odd = others.some((other) => suits(other) && onRail(view, net, other)) ? undefined : others.find((ref) => !suits(ref));
+    const odd = others.some((other) => suits(other) && onRail(view, net, other))
+      ? undefined
+      : others.find((ref) => !suits(ref));
     // Told once, from the port's side; two ports of different kinds tell it from the first.
     const b = odd && portOf(view, odd);
     if (!odd || (b && a.ref > odd)) return [];
     const supply = hasRole(view.terminal(odd), 'supply') || hasRole(view.terminal(odd), 'ground');
-    const severity = supply && a.port.kind === 'motorPhase' ? 'kill' : restsOnGround(view, net, a, odd) ? 'warn' : 'stop';
-    return [finding(view, name, severity, net, [a.ref, odd], `${spoken(view, a.ref)} is joined to ${spoken(view, odd)}, which is for something else.`)];
+    const severity =
+      supply && a.port.kind === 'motorPhase' ? 'kill' : restsOnGround(view, net, a, odd) ? 'warn' : 'stop';
+    return [
+      finding(
+        view,
+        name,
+        severity,
+        net,
+        [a.ref, odd],
+        `${spoken(view, a.ref)} is joined to ${spoken(view, odd)}, which is for something else.`,
+      ),
+    ];
   });
 }
 
 /** A pad of a board to which only ground is joined does no good there, and no harm as long as nothing drives it. */
 function restsOnGround(view: RuleView, net: Net, { ref, slot }: PortAt, odd: TerminalRef): boolean {
   const board = ['controller', 'single board'].includes(modelIn(view.build, slot, view.catalogue)!.kind);
-  return board && hasRole(view.terminal(odd), 'ground') && portsOn(view, net).every((other) => other.ref === ref || onRail(view, net, other.ref));
+  return (
+    board &&
+    hasRole(view.terminal(odd), 'ground') &&
+    portsOn(view, net).every((other) => other.ref === ref || onRail(view, net, other.ref))
+  );
 }
 
 /** A port's pin that is a rail inside its own part, like the plus pad of a buzzer. */
 function onRail(view: RuleView, net: Net, ref: TerminalRef): boolean {
   const { slot } = splitRef(ref);
-  const isRail = (other: TerminalRef) => hasRole(view.terminal(other), 'supply') || hasRole(view.terminal(other), 'ground');
-  return net.terminals.some((other) => splitRef(other).slot === slot && view.terminal(other).node === view.terminal(ref).node && isRail(other));
+  const isRail = (other: TerminalRef) =>
+    hasRole(view.terminal(other), 'supply') || hasRole(view.terminal(other), 'ground');
+  return net.terminals.some(
+    (other) => splitRef(other).slot === slot && view.terminal(other).node === view.terminal(ref).node && isRail(other),
+  );
 }

@@ -5,10 +5,18 @@ import { key, range, tagged, terminalRef } from './common';
 
 const position = Joi.number().integer().min(1).max(99);
 const pose = Joi.object({
-  place: Joi.string().max(80), atMm: Joi.array().items(Joi.number()).length(3), yawDeg: Joi.number(), face: Joi.string().valid('up', 'down'),
+  place: Joi.string().max(80),
+  atMm: Joi.array().items(Joi.number()).length(3),
+  yawDeg: Joi.number(),
+  face: Joi.string().valid('up', 'down'),
 });
 
-export const fitted = Joi.object({ model: key, revision: Joi.number().integer().min(1), part: key.allow(null), pose: pose.allow(null) });
+export const fitted = Joi.object({
+  model: key,
+  revision: Joi.number().integer().min(1),
+  part: key.allow(null),
+  pose: pose.allow(null),
+});
 
 const landing = tagged('on', {
   terminal: { ref: terminalRef },
@@ -23,17 +31,36 @@ export const wireEnd = Joi.object({
 });
 
 const wireBodyKeys = {
-  awg: Joi.number().min(4).max(40), colour: Joi.string().max(30), insulation: Joi.string().max(30),
-  from: Joi.string().valid('stock', 'tail', 'supplied'), tailOf: terminalRef.optional(),
-  lengthMm: Joi.number().min(0).max(5000).allow(null), via: Joi.array().items(key), bundle: key.optional(), sleeveMm: Joi.number().min(0).optional(),
+  awg: Joi.number().min(4).max(40),
+  colour: Joi.string().max(30),
+  insulation: Joi.string().max(30),
+  from: Joi.string().valid('stock', 'tail', 'supplied'),
+  tailOf: terminalRef.optional(),
+  lengthMm: Joi.number().min(0).max(5000).allow(null),
+  via: Joi.array().items(key),
+  bundle: key.optional(),
+  sleeveMm: Joi.number().min(0).optional(),
 };
 
 export const wireBody = Joi.object(wireBodyKeys);
 export const wire = Joi.object({ id: key, ...wireBodyKeys, ends: Joi.array().items(wireEnd).length(2) });
-export const housing = Joi.object({ id: key, family: key, pitchMm: Joi.number().positive(), ways: position, key, marked: Joi.string().optional() });
+export const housing = Joi.object({
+  id: key,
+  family: key,
+  pitchMm: Joi.number().positive(),
+  ways: position,
+  key,
+  marked: Joi.string().optional(),
+});
 
 const connectorRef = Joi.alternatives(Joi.object({ slot: key, connector: key }), Joi.object({ housing: key }));
-export const mate = Joi.object({ a: connectorRef, b: connectorRef, shift: Joi.number().integer(), mirrored: Joi.boolean(), glued: Joi.boolean() });
+export const mate = Joi.object({
+  a: connectorRef,
+  b: connectorRef,
+  shift: Joi.number().integer(),
+  mirrored: Joi.boolean(),
+  glued: Joi.boolean(),
+});
 
 export const hiddenBy = Joi.string().valid('coating', 'glue', 'lid', 'shrink', 'board');
 export const contactWhy = Joi.string().valid('screw', 'rests on', 'measured');
@@ -50,27 +77,47 @@ export const build = Joi.object({
 });
 
 const link = Joi.object({
-  id: key, purpose: Joi.string().max(120), ends: Joi.array().items(Joi.object({ slot: key, port: key })), wires: Joi.array().items(key),
-  set: Joi.object().pattern(key, Joi.alternatives(Joi.string(), Joi.number(), Joi.boolean())), wish: key.optional(),
+  id: key,
+  purpose: Joi.string().max(120),
+  ends: Joi.array().items(Joi.object({ slot: key, port: key })),
+  wires: Joi.array().items(key),
+  set: Joi.object().pattern(key, Joi.alternatives(Joi.string(), Joi.number(), Joi.boolean())),
+  wish: key.optional(),
 });
 const wish = Joi.object({
-  id: key, purpose: Joi.string().valid(...purposes), of: key, must: Joi.boolean(), lossIfDropped: Joi.number().min(0).max(100), ways: Joi.array().items(key),
+  id: key,
+  purpose: Joi.string().valid(...purposes),
+  of: key,
+  must: Joi.boolean(),
+  lossIfDropped: Joi.number().min(0).max(100),
+  ways: Joi.array().items(key),
 });
 const pinned = Joi.object({ what: Joi.string().valid('terminal', 'port', 'colour', 'gauge'), of: key, value: key });
 
 export const planDraft = Joi.object({
-  target: build, front: key.allow(null), links: Joi.array().items(link),
+  target: build,
+  front: key.allow(null),
+  links: Joi.array().items(link),
   // Files and plans from before there was a planner have neither.
-  wishes: Joi.array().items(wish).optional(), pinned: Joi.array().items(pinned).optional(), cells: range, schools: Joi.object().pattern(key, Joi.string()),
+  wishes: Joi.array().items(wish).optional(),
+  pinned: Joi.array().items(pinned).optional(),
+  cells: range,
+  schools: Joi.object().pattern(key, Joi.string()),
 });
 
 /** A build file as it is given to the job form. */
 export const buildFile = Joi.object({
-  format: Joi.string().valid('junctor-build'), version: Joi.number().valid(1), name: Joi.string().trim().min(1).max(120), plan: planDraft,
+  format: Joi.string().valid('junctor-build'),
+  version: Joi.number().valid(1),
+  name: Joi.string().trim().min(1).max(120),
+  plan: planDraft,
 });
 
 export const planChange = Joi.object({
-  path: Joi.string().pattern(/^(slots|wires|housings|mates|links|wishes|pinned|schools)\/.+$|^cells$/, 'path in the plan'),
+  path: Joi.string().pattern(
+    /^(slots|wires|housings|mates|links|wishes|pinned|schools)\/.+$|^cells$/,
+    'path in the plan',
+  ),
   before: Joi.any().required(),
   after: Joi.when('path', {
     switch: [
@@ -86,4 +133,3 @@ export const planChange = Joi.object({
     otherwise: range,
   }),
 });
-

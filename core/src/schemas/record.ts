@@ -22,9 +22,21 @@ const ironUse = Joi.object({ ironId: id, tip: key, setC: Joi.number().min(0).max
 const act = {
   fit: { slot: key, fitted },
   'take off': { slot: key, to: Joi.string().valid('stock', 'scrap', 'customer', 'bench') },
-  land: { wire: key, end: wireEndIndex, as: wireEnd, body: wireBody, tool: ironUse.optional(), solderLot: id.optional() },
+  land: {
+    wire: key,
+    end: wireEndIndex,
+    as: wireEnd,
+    body: wireBody,
+    tool: ironUse.optional(),
+    solderLot: id.optional(),
+  },
   reheat: { wire: key, end: wireEndIndex, dwellS },
-  free: { wire: key, end: wireEndIndex, left: Joi.string().valid('clean', 'residue', 'lifted'), now: Joi.string().valid('bare', 'insulated') },
+  free: {
+    wire: key,
+    end: wireEndIndex,
+    left: Joi.string().valid('clean', 'residue', 'lifted'),
+    now: Joi.string().valid('bare', 'insulated'),
+  },
   'drop wire': { wire: key },
   house: { housing },
   unhouse: { housing: key },
@@ -35,50 +47,98 @@ const act = {
   contact: { a: terminalRef, b: terminalRef, ohms: Joi.number().min(0), why: contactWhy },
 };
 
-const touch = Joi.object({ black: terminalRef, red: terminalRef, mode: Joi.string().valid('tone', 'ohms', 'diode', 'volts'), power: powerStage });
+const touch = Joi.object({
+  black: terminalRef,
+  red: terminalRef,
+  mode: Joi.string().valid('tone', 'ohms', 'diode', 'volts'),
+  power: powerStage,
+});
 
 const reading = Joi.object({
-  touch, meterId: id,
+  touch,
+  meterId: id,
   heard: Joi.object({
-    length: length.optional(), toneMs: Joi.number().min(0).optional(), heldMs: Joi.number().min(0).allow(null), value: Joi.number().optional(),
-    unit: Joi.string().valid('ohm', 'V').optional(), by: Joi.string().valid('key', 'ear', 'meter'), wrong: Joi.number().min(0).max(1),
+    length: length.optional(),
+    toneMs: Joi.number().min(0).optional(),
+    heldMs: Joi.number().min(0).allow(null),
+    value: Joi.number().optional(),
+    unit: Joi.string().valid('ohm', 'V').optional(),
+    by: Joi.string().valid('key', 'ear', 'meter'),
+    wrong: Joi.number().min(0).max(1),
     anchors: Joi.object({ black: id.allow(null), red: id.allow(null) }),
   }),
   expected: Joi.object({
-    touch, from: Joi.string().valid('computed', 'learned', 'maker', 'none'), passes: Joi.array().items(length).max(5), band: range.allow(null),
-    chargeAfterV: Joi.object().pattern(key, Joi.number()), because: Joi.array().items(site).max(200),
+    touch,
+    from: Joi.string().valid('computed', 'learned', 'maker', 'none'),
+    passes: Joi.array().items(length).max(5),
+    band: range.allow(null),
+    chargeAfterV: Joi.object().pattern(key, Joi.number()),
+    because: Joi.array().items(site).max(200),
   }),
-  verdict: Joi.string().valid('pass', 'stop', 'look again', 'record only'), coreVersion: key,
+  verdict: Joi.string().valid('pass', 'stop', 'look again', 'record only'),
+  coreVersion: key,
 });
 
 const fault = Joi.object({
-  symptom: Joi.string().trim().min(1).max(300), site, cause: text, defect: text.optional(), partsReplaced: Joi.array().items(id).max(20),
-  done: text, minutes: Joi.number().min(0).max(10000), costMinor: Joi.number().integer().min(0),
+  symptom: Joi.string().trim().min(1).max(300),
+  site,
+  cause: text,
+  defect: text.optional(),
+  partsReplaced: Joi.array().items(id).max(20),
+  done: text,
+  minutes: Joi.number().min(0).max(10000),
+  costMinor: Joi.number().integer().min(0),
   state: Joi.string().valid('found', 'mended', 'proved', 'accepted'),
 });
 
 const signatureReading = Joi.object({
-  black: key, red: key, mode: Joi.string().valid('tone', 'ohms', 'diode'), length: length.allow(null), value: Joi.number().allow(null),
-  passes: Joi.array().items(length).max(5), band: range.allow(null), verdict: Joi.string().valid('pass', 'stop', 'record only'),
+  black: key,
+  red: key,
+  mode: Joi.string().valid('tone', 'ohms', 'diode'),
+  length: length.allow(null),
+  value: Joi.number().allow(null),
+  passes: Joi.array().items(length).max(5),
+  band: range.allow(null),
+  verdict: Joi.string().valid('pass', 'stop', 'record only'),
 });
-const stepId = Joi.string().pattern(/^[a-z]+:.+$/, 'verb:subject').max(200);
+const stepId = Joi.string()
+  .pattern(/^[a-z]+:.+$/, 'verb:subject')
+  .max(200);
 const amount = Joi.number().min(0).max(1e6);
 
 const note = {
   reading: { reading },
   look: { of: key, grade: Joi.string().valid('good', 'redo', 'accept'), defects: Joi.array().items(text).max(20) },
   power: {
-    stage: powerStage, permit: id.allow(null), limiterId: id.allow(null), packV: Joi.number().min(0).max(100), onS: seconds, ambientC: Joi.number().allow(null),
+    stage: powerStage,
+    permit: id.allow(null),
+    limiterId: id.allow(null),
+    packV: Joi.number().min(0).max(100),
+    onS: seconds,
+    ambientC: Joi.number().allow(null),
     endedBy: Joi.string().valid('done', 'time', 'sign', 'heat'),
-    signs: Joi.array().items(Joi.object({ id: key, seen: Joi.alternatives(Joi.boolean(), Joi.number()) })).max(100), verdict: Joi.string().valid('pass', 'stop'),
+    signs: Joi.array()
+      .items(Joi.object({ id: key, seen: Joi.alternatives(Joi.boolean(), Joi.number()) }))
+      .max(100),
+    verdict: Joi.string().valid('pass', 'stop'),
   },
   'meter proof': { meterId: id, tipsApart: length, tipsTogether: length, restV: Joi.number().min(-100).max(100) },
   pack: { volts: Joi.number().min(0).max(100), polarity: Joi.string().valid('right', 'reversed'), limiterId: id },
   fault: { fault },
   caution: { id: key },
-  waiver: { finding: Joi.string().max(600), severity: Joi.string().valid('stop', 'warn'), reason: printable(300).trim().min(3) },
+  waiver: {
+    finding: Joi.string().max(600),
+    severity: Joi.string().valid('stop', 'warn'),
+    reason: printable(300).trim().min(3),
+  },
   kit: {
-    line: key, wanted: amount, have: amount, takes: Joi.array().items(Joi.object({ stock: id, quantity: amount })).max(20), parts: Joi.array().items(id).max(40),
+    line: key,
+    wanted: amount,
+    have: amount,
+    takes: Joi.array()
+      .items(Joi.object({ stock: id, quantity: amount }))
+      .max(20),
+    parts: Joi.array().items(id).max(40),
   },
   weight: { what: key, grams: Joi.number().min(0).max(100000) },
   signature: { slot: key, part: id.allow(null), readings: Joi.array().items(signatureReading).min(1).max(60) },
@@ -88,14 +148,28 @@ const note = {
 };
 
 /** Permits are missing on purpose: only the server makes them. */
-const body = Joi.when(Joi.ref('.', { adjust: (value: unknown) => typeof value === 'object' && value !== null && 'do' in value }), {
-  is: true, then: tagged('do', act), otherwise: tagged('saw', note),
-});
+const body = Joi.when(
+  Joi.ref('.', { adjust: (value: unknown) => typeof value === 'object' && value !== null && 'do' in value }),
+  {
+    is: true,
+    then: tagged('do', act),
+    otherwise: tagged('saw', note),
+  },
+);
 
 export const sentRecord = Joi.object({
-  id, jobId: id, step: stepId.allow(null), personId: id, deviceId: id,
-  shownAt: time.allow(null), doneAt: time, basisSeq: Joi.number().integer().min(0), planVersion: Joi.number().integer().min(1),
-  how: Joi.string().valid('did', 'found'), replaces: id.optional(), body,
+  id,
+  jobId: id,
+  step: stepId.allow(null),
+  personId: id,
+  deviceId: id,
+  shownAt: time.allow(null),
+  doneAt: time,
+  basisSeq: Joi.number().integer().min(0),
+  planVersion: Joi.number().integer().min(1),
+  how: Joi.string().valid('did', 'found'),
+  replaces: id.optional(),
+  body,
 });
 
 /** One to a hundred records, stored together or not at all. */

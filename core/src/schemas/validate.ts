@@ -13,7 +13,10 @@ export interface Mistake {
 export type Checked<T> = { ok: true; value: T } | { ok: false; mistakes: readonly Mistake[] };
 
 export function check<T>(schema: Joi.Schema, value: unknown): Checked<T> {
-  const { error, value: checked } = schema.validate(value, { ...strict, errors: { label: 'key', wrap: { label: false } } });
+  const { error, value: checked } = schema.validate(value, {
+    ...strict,
+    errors: { label: 'key', wrap: { label: false } },
+  });
   if (!error) return { ok: true, value: checked as T };
   const mistakes = error.details.map(({ path, type, message }) => ({ path: path.join('.'), code: type, message }));
   return { ok: false, mistakes };

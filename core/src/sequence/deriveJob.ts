@@ -55,22 +55,51 @@ export interface JobState {
 export function deriveJob({ jobId, plan, records, catalogue }: JobInput): JobState {
   const ordered = inOrder(records);
   // What was found when the quad came in belongs to where the job starts, not to its work.
-  const firstWork = ordered.findIndex(({ record }) => record.jobId === jobId && record.how === 'did' && isAct(record.body));
+  const firstWork = ordered.findIndex(
+    ({ record }) => record.jobId === jobId && record.how === 'did' && isAct(record.body),
+  );
   const before = firstWork < 0 ? ordered : ordered.slice(0, firstWork);
-  const start = fold(before.map(({ record }) => record), catalogue);
+  const start = fold(
+    before.map(({ record }) => record),
+    catalogue,
+  );
   const log = foldLog(records, catalogue);
   const asBuilt = log.build;
   const touches = touchesOf(plan.target, catalogue);
   const left = new Set(difference(asBuilt, plan.target).map(({ verb, subject }) => `${verb}:${subject}`));
   const all = steps({
-    start, asBuilt, target: plan.target, catalogue, touches, alloy: alloyOf(plan.schools),
-    context: { records, log, jobId, cells: plan.cells, planVersion: plan.version, inPlace: (joint) => !left.has(`land:${joint}`) },
+    start,
+    asBuilt,
+    target: plan.target,
+    catalogue,
+    touches,
+    alloy: alloyOf(plan.schools),
+    context: {
+      records,
+      log,
+      jobId,
+      cells: plan.cells,
+      planVersion: plan.version,
+      inPlace: (joint) => !left.has(`land:${joint}`),
+    },
   });
   const words: WordContext = { build: plan.target, before: start, catalogue };
-  const { open: findings, waived } = splitWaived([...judgeAll(asBuilt, plan, catalogue, start), ...powerFindings(records, log, all)], log, jobId);
+  const { open: findings, waived } = splitWaived(
+    [...judgeAll(asBuilt, plan, catalogue, start), ...powerFindings(records, log, all)],
+    log,
+    jobId,
+  );
   const gateList = gates(all);
   return {
-    start, asBuilt, log, steps: all, gates: gateList, findings, waived, touches, words,
+    start,
+    asBuilt,
+    log,
+    steps: all,
+    gates: gateList,
+    findings,
+    waived,
+    touches,
+    words,
     current: all.find(({ done }) => !done) ?? null,
     objections: powerObjections(all, findings, log, (step) => stepWords(step, words)),
     lastSeq: ordered.at(-1)?.seq ?? 0,
@@ -97,10 +126,18 @@ function judgeAll(asBuilt: Build, plan: Plan, catalogue: Catalogue, start: Build
 
 /** Power without a permit stays a stop until the main leads have been read again. */
 function powerFindings(records: readonly QuadRecord[], log: FoldedLog, all: readonly Step[]): Finding[] {
-  const mainLeadsGood = all.filter((step) => step.verb === 'touch' && step.listed.reason.startsWith('main leads')).every(({ done }) => done);
+  const mainLeadsGood = all
+    .filter((step) => step.verb === 'touch' && step.listed.reason.startsWith('main leads'))
+    .every(({ done }) => done);
   if (mainLeadsGood) return [];
-  return unpermittedPowers(records, log).slice(-1).map(({ record }) => ({
-    key: `power without a permit:${record.id}`, rule: 'power without a permit', severity: 'stop', at: [], wires: [],
-    says: 'Powered without a permit. Read the main leads again before anything else.',
-  }));
+  return unpermittedPowers(records, log)
+    .slice(-1)
+    .map(({ record }) => ({
+      key: `power without a permit:${record.id}`,
+      rule: 'power without a permit',
+      severity: 'stop',
+      at: [],
+      wires: [],
+      says: 'Powered without a permit. Read the main leads again before anything else.',
+    }));
 }

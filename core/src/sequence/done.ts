@@ -31,8 +31,18 @@ export interface DoneContext {
   jobId: Id;
 }
 
-const open = (against: string | null = null, reopenedBy: Id | null = null): DoneState => ({ done: false, against, by: [], reopenedBy });
-const done = (...notes: readonly Effective[]): DoneState => ({ done: true, against: null, by: notes.map(({ record }) => record.id), reopenedBy: null });
+const open = (against: string | null = null, reopenedBy: Id | null = null): DoneState => ({
+  done: false,
+  against,
+  by: [],
+  reopenedBy,
+});
+const done = (...notes: readonly Effective[]): DoneState => ({
+  done: true,
+  against: null,
+  by: notes.map(({ record }) => record.id),
+  reopenedBy: null,
+});
 
 /** For steps that want notes. Steps that are acts are done when the difference no longer names them. */
 export function noteState(step: StepKind, context: DoneContext): DoneState {
@@ -80,7 +90,9 @@ function looked(step: Extract<StepKind, { verb: 'look' }>, { log, inPlace }: Don
 
 /** The last look at a joint says redo, and nothing has been done to it since. */
 export function wantsRedo(joint: string, log: FoldedLog): boolean {
-  const last = notesOf(log, 'look').filter(({ record }) => record.body.of === joint).at(-1);
+  const last = notesOf(log, 'look')
+    .filter(({ record }) => record.body.of === joint)
+    .at(-1);
   return last?.record.body.grade === 'redo' && !spoiledBy(last, log, concernsJoint(joint));
 }
 
@@ -93,7 +105,8 @@ function meterProved({ log, records }: DoneContext): DoneState {
   if (powered && !passedPower({ records, log })) return open('Powered since: capacitors may hold charge', null);
   if (tipsApart !== 'none') return open('The meter sounded with its tips apart');
   if (tipsTogether !== 'does not stop') return open('The meter did not sound with its tips together');
-  if (Math.abs(restV) >= restLimitV) return open(`${restV} V on the main leads: bleed through 100 Ω to 1 kΩ, wait, measure again`);
+  if (Math.abs(restV) >= restLimitV)
+    return open(`${restV} V on the main leads: bleed through 100 Ω to 1 kΩ, wait, measure again`);
   return done(last);
 }
 
@@ -103,7 +116,8 @@ function touched(touch: Touch, mainLeads: boolean, context: DoneContext): DoneSt
   const spoiled = spoilsReading(last, touch, mainLeads, context);
   if (spoiled) return open('Worked on since it was read', spoiled);
   const { verdict, heard } = last.record.body.reading;
-  if (verdict === 'stop') return open(`Read “${heard.length ?? `${heard.value} ${heard.unit}`}”, which no good build shows`);
+  if (verdict === 'stop')
+    return open(`Read “${heard.length ?? `${heard.value} ${heard.unit}`}”, which no good build shows`);
   if (verdict === 'look again') return open('Silent, contact not proven');
   return done(last);
 }
@@ -114,24 +128,38 @@ export function lastReading(touch: Touch, log: FoldedLog) {
     const { body } = record;
     if (!('saw' in body) || body.saw !== 'reading') return false;
     const other = body.reading.touch;
-    return other.black === touch.black && other.red === touch.red && other.mode === touch.mode && other.power === touch.power;
+    return (
+      other.black === touch.black && other.red === touch.red && other.mode === touch.mode && other.power === touch.power
+    );
   };
   return notesOf(log, 'reading').filter(same).at(-1) ?? null;
 }
 
 /** The record that makes a reading stale, or null. Main-lead readings stand on every act, and on power that went wrong. */
-export function spoilsReading(reading: Effective, touch: Touch, mainLeads: boolean, { log, records }: Pick<DoneContext, 'log' | 'records'>): Id | null {
-  const act: FoldedAct | null = spoiledBy(reading, log, mainLeads ? concernsAll : concernsTerminals(touch.black, touch.red));
+export function spoilsReading(
+  reading: Effective,
+  touch: Touch,
+  mainLeads: boolean,
+  { log, records }: Pick<DoneContext, 'log' | 'records'>,
+): Id | null {
+  const act: FoldedAct | null = spoiledBy(
+    reading,
+    log,
+    mainLeads ? concernsAll : concernsTerminals(touch.black, touch.red),
+  );
   if (act || !mainLeads) return act?.id ?? null;
   const unpermitted = new Set(unpermittedPowers(records, log).map(({ record }) => record.id));
   const bad = notesOf(log, 'power').find(
-    ({ record, madeSeq }) => madeSeq > reading.madeSeq && (record.body.verdict === 'stop' || unpermitted.has(record.id)),
+    ({ record, madeSeq }) =>
+      madeSeq > reading.madeSeq && (record.body.verdict === 'stop' || unpermitted.has(record.id)),
   );
   return bad?.record.id ?? null;
 }
 
 function said(id: string, { log, jobId }: DoneContext): DoneState {
-  const last = notesOf(log, 'caution').filter(({ record }) => record.body.id === id && record.jobId === jobId).at(-1);
+  const last = notesOf(log, 'caution')
+    .filter(({ record }) => record.body.id === id && record.jobId === jobId)
+    .at(-1);
   if (!last) return open();
   if (id === 'hot iron' || id.startsWith('lead in the lid')) return done(last);
   return sinceLastActOrPower(last, log) ?? done(last);
@@ -145,7 +173,9 @@ export function workBegun({ records, jobId }: Pick<DoneContext, 'records' | 'job
 /** Taken in this job, or done without. */
 function pictured({ verb, subject }: Extract<StepKind, { verb: 'picture' }>, { log, jobId }: DoneContext): DoneState {
   const taken = notesOf(log, 'picture').find(({ record }) => record.jobId === jobId && record.body.of === subject);
-  const without = notesOf(log, 'skip').find(({ record }) => record.jobId === jobId && record.body.step === `${verb}:${subject}`);
+  const without = notesOf(log, 'skip').find(
+    ({ record }) => record.jobId === jobId && record.body.step === `${verb}:${subject}`,
+  );
   const by = taken ?? without;
   return by ? done(by) : open();
 }
@@ -163,7 +193,8 @@ function sinceLastActOrPower(note: Effective, log: FoldedLog): DoneState | null 
   const act = spoiledBy(note, log, concernsAll);
   if (act) return open('Something was done since', act.id);
   const power = notesOf(log, 'power').at(-1);
-  if (power && power.madeSeq > note.madeSeq && power.record.body.verdict === 'stop') return open('Powered since', power.record.id);
+  if (power && power.madeSeq > note.madeSeq && power.record.body.verdict === 'stop')
+    return open('Powered since', power.record.id);
   return null;
 }
 

@@ -13,8 +13,16 @@ import { isAct } from '../records/records';
 
 /** Checklist lines of this build, by id; each is a caution to be said at the bench. */
 export function checklist(target: Build, catalogue: Catalogue): string[] {
-  const transmitters = Object.keys(target.slots).filter((slot) => ['receiver', 'video unit'].includes(modelIn(target, slot, catalogue)?.kind ?? ''));
-  return ['propellers off', ...transmitters.map((slot) => `antenna on ${slot}`), 'ventilated', 'fire-safe surface', 'eye protection'];
+  const transmitters = Object.keys(target.slots).filter((slot) =>
+    ['receiver', 'video unit'].includes(modelIn(target, slot, catalogue)?.kind ?? ''),
+  );
+  return [
+    'propellers off',
+    ...transmitters.map((slot) => `antenna on ${slot}`),
+    'ventilated',
+    'fire-safe surface',
+    'eye protection',
+  ];
 }
 
 /** What is wrong with a measured pack, in words; null when it may be used. */
@@ -55,7 +63,9 @@ function permitHolds(records: readonly QuadRecord[], permit: Id, beforeSeq: numb
   const start = ordered.find(({ record }) => record.id === permit);
   if (!start || !('saw' in start.record.body) || start.record.body.saw !== 'permit') return false;
   const later = ordered.filter(({ seq }) => seq > start.seq && seq < beforeSeq);
-  const lateAct = ordered.some(({ record, seq }) => seq < beforeSeq && isAct(record.body) && record.doneAt > start.record.doneAt);
+  const lateAct = ordered.some(
+    ({ record, seq }) => seq < beforeSeq && isAct(record.body) && record.doneAt > start.record.doneAt,
+  );
   return start.seq < beforeSeq && !lateAct && !later.some(({ record }) => voids(record));
 }
 

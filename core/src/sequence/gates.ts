@@ -18,7 +18,12 @@ export function gates(steps: readonly Step[]): Gate[] {
  * Why limited power may not be given now, in words, in the order in which to clear it; empty when a permit may be made.
  * Everything before the permit must be done, no stop or kill may be open, no fault may be unmended.
  */
-export function powerObjections(steps: readonly Step[], findings: readonly Finding[], log: FoldedLog, say: (step: Step) => string): string[] {
+export function powerObjections(
+  steps: readonly Step[],
+  findings: readonly Finding[],
+  log: FoldedLog,
+  say: (step: Step) => string,
+): string[] {
   const permitAt = steps.findIndex(({ verb }) => verb === 'permit');
   const open = steps.slice(0, permitAt).filter(({ done }) => !done);
   return [

@@ -10,10 +10,26 @@ import type { Stretch } from './step';
 import { stretches } from './step';
 
 const stretchOf: Readonly<Record<PartKind, Stretch>> = {
-  frame: 'power path', distribution: 'power path', esc: 'power path', 'single board': 'power path', regulator: 'power path', capacitor: 'power path',
-  'battery lead': 'power path', motor: 'motors', controller: 'controller', adapter: 'controller', receiver: 'controller', positioning: 'controller',
-  'video unit': 'controller', camera: 'controller', antenna: 'controller', buzzer: 'controller', 'light controller': 'controller', lights: 'controller',
-  propeller: 'controller', pack: 'controller',
+  frame: 'power path',
+  distribution: 'power path',
+  esc: 'power path',
+  'single board': 'power path',
+  regulator: 'power path',
+  capacitor: 'power path',
+  'battery lead': 'power path',
+  motor: 'motors',
+  controller: 'controller',
+  adapter: 'controller',
+  receiver: 'controller',
+  positioning: 'controller',
+  'video unit': 'controller',
+  camera: 'controller',
+  antenna: 'controller',
+  buzzer: 'controller',
+  'light controller': 'controller',
+  lights: 'controller',
+  propeller: 'controller',
+  pack: 'controller',
 };
 
 /** Order of groups inside a stretch. */
@@ -35,9 +51,16 @@ export function groupRank(builds: readonly Build[], group: Slot, catalogue: Cata
 /** The group of a wire: its supplied lead, or of the parts at its ends the one that is put in place last. */
 export function groupOfWire(wire: Wire, builds: readonly Build[], catalogue: Catalogue): Slot {
   if (wire.from === 'supplied' && wire.bundle) return wire.bundle;
-  const slots = [...(wire.tailOf ? [splitRef(wire.tailOf).slot] : []), ...wire.ends.flatMap((end) => (landedOn(end) ? [splitRef(landedOn(end)!).slot] : []))];
-  const place = (slot: Slot) => `${stretches.indexOf(stretchOfGroup(builds, slot, catalogue))} ${groupRank(builds, slot, catalogue)}`;
-  return slots.reduce<Slot | null>((last, slot) => (last !== null && place(last) >= place(slot) ? last : slot), null) ?? wire.id;
+  const slots = [
+    ...(wire.tailOf ? [splitRef(wire.tailOf).slot] : []),
+    ...wire.ends.flatMap((end) => (landedOn(end) ? [splitRef(landedOn(end)!).slot] : [])),
+  ];
+  const place = (slot: Slot) =>
+    `${stretches.indexOf(stretchOfGroup(builds, slot, catalogue))} ${groupRank(builds, slot, catalogue)}`;
+  return (
+    slots.reduce<Slot | null>((last, slot) => (last !== null && place(last) >= place(slot) ? last : slot), null) ??
+    wire.id
+  );
 }
 
 function kindOf(builds: readonly Build[], slot: Slot, catalogue: Catalogue): PartKind | null {

@@ -25,7 +25,13 @@ export interface Recipe {
   stopS: number;
 }
 
-const byGauge: readonly { thickerThanAwg: number; tipMm: number; setC: number; flowsS: readonly [number, number]; stopS: number }[] = [
+const byGauge: readonly {
+  thickerThanAwg: number;
+  tipMm: number;
+  setC: number;
+  flowsS: readonly [number, number];
+  stopS: number;
+}[] = [
   { thickerThanAwg: 17, tipMm: 4.6, setC: 430, flowsS: [3, 8], stopS: 10 },
   { thickerThanAwg: 25, tipMm: 2.4, setC: 400, flowsS: [1, 3], stopS: 4 },
   { thickerThanAwg: Infinity, tipMm: 1.2, setC: 350, flowsS: [0.3, 1.2], stopS: 3 },

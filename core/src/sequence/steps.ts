@@ -39,7 +39,11 @@ export function steps(input: StepsInput): Step[] {
   let before: StepId[] = [];
   return ordered.map((draft): Step => {
     const id: StepId = `${draft.verb}:${draft.subject}`;
-    const state = isKit(draft) ? { ...kitState(draft, context), reopenedBy: null } : isWork(draft) ? { done: !remaining.has(id), against: null, by: [], reopenedBy: null } : noteState(draft, context);
+    const state = isKit(draft)
+      ? { ...kitState(draft, context), reopenedBy: null }
+      : isWork(draft)
+        ? { done: !remaining.has(id), against: null, by: [], reopenedBy: null }
+        : noteState(draft, context);
     const stillWanted = draft.verb === 'redo' ? { ...state, done: false } : state;
     const needs = before;
     before = [id];
@@ -70,9 +74,14 @@ function workDrafts(input: StepsInput): Draft[] {
   const { start, asBuilt, target, catalogue } = input;
   const builds = [target, asBuilt, start];
   const all = new Map<string, Change>();
-  for (const change of [...difference(start, target), ...difference(asBuilt, target)]) all.set(changeId(change), change);
+  for (const change of [...difference(start, target), ...difference(asBuilt, target)])
+    all.set(changeId(change), change);
   // What came in with the quad and shall go is taken off before anything new goes on.
-  const old = new Set(difference(start, target).filter(({ verb }) => takesAway.has(verb)).map(changeId));
+  const old = new Set(
+    difference(start, target)
+      .filter(({ verb }) => takesAway.has(verb))
+      .map(changeId),
+  );
   const placed = [...all.values()].map((change): Draft => {
     if (old.has(changeId(change))) return { ...change, group: oldGroup, stretch: 'power path' };
     const group = groupOfChange(change, builds, catalogue);
@@ -80,16 +89,23 @@ function workDrafts(input: StepsInput): Draft[] {
   });
   const before: Draft[] = old.size > 0 ? beforeOpening(input) : [];
   const caution: Draft = { verb: 'say', subject: 'hot iron', stretch: 'power path', group: 'bench' };
-  return [caution, ...before, ...placed, ...looks(input, placed), ...redos(input)].sort((a, b) => compare(a, b, builds, catalogue));
+  return [caution, ...before, ...placed, ...looks(input, placed), ...redos(input)].sort((a, b) =>
+    compare(a, b, builds, catalogue),
+  );
 }
 
 const oldGroup = 'what comes off';
 /** A picture, and leads that tear when a lid lifts: before the first work only, since what is off already cannot be seen any more. */
 function beforeOpening({ start, context }: StepsInput): Draft[] {
   const inLid = Object.values(start.wires).filter(({ via }) => via.some((place) => place.startsWith('lid')));
-  const kinds: StepKind[] = [{ verb: 'picture', subject: 'the old wiring' }, ...inLid.map(({ id }) => ({ verb: 'say', subject: `lead in the lid ${id}` }) as const)];
+  const kinds: StepKind[] = [
+    { verb: 'picture', subject: 'the old wiring' },
+    ...inLid.map(({ id }) => ({ verb: 'say', subject: `lead in the lid ${id}` }) as const),
+  ];
   const begun = workBegun(context);
-  return kinds.filter((kind) => !begun || noteState(kind, context).done).map((kind): Draft => ({ ...kind, stretch: 'power path', group: oldGroup }));
+  return kinds
+    .filter((kind) => !begun || noteState(kind, context).done)
+    .map((kind): Draft => ({ ...kind, stretch: 'power path', group: oldGroup }));
 }
 
 /** Plugs first, then the iron, then the part that nothing holds any more. */
@@ -117,7 +133,14 @@ function looks({ target }: StepsInput, placed: readonly Draft[]): Draft[] {
     entry.joints.push(subject);
     byGroup.set(name, entry);
   }
-  const joints = [...byGroup].map(([name, { stretch, group, joints: list }]): Draft => ({ verb: 'look', subject: name, joints: list, plug: null, stretch, group: name === 'power path' ? name : group }));
+  const joints = [...byGroup].map(([name, { stretch, group, joints: list }]): Draft => ({
+    verb: 'look',
+    subject: name,
+    joints: list,
+    plug: null,
+    stretch,
+    group: name === 'power path' ? name : group,
+  }));
   const plugs = placed.flatMap((draft): Draft[] => {
     if (draft.verb !== 'mate') return [];
     const mate = target.mates[draft.subject];
@@ -142,7 +165,20 @@ function redos({ target, asBuilt, catalogue, context, start }: StepsInput): Draf
   );
 }
 
-const verbOrder: readonly string[] = ['unmate', 'take', 'drop', 'unhouse', 'fit', 'house', 'lead', 'free', 'land', 'redo', 'look', 'mate'];
+const verbOrder: readonly string[] = [
+  'unmate',
+  'take',
+  'drop',
+  'unhouse',
+  'fit',
+  'house',
+  'lead',
+  'free',
+  'land',
+  'redo',
+  'look',
+  'mate',
+];
 
 function compare(a: Draft, b: Draft, builds: readonly Build[], catalogue: Catalogue): number {
   const stretch = stretches.indexOf(a.stretch) - stretches.indexOf(b.stretch);
@@ -181,7 +217,12 @@ function continuityDrafts({ touches }: StepsInput): Draft[] {
   const place = { stretch: 'continuity', group: 'continuity' } as const;
   return [
     { verb: 'prove', subject: 'meter', ...place },
-    ...touches.touches.map((listed): Draft => ({ verb: 'touch', subject: `${listed.touch.black}~${listed.touch.red}~${listed.touch.mode}`, listed, ...place })),
+    ...touches.touches.map((listed): Draft => ({
+      verb: 'touch',
+      subject: `${listed.touch.black}~${listed.touch.red}~${listed.touch.mode}`,
+      listed,
+      ...place,
+    })),
   ];
 }
 

@@ -18,17 +18,35 @@ export interface WordContext {
 }
 
 const kindNames: Readonly<Record<PartKind, string>> = {
-  controller: 'flight controller', 'single board': 'single board', esc: 'ESC', distribution: 'distribution board', motor: 'motor', capacitor: 'capacitor',
-  'battery lead': 'battery lead', receiver: 'receiver', 'video unit': 'video unit', camera: 'camera', positioning: 'positioning unit', lights: 'light strip',
-  'light controller': 'light controller', buzzer: 'buzzer', regulator: 'regulator', adapter: 'adapter board', antenna: 'antenna', frame: 'frame',
-  propeller: 'propeller', pack: 'pack',
+  controller: 'flight controller',
+  'single board': 'single board',
+  esc: 'ESC',
+  distribution: 'distribution board',
+  motor: 'motor',
+  capacitor: 'capacitor',
+  'battery lead': 'battery lead',
+  receiver: 'receiver',
+  'video unit': 'video unit',
+  camera: 'camera',
+  positioning: 'positioning unit',
+  lights: 'light strip',
+  'light controller': 'light controller',
+  buzzer: 'buzzer',
+  regulator: 'regulator',
+  adapter: 'adapter board',
+  antenna: 'antenna',
+  frame: 'frame',
+  propeller: 'propeller',
+  pack: 'pack',
 };
 
 /** "motor M3", "the ESC", "the receiver". */
 export function slotWords(slot: Slot, { build, catalogue }: WordContext): string {
   const kind = modelIn(build, slot, catalogue)?.kind;
   if (!kind) return slot;
-  const alone = Object.keys(build.slots).every((other) => other === slot || modelIn(build, other, catalogue)?.kind !== kind);
+  const alone = Object.keys(build.slots).every(
+    (other) => other === slot || modelIn(build, other, catalogue)?.kind !== kind,
+  );
   if (alone && kind !== 'motor') return `the ${kindNames[kind]}`;
   return slot.startsWith(kindNames[kind].toUpperCase()) ? slot : `${kindNames[kind]} ${slot}`;
 }
@@ -54,12 +72,19 @@ export function padWords(ref: TerminalRef, context: WordContext): string {
   const model = modelIn(context.build, slot, context.catalogue);
   const terminal = findTerminal(context.build, ref, context.catalogue);
   if (!model || !terminal) return printed(ref, context);
-  const twins = (one: Terminal) => model.terminals.filter((other) => other.printed === one.printed && other.id !== one.id && (other.form === 'pin') === (one.form === 'pin'));
+  const twins = (one: Terminal) =>
+    model.terminals.filter(
+      (other) =>
+        other.printed === one.printed && other.id !== one.id && (other.form === 'pin') === (one.form === 'pin'),
+    );
   const unique = (one: Terminal) => !twins(one).some((other) => sameFace(other, one));
-  const under = terminal.sides.includes('top') || twins(terminal).every((other) => sameFace(other, terminal)) ? '' : ', underside';
+  const under =
+    terminal.sides.includes('top') || twins(terminal).every((other) => sameFace(other, terminal)) ? '' : ', underside';
   if (unique(terminal)) return shown(terminal.printed) + under;
   const distance = (one: Terminal) => Math.hypot(one.atMm[0] - terminal.atMm[0], one.atMm[1] - terminal.atMm[1]);
-  const near = model.terminals.filter((one) => one.form !== 'shell' && sameFace(one, terminal) && unique(one)).sort((a, b) => distance(a) - distance(b))[0];
+  const near = model.terminals
+    .filter((one) => one.form !== 'shell' && sameFace(one, terminal) && unique(one))
+    .sort((a, b) => distance(a) - distance(b))[0];
   return near ? `${shown(terminal.printed)} by ${shown(near.printed)}${under}` : shown(terminal.printed) + under;
 }
 
@@ -74,7 +99,8 @@ export function wireWords(wire: Wire, context: WordContext): string {
   if (!slot || !from) return `the ${wire.colour} wire ${wire.id}`;
   const kind = modelIn(context.build, slot, context.catalogue)?.kind;
   if (kind === 'motor') return `lead ${splitRef(from).terminal} of motor ${slot}`;
-  if (kind === 'capacitor') return `the ${splitRef(from).terminal === 'PLUS' ? 'plus' : 'striped minus'} leg of the capacitor`;
+  if (kind === 'capacitor')
+    return `the ${splitRef(from).terminal === 'PLUS' ? 'plus' : 'striped minus'} leg of the capacitor`;
   if (kind === 'battery lead') return `the ${wire.colour} battery lead`;
   return `the ${wire.colour} wire`;
 }
@@ -116,7 +142,9 @@ export function stepWords(step: Step, context: WordContext): string {
       const was = asItWas(context, step.subject in (context.before?.wires ?? {}));
       const wire = was.build.wires[step.subject];
       const at = wire?.ends.flatMap((end) => landedOn(end) ?? []) ?? [];
-      return wire && at.length > 0 ? `Take ${wireWords(wire, was)} out, off ${at.map((ref) => terminalWords(ref, was)).join(' and ')}` : `Take wire ${step.subject} out`;
+      return wire && at.length > 0
+        ? `Take ${wireWords(wire, was)} out, off ${at.map((ref) => terminalWords(ref, was)).join(' and ')}`
+        : `Take wire ${step.subject} out`;
     }
     case 'mate':
       return `Push plug ${plugWords(step.subject, context)} home until it clicks`;
@@ -139,7 +167,8 @@ export function stepWords(step: Step, context: WordContext): string {
     }
     case 'say':
       if (step.subject.startsWith(lidLead)) return lidWords(step.subject.slice(lidLead.length), context);
-      if (step.subject.startsWith('set up ')) return `Set up ${slotWords(step.subject.slice(7), context)} while it is loose: output kind, region, channel`;
+      if (step.subject.startsWith('set up '))
+        return `Set up ${slotWords(step.subject.slice(7), context)} while it is loose: output kind, region, channel`;
       return cautionWords[step.subject] ?? antennaWords(step.subject, context);
     case 'picture':
       return `Take a picture of ${step.subject} before anything is opened`;
@@ -194,9 +223,12 @@ export function siteWords(site: Site, context: WordContext): string {
   if ('wire' in site) {
     const wire = context.build.wires[site.wire];
     if (!wire) return `wire ${site.wire}`;
-    return site.end === undefined ? `${wireWords(wire, context)}, along its length` : jointWords(`${site.wire}.${site.end === 0 ? 'a' : 'b'}`, context);
+    return site.end === undefined
+      ? `${wireWords(wire, context)}, along its length`
+      : jointWords(`${site.wire}.${site.end === 0 ? 'a' : 'b'}`, context);
   }
   if ('slot' in site) return `inside ${slotWords(site.slot, context)}${site.element ? ` (${site.element})` : ''}`;
-  if ('mate' in site) return `plug ${plugWords(site.mate, context)}${site.position ? `, contact ${site.position}` : ''}`;
+  if ('mate' in site)
+    return `plug ${plugWords(site.mate, context)}${site.position ? `, contact ${site.position}` : ''}`;
   return `between ${terminalWords(site.between[0], context)} and ${terminalWords(site.between[1], context)}`;
 }

@@ -24,10 +24,13 @@ export function compareDump(sheet: readonly SheetLine[], text: string): DumpResu
   const onSheet = new Set(sheet.map(({ key }) => same(key)));
   const lines = sheet.map(({ key, value }): DumpLine => {
     const entry = found.get(same(key));
-    const verdict = value === null ? 'to be measured' : !entry ? 'missing' : same(entry.value) === same(value) ? 'same' : 'differs';
+    const verdict =
+      value === null ? 'to be measured' : !entry ? 'missing' : same(entry.value) === same(value) ? 'same' : 'differs';
     return { line: entry?.line ?? null, key, wanted: value, found: entry?.value ?? null, verdict };
   });
-  const more = read.entries.filter(({ key }) => !onSheet.has(same(key))).map(({ line, key, value }): DumpLine => ({ line, key, wanted: null, found: value, verdict: 'not on the sheet' }));
+  const more = read.entries
+    .filter(({ key }) => !onSheet.has(same(key)))
+    .map(({ line, key, value }): DumpLine => ({ line, key, wanted: null, found: value, verdict: 'not on the sheet' }));
   return { ok: true, lines: [...lines, ...more] };
 }
 
@@ -48,8 +51,14 @@ function readDump(text: string): { ok: true; entries: Entry[] } | { ok: false; l
     const bare = row.replace(/#.*$/, '').trim();
     if (bare === '' || (csv && index === head)) continue;
     const entry = csv ? fromCsv(bare, columns) : fromPair(bare);
-    if (!entry) return { ok: false, line: index + 1, why: csv ? `a row has ${columns.length} cells` : 'a line is written key = value' };
-    if (entries.some(({ key }) => same(key) === same(entry.key))) return { ok: false, line: index + 1, why: `${entry.key} stands there twice` };
+    if (!entry)
+      return {
+        ok: false,
+        line: index + 1,
+        why: csv ? `a row has ${columns.length} cells` : 'a line is written key = value',
+      };
+    if (entries.some(({ key }) => same(key) === same(entry.key)))
+      return { ok: false, line: index + 1, why: `${entry.key} stands there twice` };
     entries.push({ line: index + 1, ...entry });
   }
   return { ok: true, entries };
@@ -67,5 +76,8 @@ function fromCsv(row: string, columns: readonly string[]): { key: string; value:
 }
 
 function same(text: string): string {
-  return text.trim().toLowerCase().replace(/[_\s]+/g, ' ');
+  return text
+    .trim()
+    .toLowerCase()
+    .replace(/[_\s]+/g, ' ');
 }

@@ -41,9 +41,13 @@ export interface BoardOf {
 /** Boards with wires on them, new ones first, then those that come off. */
 export function boardsOf(stages: Stages, catalogue: Catalogue): BoardOf[] {
   const { start, target } = stages;
-  const wired = (board: BoardOf) => isBoard(stages[board.from], board.slot, catalogue) && boardWires(board, stages, catalogue).length > 0;
+  const wired = (board: BoardOf) =>
+    isBoard(stages[board.from], board.slot, catalogue) && boardWires(board, stages, catalogue).length > 0;
   const old = Object.keys(start.slots).filter((slot) => !sameFitted(start.slots[slot], target.slots[slot]));
-  return [...Object.keys(target.slots).map((slot): BoardOf => ({ slot, from: 'target' })), ...old.map((slot): BoardOf => ({ slot, from: 'start' }))].filter(wired);
+  return [
+    ...Object.keys(target.slots).map((slot): BoardOf => ({ slot, from: 'target' })),
+    ...old.map((slot): BoardOf => ({ slot, from: 'start' })),
+  ].filter(wired);
 }
 
 /** Wires on a board, in the order of their names. */
@@ -53,12 +57,21 @@ export function boardWires({ slot, from }: BoardOf, stages: Stages, catalogue: C
   const found: BoardWire[] = [];
   for (const id of new Set([start, asBuilt, target].flatMap(({ wires }) => Object.keys(wires)))) {
     for (const end of [0, 1] as const) {
-      const at = (build: Build) => (sameFitted(build.slots[slot], board) ? terminalOn(build, id, end, slot, catalogue) : null);
+      const at = (build: Build) =>
+        sameFitted(build.slots[slot], board) ? terminalOn(build, id, end, slot, catalogue) : null;
       const [before, now, after] = [at(start), at(asBuilt), at(target)];
       const add = (build: Build, terminal: TerminalId, becomes: Becomes, done: boolean) => {
         const wire = build.wires[id]!;
         if (wire.ends[end].by === 'factory') return;
-        found.push({ joint: jointName(id, end), wire, end, terminal, other: terminalUnder(build, wire.ends[end === 0 ? 1 : 0], catalogue), becomes, done });
+        found.push({
+          joint: jointName(id, end),
+          wire,
+          end,
+          terminal,
+          other: terminalUnder(build, wire.ends[end === 0 ? 1 : 0], catalogue),
+          becomes,
+          done,
+        });
       };
       if (before && before === after) add(target, before, 'stays', now === before);
       else {

@@ -17,18 +17,23 @@ it('agrees with a plain search over any wiring', () => {
   const pads = ['A', 'B', 'C', 'D', 'E', 'F'].map((id) => terminal(id, [ground]));
   const catalogue = makeCatalogue([model('strip', 'controller', pads)]);
   const ref = fc.constantFrom(...pads.map(({ id }) => `S.${id}` as const));
-  fc.assert(fc.property(fc.array(fc.tuple(ref, ref), { maxLength: 8 }), (pairs) => {
-    const build = buildOf({ S: 'strip' }, pairs.map(([a, b], index) => wire(`W${index}`, a, b)));
-    const nets = netlist(build, catalogue);
-    for (const { id } of pads) {
-      const reached = new Set([`S.${id}`]);
-      for (let before = -1; before !== reached.size;) {
-        before = reached.size;
-        for (const [a, b] of pairs) if (reached.has(a) || reached.has(b)) reached.add(a).add(b);
+  fc.assert(
+    fc.property(fc.array(fc.tuple(ref, ref), { maxLength: 8 }), (pairs) => {
+      const build = buildOf(
+        { S: 'strip' },
+        pairs.map(([a, b], index) => wire(`W${index}`, a, b)),
+      );
+      const nets = netlist(build, catalogue);
+      for (const { id } of pads) {
+        const reached = new Set([`S.${id}`]);
+        for (let before = -1; before !== reached.size;) {
+          before = reached.size;
+          for (const [a, b] of pairs) if (reached.has(a) || reached.has(b)) reached.add(a).add(b);
+        }
+        expect([...nets.netOf(`S.${id}`)!.terminals].sort()).toEqual([...reached].sort());
       }
-      expect([...nets.netOf(`S.${id}`)!.terminals].sort()).toEqual([...reached].sort());
-    }
-  }));
+    }),
+  );
 });
 
 it('follows a mated plug pin by pin, shifted and mirrored', () => {
@@ -39,7 +44,10 @@ it('follows a mated plug pin by pin, shifted and mirrored', () => {
     ...buildOf({ A: 'header', B: 'header' }, []),
     mates: { m: { a: { slot: 'A', connector: 'J' }, b: { slot: 'B', connector: 'J' }, shift, mirrored, glued: false } },
   });
-  const partner = (build: Build) => netlist(build, catalogue).netOf('A.1')!.terminals.filter((one) => one.startsWith('B'));
+  const partner = (build: Build) =>
+    netlist(build, catalogue)
+      .netOf('A.1')!
+      .terminals.filter((one) => one.startsWith('B'));
   expect(partner(mated(0, false))).toEqual(['B.1']);
   expect(partner(mated(1, false))).toEqual(['B.2']);
   expect(partner(mated(0, true))).toEqual(['B.3']);

@@ -40,7 +40,11 @@ export function pointOf(build: Build, at: Landing, catalogue: Catalogue): string
 }
 
 /** The pairs of points that a mated plug joins, with the position on side a. Positions that miss the other side are left out. */
-export function matedPoints(build: Build, mate: Mate, catalogue: Catalogue): { a: string; b: string; position: number }[] {
+export function matedPoints(
+  build: Build,
+  mate: Mate,
+  catalogue: Catalogue,
+): { a: string; b: string; position: number }[] {
   const a = pointsOf(build, mate.a, catalogue);
   const b = pointsOf(build, mate.b, catalogue);
   return a.flatMap((point, index) => {

@@ -13,6 +13,8 @@ export function terminalUnder(build: Build, end: WireEnd, catalogue: Catalogue):
   const mate = Object.values(build.mates).find(({ a, b }) => 'slot' in a && 'housing' in b && b.housing === at.housing);
   if (!mate || !('slot' in mate.a)) return null;
   const { slot, connector } = mate.a;
-  const pin = modelIn(build, slot, catalogue)?.connectors.find(({ id }) => id === connector)?.pins[at.position - 1 - mate.shift];
+  const pin = modelIn(build, slot, catalogue)?.connectors.find(({ id }) => id === connector)?.pins[
+    at.position - 1 - mate.shift
+  ];
   return pin ? terminalRef(slot, pin) : null;
 }

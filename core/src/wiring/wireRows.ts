@@ -25,7 +25,13 @@ export interface RowFault {
 
 export function wireRows({ wires }: Pick<Build, 'wires'>, links: readonly Link[]): WireRow[] {
   return Object.values(wires).map(({ id, awg, colour, lengthMm, ends }) => ({
-    wire: id, from: landingWord(ends[0].at), to: landingWord(ends[1].at), awg, colour, lengthMm, link: links.find((link) => link.wires.includes(id))?.purpose ?? '',
+    wire: id,
+    from: landingWord(ends[0].at),
+    to: landingWord(ends[1].at),
+    awg,
+    colour,
+    lengthMm,
+    link: links.find((link) => link.wires.includes(id))?.purpose ?? '',
   }));
 }
 
@@ -42,7 +48,11 @@ export function slotsOfRow(row: WireRow): Slot[] {
  * The changes that make the wires of a build those of the rows: wires of the parts themselves are only checked, others are
  * made, changed and taken out. Every fault with its line; with any fault there are no changes.
  */
-export function changesFromRows(rows: readonly { line: number; row: WireRow }[], build: Build, catalogue: Catalogue): { ok: true; changes: PlanChange[] } | { ok: false; faults: RowFault[] } {
+export function changesFromRows(
+  rows: readonly { line: number; row: WireRow }[],
+  build: Build,
+  catalogue: Catalogue,
+): { ok: true; changes: PlanChange[] } | { ok: false; faults: RowFault[] } {
   const faults: RowFault[] = [];
   const seen = new Map<WireId, number>();
   const wires: Record<WireId, Wire> = {};
@@ -60,7 +70,12 @@ export function changesFromRows(rows: readonly { line: number; row: WireRow }[],
   if (faults.length > 0) return { ok: false, faults };
   const ids = [...new Set([...Object.keys(build.wires), ...Object.keys(wires)])];
   const differs = (id: WireId) => JSON.stringify(rowOf(build.wires[id])) !== JSON.stringify(rowOf(wires[id]));
-  return { ok: true, changes: ids.filter(differs).map((id) => ({ path: `wires/${id}`, before: build.wires[id] ?? null, after: wires[id] ?? null })) };
+  return {
+    ok: true,
+    changes: ids
+      .filter(differs)
+      .map((id) => ({ path: `wires/${id}`, before: build.wires[id] ?? null, after: wires[id] ?? null })),
+  };
 }
 
 function rowOf(wire: Wire | undefined): WireRow | null {
@@ -73,9 +88,13 @@ function landingOf(word: string, build: Build, catalogue: Catalogue): Landing | 
   if (cavity) {
     const housing = build.housings[cavity[1]!];
     const position = Number(cavity[2]);
-    return housing && position >= 1 && position <= housing.ways ? { on: 'cavity', housing: housing.id, position } : null;
+    return housing && position >= 1 && position <= housing.ways
+      ? { on: 'cavity', housing: housing.id, position }
+      : null;
   }
-  return /^[^.\s]+\..+$/.test(word) && findTerminal(build, word as TerminalRef, catalogue) ? { on: 'terminal', ref: word as TerminalRef } : null;
+  return /^[^.\s]+\..+$/.test(word) && findTerminal(build, word as TerminalRef, catalogue)
+    ? { on: 'terminal', ref: word as TerminalRef }
+    : null;
 }
 
 function wireOf({ wire: id, awg, colour, lengthMm }: WireRow, a: Landing, b: Landing, old: Wire | undefined): Wire {
@@ -83,7 +102,11 @@ function wireOf({ wire: id, awg, colour, lengthMm }: WireRow, a: Landing, b: Lan
   const end = (at: Landing, index: 0 | 1): Wire['ends'][number] => {
     const was = old?.ends[index];
     if (was && landingWord(was.at) === landingWord(at)) return was;
-    return at.on === 'air' ? { at, by: 'none' } : at.on === 'cavity' ? { at, by: 'crimp' } : { at, by: 'solder', lay: 'flat' };
+    return at.on === 'air'
+      ? { at, by: 'none' }
+      : at.on === 'cavity'
+        ? { at, by: 'crimp' }
+        : { at, by: 'solder', lay: 'flat' };
   };
   return { ...body, id, awg, colour, lengthMm, ends: [end(a, 0), end(b, 1)] };
 }

@@ -13,7 +13,10 @@ export interface PracticeBoard {
 
 export function practiceBoards(): PracticeBoard[] {
   const text = readFileSync(join(import.meta.dirname, '../../labels/practice.csv'), 'utf8');
-  const { data } = Papa.parse<{ board: string; kind: PartKind; printed: string; means: string }>(text, { header: true, skipEmptyLines: true });
+  const { data } = Papa.parse<{ board: string; kind: PartKind; printed: string; means: string }>(text, {
+    header: true,
+    skipEmptyLines: true,
+  });
   const boards = new Map<string, PracticeBoard & { labels: { printed: string; means: string }[] }>();
   for (const { board, kind, printed, means } of data) {
     if (!boards.has(board)) boards.set(board, { board, kind, labels: [] });

@@ -20,7 +20,12 @@ export interface GoodBuild {
 
 /** All twelve. */
 export function goodBuilds(): GoodBuild[] {
-  const templates = shippedTemplates().map(({ name, plan }) => ({ name, build: plan.target, links: plan.links, cells: plan.cells }));
+  const templates = shippedTemplates().map(({ name, plan }) => ({
+    name,
+    build: plan.target,
+    links: plan.links,
+    cells: plan.cells,
+  }));
   const byHand = handWired.map((hand) => {
     const { target, links, cells } = wireByHand(hand, catalogue);
     return { name: hand.name, build: target, links, cells };
@@ -37,11 +42,14 @@ export interface Verdict extends Mutant {
 
 /** Mutations of a build with what is true of it and what the rules say. `every`: of exchanges between far pads; `everyth`: of all. */
 export function tried(good: GoodBuild, every?: number, everyth = 1): Verdict[] {
-  return mutate(good.build, catalogue, good.cells, every).filter((_, index) => index % everyth === 0).map((mutant) => ({
-    ...mutant, of: good.name,
-    ...truth({ build: mutant.build, catalogue, links: good.links, cells: mutant.cells }, good.build),
-    found: judge(mutant.build, catalogue, good.links, mutant.cells),
-  }));
+  return mutate(good.build, catalogue, good.cells, every)
+    .filter((_, index) => index % everyth === 0)
+    .map((mutant) => ({
+      ...mutant,
+      of: good.name,
+      ...truth({ build: mutant.build, catalogue, links: good.links, cells: mutant.cells }, good.build),
+      found: judge(mutant.build, catalogue, good.links, mutant.cells),
+    }));
 }
 
 /** True when the rules object as gravely as they must. */

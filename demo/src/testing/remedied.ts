@@ -23,19 +23,33 @@ export interface Mended {
 /** Every so manyth mutation that makes a kill or a stop. */
 export function mended(good: GoodBuild, every: number): Mended[] {
   const { build, links, cells } = good;
-  const grave = (plan: Pick<Plan, 'target' | 'cells'>) => judge(plan.target, catalogue, links, plan.cells).filter(({ severity }) => severity !== 'warn');
+  const grave = (plan: Pick<Plan, 'target' | 'cells'>) =>
+    judge(plan.target, catalogue, links, plan.cells).filter(({ severity }) => severity !== 'warn');
   const known = new Set(grave({ target: build, cells }).map(({ key }) => key));
-  return mutate(build, catalogue, cells).filter((_, index) => index % every === 0).flatMap((mutant): Mended[] => {
-    const plan: Plan = { jobId: 'trial', version: 1, target: mutant.build, front: null, links, wishes: [], pinned: [], cells: mutant.cells, schools: {} };
-    const before = grave(plan);
-    const found = before.find(({ key }) => !known.has(key));
-    if (!found) return [];
-    const [first] = remediesFor(plan, catalogue, found);
-    const made = first && applyPlanChanges(plan, first.changes);
-    if (!first || !made?.ok) return [{ mutant, says: found.says, remedy: null, gone: false, then: null }];
-    const after = grave(made.plan);
-    const gone = !after.some(({ key }) => key === found.key || !before.some((one) => one.key === key));
-    const then = after.length === 0 ? truth({ build: made.plan.target, catalogue, links, cells: mutant.cells }, build) : null;
-    return [{ mutant, says: found.says, remedy: first.says, gone, then }];
-  });
+  return mutate(build, catalogue, cells)
+    .filter((_, index) => index % every === 0)
+    .flatMap((mutant): Mended[] => {
+      const plan: Plan = {
+        jobId: 'trial',
+        version: 1,
+        target: mutant.build,
+        front: null,
+        links,
+        wishes: [],
+        pinned: [],
+        cells: mutant.cells,
+        schools: {},
+      };
+      const before = grave(plan);
+      const found = before.find(({ key }) => !known.has(key));
+      if (!found) return [];
+      const [first] = remediesFor(plan, catalogue, found);
+      const made = first && applyPlanChanges(plan, first.changes);
+      if (!first || !made?.ok) return [{ mutant, says: found.says, remedy: null, gone: false, then: null }];
+      const after = grave(made.plan);
+      const gone = !after.some(({ key }) => key === found.key || !before.some((one) => one.key === key));
+      const then =
+        after.length === 0 ? truth({ build: made.plan.target, catalogue, links, cells: mutant.cells }, build) : null;
+      return [{ mutant, says: found.says, remedy: first.says, gone, then }];
+    });
 }

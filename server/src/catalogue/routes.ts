@@ -24,9 +24,17 @@ export function catalogueRoutes(deps: Deps): Router {
   router.get('/catalogue/index', async (_request, response) => {
     const gone = await retired();
     const newest = new Map<string, PartModel>();
-    for (const model of catalogue.models) if ((newest.get(model.id)?.revision ?? 0) < model.revision) newest.set(model.id, model);
+    for (const model of catalogue.models)
+      if ((newest.get(model.id)?.revision ?? 0) < model.revision) newest.set(model.id, model);
     const lines = [...newest.values()].map(({ id, revision, kind, name, maker, massG, terminals }): ModelIndexLine => ({
-      id, revision, kind, name, maker, massG, terminals: terminals.length, retired: gone.has(id),
+      id,
+      revision,
+      kind,
+      name,
+      maker,
+      massG,
+      terminals: terminals.length,
+      retired: gone.has(id),
     }));
     response.json(lines.sort((a, b) => a.name.localeCompare(b.name)));
   });
@@ -39,7 +47,11 @@ export function catalogueRoutes(deps: Deps): Router {
     const revisions = catalogue.revisions(id);
     if (revisions.length === 0) throw new ApiError(404, 'model.missing', 'The catalogue has no such part model');
     const usedIn = await database.rows<{ closedAt: string | null }>('jobs/listJobsWithModel', { modelId: id });
-    response.json({ revisions, retired: (await retired()).has(id), usedIn: usedIn.map((job) => ({ ...job, closedAt: job.closedAt && fromSqlTime(job.closedAt) })) });
+    response.json({
+      revisions,
+      retired: (await retired()).has(id),
+      usedIn: usedIn.map((job) => ({ ...job, closedAt: job.closedAt && fromSqlTime(job.closedAt) })),
+    });
   });
   router.get('/catalogue/export', (request, response) => {
     const wanted = typeof request.query.id === 'string' ? request.query.id : null;
@@ -50,23 +62,45 @@ export function catalogueRoutes(deps: Deps): Router {
   router.get('/catalogue/schema', (_request, response) => {
     response.type('application/schema+json').send(readFileSync(schemaFile, 'utf8'));
   });
-  router.post('/catalogue/import', lead, express.json({ limit: largestFile, type: 'application/octet-stream' }), (request, response) => importFile(request, response));
+  router.post(
+    '/catalogue/import',
+    lead,
+    express.json({ limit: largestFile, type: 'application/octet-stream' }),
+    (request, response) => importFile(request, response),
+  );
   router.post('/catalogue/retire', lead, async (request, response) => {
     const { id, retired: wanted } = request.body as { id?: unknown; retired?: unknown };
-    if (typeof id !== 'string' || typeof wanted !== 'boolean' || catalogue.revisions(id).length === 0) throw new ApiError(422, 'model.missing', 'The catalogue has no such part model', { path: 'id' });
+    if (typeof id !== 'string' || typeof wanted !== 'boolean' || catalogue.revisions(id).length === 0)
+      throw new ApiError(422, 'model.missing', 'The catalogue has no such part model', { path: 'id' });
     const list = await retired();
     if (wanted) list.add(id);
     else list.delete(id);
     const last = await database.row<{ version: number }>('shop/findSetting', { name: retiredSetting });
-    await database.write('shop/insertSetting', { name: retiredSetting, version: (last?.version ?? 0) + 1, value: JSON.stringify([...list]), personId: personIn(response).personId, at: toSqlTime(now().toISOString()) });
+    await database.write('shop/insertSetting', {
+      name: retiredSetting,
+      version: (last?.version ?? 0) + 1,
+      value: JSON.stringify([...list]),
+      personId: personIn(response).personId,
+      at: toSqlTime(now().toISOString()),
+    });
     response.status(204).end();
   });
 
   /** Answers line by line while it works: {done, of}, and at last {added, known} or a refusal with every fault. */
   async function importFile(request: Request, response: Response): Promise<void> {
     const file = request.body as { format?: unknown; version?: unknown; models?: unknown } | undefined;
-    if (typeof file !== 'object' || file?.format !== 'junctor-catalogue' || file.version !== 1 || !Array.isArray(file.models)) {
-      throw new ApiError(422, 'catalogue.format', 'This is no catalogue file: "format": "junctor-catalogue", "version": 1 and "models" are wanted', { path: 'format' });
+    if (
+      typeof file !== 'object' ||
+      file?.format !== 'junctor-catalogue' ||
+      file.version !== 1 ||
+      !Array.isArray(file.models)
+    ) {
+      throw new ApiError(
+        422,
+        'catalogue.format',
+        'This is no catalogue file: "format": "junctor-catalogue", "version": 1 and "models" are wanted',
+        { path: 'format' },
+      );
     }
     const models = file.models as unknown[];
     response.type('application/x-ndjson');
@@ -74,11 +108,20 @@ export function catalogueRoutes(deps: Deps): Router {
       response.write(`${JSON.stringify(value)}\n`);
       (response as Response & { flush?: () => void }).flush?.();
     };
-    const taken = await takeModels(deps, models, personIn(response).personId, (done) => line({ done, of: models.length })).catch((error: unknown) => {
+    const taken = await takeModels(deps, models, personIn(response).personId, (done) =>
+      line({ done, of: models.length }),
+    ).catch((error: unknown) => {
       deps.log.error({ err: error as unknown }, 'import failed');
-      return { ok: false as const, mistakes: [{ path: '', code: 'server.failed', message: 'The server could not do that. Nothing was stored.' }] };
+      return {
+        ok: false as const,
+        mistakes: [{ path: '', code: 'server.failed', message: 'The server could not do that. Nothing was stored.' }],
+      };
     });
-    line(taken.ok ? { added: taken.added, known: taken.known } : { refused: `Nothing was stored: ${taken.mistakes.length} faults`, mistakes: taken.mistakes });
+    line(
+      taken.ok
+        ? { added: taken.added, known: taken.known }
+        : { refused: `Nothing was stored: ${taken.mistakes.length} faults`, mistakes: taken.mistakes },
+    );
     response.end();
   }
 

@@ -17,7 +17,12 @@ const mostMistakes = 500;
 const sliceMs = 40;
 
 /** @param progress Told how many of all have been looked at. */
-export async function takeModels({ database, catalogue, now }: Deps, given: readonly unknown[], personId: string, progress: (done: number) => void): Promise<Taken> {
+export async function takeModels(
+  { database, catalogue, now }: Deps,
+  given: readonly unknown[],
+  personId: string,
+  progress: (done: number) => void,
+): Promise<Taken> {
   const mistakes: Mistake[] = [];
   const fresh = new Map<string, PartModel>();
   let known = 0;
@@ -26,7 +31,9 @@ export async function takeModels({ database, catalogue, now }: Deps, given: read
     const path = `models.${index}`;
     const checked = check<PartModel>(partModel, one);
     const found = checked.ok ? againstShop(checked.value) : { mistakes: checked.mistakes, known: false };
-    mistakes.push(...found.mistakes.map((mistake) => ({ ...mistake, path: mistake.path ? `${path}.${mistake.path}` : path })));
+    mistakes.push(
+      ...found.mistakes.map((mistake) => ({ ...mistake, path: mistake.path ? `${path}.${mistake.path}` : path })),
+    );
     if (found.known) known += 1;
     else if (checked.ok) fresh.set(`${checked.value.id}@${checked.value.revision}`, checked.value);
     if (performance.now() - sliceStart > sliceMs) {
@@ -47,10 +54,23 @@ export async function takeModels({ database, catalogue, now }: Deps, given: read
   function againstShop(model: PartModel): { mistakes: readonly Mistake[]; known: boolean } {
     const inside = checkModel(model);
     if (inside.length > 0) return { mistakes: inside, known: false };
-    const same = catalogue.has({ model: model.id, revision: model.revision }) ? catalogue.model({ model: model.id, revision: model.revision }) : fresh.get(`${model.id}@${model.revision}`);
+    const same = catalogue.has({ model: model.id, revision: model.revision })
+      ? catalogue.model({ model: model.id, revision: model.revision })
+      : fresh.get(`${model.id}@${model.revision}`);
     if (same) {
       const equal = JSON.stringify(same) === JSON.stringify(model);
-      return { known: equal, mistakes: equal ? [] : [{ path: 'revision', code: 'model.exists', message: `revision ${model.revision} of ${model.id} exists with other content: a change is a new revision` }] };
+      return {
+        known: equal,
+        mistakes: equal
+          ? []
+          : [
+              {
+                path: 'revision',
+                code: 'model.exists',
+                message: `revision ${model.revision} of ${model.id} exists with other content: a change is a new revision`,
+              },
+            ],
+      };
     }
     const before = fresh.get(`${model.id}@${model.revision - 1}`) ?? catalogue.revisions(model.id).at(-1) ?? null;
     return { mistakes: revisionMistakes(before, model), known: false };
@@ -59,5 +79,14 @@ export async function takeModels({ database, catalogue, now }: Deps, given: read
 
 export function row(model: PartModel, personId: string | null, at: string) {
   const doc = JSON.stringify(model);
-  return { id: model.id, revision: model.revision, kind: model.kind, name: model.name, doc, sha256: createHash('sha256').update(doc).digest(), personId, at };
+  return {
+    id: model.id,
+    revision: model.revision,
+    kind: model.kind,
+    name: model.name,
+    doc,
+    sha256: createHash('sha256').update(doc).digest(),
+    personId,
+    at,
+  };
 }

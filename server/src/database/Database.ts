@@ -23,7 +23,14 @@ export interface Database extends Queries {
 
 export function openDatabase(appUrl: string): Database {
   const pool = mysql.createPool({
-    uri: appUrl, connectionLimit: 10, namedPlaceholders: true, dateStrings: true, timezone: 'Z', supportBigNumbers: true, jsonStrings: true, connectTimeout: 5000,
+    uri: appUrl,
+    connectionLimit: 10,
+    namedPlaceholders: true,
+    dateStrings: true,
+    timezone: 'Z',
+    supportBigNumbers: true,
+    jsonStrings: true,
+    connectTimeout: 5000,
   });
   return {
     ...queriesOn(pool),
@@ -60,7 +67,10 @@ async function inTransaction<T>(pool: Pool, work: (queries: Queries) => Promise<
       connection.release();
       return result;
     } catch (error) {
-      await connection.rollback().then(() => connection.release(), () => connection.destroy());
+      await connection.rollback().then(
+        () => connection.release(),
+        () => connection.destroy(),
+      );
       if (errnoOf(error) !== deadlock || attempt === tries) throw error;
     }
   }

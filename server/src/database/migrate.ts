@@ -11,9 +11,23 @@ const appUser = 'junctor_app';
 
 /** What the application's account may do beyond reading. Records and their like can only be added. */
 const writes: Readonly<Record<string, string>> = {
-  person: 'INSERT, UPDATE', device: 'INSERT', session: 'INSERT, DELETE', setting: 'INSERT', customer: 'INSERT, UPDATE',
-  quad: 'INSERT, UPDATE', job: 'INSERT, UPDATE', plan_change: 'INSERT', part_model: 'INSERT', tool: 'INSERT, UPDATE', record: 'INSERT',
-  part: 'INSERT, UPDATE', part_note: 'INSERT', stock: 'INSERT, UPDATE', stock_move: 'INSERT', picture: 'INSERT', job_model: 'INSERT',
+  person: 'INSERT, UPDATE',
+  device: 'INSERT',
+  session: 'INSERT, DELETE',
+  setting: 'INSERT',
+  customer: 'INSERT, UPDATE',
+  quad: 'INSERT, UPDATE',
+  job: 'INSERT, UPDATE',
+  plan_change: 'INSERT',
+  part_model: 'INSERT',
+  tool: 'INSERT, UPDATE',
+  record: 'INSERT',
+  part: 'INSERT, UPDATE',
+  part_note: 'INSERT',
+  stock: 'INSERT, UPDATE',
+  stock_move: 'INSERT',
+  picture: 'INSERT',
+  job_model: 'INSERT',
 };
 
 /**
@@ -51,7 +65,8 @@ async function runMissing(connection: Connection): Promise<void> {
     const sha256 = createHash('sha256').update(sql).digest('hex');
     const version = Number(file.slice(0, 4));
     const before = applied.get(version);
-    if (before && before !== sha256) throw new StartError(`Migration ${file} was changed after it had run. Restore it, and add a new one.`);
+    if (before && before !== sha256)
+      throw new StartError(`Migration ${file} was changed after it had run. Restore it, and add a new one.`);
     if (before) continue;
     await connection.query(sql);
     await connection.query('INSERT INTO migration VALUES (?, ?, ?, UTC_TIMESTAMP(3))', [version, file, sha256]);
@@ -66,7 +81,8 @@ async function grant(connection: Connection, ownerUrl: string, database: string)
   await connection.query(`CREATE USER IF NOT EXISTS ${account} IDENTIFIED BY '${password}'`);
   await connection.query(`ALTER USER ${account} IDENTIFIED BY '${password}'`);
   await connection.query(`GRANT SELECT ON \`${database}\`.* TO ${account}`);
-  for (const [table, rights] of Object.entries(writes)) await connection.query(`GRANT ${rights} ON \`${database}\`.\`${table}\` TO ${account}`);
+  for (const [table, rights] of Object.entries(writes))
+    await connection.query(`GRANT ${rights} ON \`${database}\`.\`${table}\` TO ${account}`);
   url.username = appUser;
   url.password = password;
   url.pathname = `/${database}`;

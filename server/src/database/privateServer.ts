@@ -4,7 +4,17 @@
  */
 import { execFileSync, spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import mysql from 'mysql2/promise';
@@ -22,7 +32,12 @@ interface State {
   password: string;
 }
 
-const testInstall = ['--innodb-flush-log-at-trx-commit=0', '--innodb-flush-method=nosync', '--innodb-doublewrite=0', '--innodb-log-file-size=16M'];
+const testInstall = [
+  '--innodb-flush-log-at-trx-commit=0',
+  '--innodb-flush-method=nosync',
+  '--innodb-doublewrite=0',
+  '--innodb-log-file-size=16M',
+];
 const testRun = [...testInstall, '--innodb-buffer-pool-size=64M', '--performance-schema=0', '--innodb-fast-shutdown=2'];
 
 /**
@@ -40,7 +55,10 @@ export async function startPrivateServer(folder: string, options: { durable: boo
   const fresh = !existsSync(join(folder, 'data', 'mysql'));
   const userFlag = asUser ? [`--user=${asUser}`] : [];
   if (fresh) install(folder, [...userFlag, `--tmpdir=${join(folder, 'run')}`, ...(options.durable ? [] : testInstall)]);
-  const state: State = { port: await freePort(), password: fresh && !existsSync(stateFile) ? randomBytes(24).toString('base64url') : readState(stateFile).password };
+  const state: State = {
+    port: await freePort(),
+    password: fresh && !existsSync(stateFile) ? randomBytes(24).toString('base64url') : readState(stateFile).password,
+  };
   writeFileSync(stateFile, JSON.stringify(state), { mode: 0o600 });
   const pid = launch(folder, state, options.durable);
   await answering(folder, state, pid);
@@ -54,10 +72,22 @@ function launch(folder: string, state: State, durable: boolean): number {
   const userFlag = process.getuid?.() === 0 ? ['--user=mysql'] : [];
   const child = spawn(
     'mariadbd',
-    ['--no-defaults', ...userFlag, `--datadir=${join(folder, 'data')}`, '--bind-address=127.0.0.1', `--port=${state.port}`,
-      `--socket=${socketOf(folder)}`, `--pid-file=${join(folder, 'run', 'm.pid')}`, `--log-error=${join(folder, 'run', 'err.log')}`,
-      `--tmpdir=${join(folder, 'run')}`, '--skip-name-resolve', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_uca1400_ai_ci',
-      '--default-time-zone=+00:00', ...(durable ? [] : testRun)],
+    [
+      '--no-defaults',
+      ...userFlag,
+      `--datadir=${join(folder, 'data')}`,
+      '--bind-address=127.0.0.1',
+      `--port=${state.port}`,
+      `--socket=${socketOf(folder)}`,
+      `--pid-file=${join(folder, 'run', 'm.pid')}`,
+      `--log-error=${join(folder, 'run', 'err.log')}`,
+      `--tmpdir=${join(folder, 'run')}`,
+      '--skip-name-resolve',
+      '--character-set-server=utf8mb4',
+      '--collation-server=utf8mb4_uca1400_ai_ci',
+      '--default-time-zone=+00:00',
+      ...(durable ? [] : testRun),
+    ],
     { stdio: 'ignore', detached: true },
   );
   child.unref();
@@ -68,7 +98,10 @@ function launch(folder: string, state: State, durable: boolean): number {
 
 async function answering(folder: string, state: State, pid: number): Promise<void> {
   await waitFor(async () => {
-    if (!isAlive(pid)) throw new StartError(`The database did not start. Last lines of ${join(folder, 'run', 'err.log')}:\n${tailOf(join(folder, 'run', 'err.log'))}`);
+    if (!isAlive(pid))
+      throw new StartError(
+        `The database did not start. Last lines of ${join(folder, 'run', 'err.log')}:\n${tailOf(join(folder, 'run', 'err.log'))}`,
+      );
     return (await canConnect(state.port, state.password)) || canConnect(state.port, '');
   });
 }
@@ -115,9 +148,15 @@ function prepareFolder(folder: string, asUser: string | null): void {
   }
   if (!asUser) return;
   try {
-    execFileSync('setpriv', ['--reuid', asUser, '--regid', asUser, '--clear-groups', 'test', '-x', join(folder, 'run')], { stdio: 'ignore' });
+    execFileSync(
+      'setpriv',
+      ['--reuid', asUser, '--regid', asUser, '--clear-groups', 'test', '-x', join(folder, 'run')],
+      { stdio: 'ignore' },
+    );
   } catch {
-    throw new StartError(`The database's user ${asUser} cannot enter ${folder}. Set JUNCTOR_DATA to a folder that others may enter.`);
+    throw new StartError(
+      `The database's user ${asUser} cannot enter ${folder}. Set JUNCTOR_DATA to a folder that others may enter.`,
+    );
   }
 }
 
@@ -132,9 +171,15 @@ function install(folder: string, flags: readonly string[]): void {
   const data = join(folder, 'data.new');
   rmSync(data, { recursive: true, force: true });
   try {
-    execFileSync('mariadb-install-db', ['--no-defaults', `--datadir=${data}`, '--auth-root-authentication-method=normal', '--skip-test-db', ...flags], { stdio: 'pipe' });
+    execFileSync(
+      'mariadb-install-db',
+      ['--no-defaults', `--datadir=${data}`, '--auth-root-authentication-method=normal', '--skip-test-db', ...flags],
+      { stdio: 'pipe' },
+    );
   } catch (error) {
-    throw new StartError(`Cannot make the database's files in ${data}: ${String((error as { stderr?: Buffer }).stderr ?? error).slice(0, 400)}`);
+    throw new StartError(
+      `Cannot make the database's files in ${data}: ${String((error as { stderr?: Buffer }).stderr ?? error).slice(0, 400)}`,
+    );
   }
   renameSync(data, join(folder, 'data'));
 }
@@ -146,7 +191,9 @@ async function setRootPassword({ port, password }: State): Promise<void> {
   const connection = await mysql.createConnection({ host: '127.0.0.1', port, user: 'root' });
   await connection.query('DELETE FROM mysql.global_priv WHERE host NOT IN (?)', [loopback]);
   await connection.query('FLUSH PRIVILEGES');
-  const [rows] = await connection.query<mysql.RowDataPacket[]>("SELECT host FROM mysql.global_priv WHERE user = 'root'");
+  const [rows] = await connection.query<mysql.RowDataPacket[]>(
+    "SELECT host FROM mysql.global_priv WHERE user = 'root'",
+  );
   for (const { host } of rows) await connection.query('ALTER USER ?@? IDENTIFIED BY ?', ['root', host, password]);
   await connection.end();
 }
@@ -182,13 +229,21 @@ function readState(file: string): State {
   try {
     return JSON.parse(readFileSync(file, 'utf8')) as State;
   } catch {
-    throw new StartError(`The database's key file ${file} is missing or damaged; the data beside it cannot be opened without it.`);
+    throw new StartError(
+      `The database's key file ${file} is missing or damaged; the data beside it cannot be opened without it.`,
+    );
   }
 }
 
 async function canConnect(port: number, password: string): Promise<boolean> {
   try {
-    const connection = await mysql.createConnection({ host: '127.0.0.1', port, user: 'root', password, connectTimeout: 1000 });
+    const connection = await mysql.createConnection({
+      host: '127.0.0.1',
+      port,
+      user: 'root',
+      password,
+      connectTimeout: 1000,
+    });
     await connection.end();
     return true;
   } catch {

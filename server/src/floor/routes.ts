@@ -27,24 +27,51 @@ export function floorRoutes({ database, catalogue }: Deps): Router {
   }
 
   function lineOf(job: JobSheet, records: Awaited<ReturnType<typeof recordsAfter>>): FloorLine {
-    const { steps, current, asBuilt, findings, words } = deriveJob({ jobId: job.id, plan: job.plan, records, catalogue });
+    const { steps, current, asBuilt, findings, words } = deriveJob({
+      jobId: job.id,
+      plan: job.plan,
+      records,
+      catalogue,
+    });
     const open = steps.filter(({ done }) => !done);
     const group = open.filter((step) => step.group === current?.group && step.stretch === current?.stretch);
-    const motors = Object.keys(job.plan.target.slots).filter((slot) => catalogue.model(job.plan.target.slots[slot]!).kind === 'motor');
+    const motors = Object.keys(job.plan.target.slots).filter(
+      (slot) => catalogue.model(job.plan.target.slots[slot]!).kind === 'motor',
+    );
     const minutes = (list: typeof steps) => Math.ceil(list.reduce((sum, { takesS }) => sum + takesS, 0) / 60);
     return {
-      jobId: job.id, quadId: job.quadId, quad: job.quad, customer: job.customer, title: job.title, bench: job.bench, dueOn: job.dueOn,
-      motors: motors.map((slot, index) => ({ slot, fitted: slot in asBuilt.slots, ...place(job, slot, index, motors.length) })), bodyFitted: 'ESC' in asBuilt.slots || 'FC' in asBuilt.slots,
-      next: current && stepWords(current, words), nextMinutes: minutes(group), leftMinutes: minutes(open),
-      done: steps.length - open.length, all: steps.length,
+      jobId: job.id,
+      quadId: job.quadId,
+      quad: job.quad,
+      customer: job.customer,
+      title: job.title,
+      bench: job.bench,
+      dueOn: job.dueOn,
+      motors: motors.map((slot, index) => ({
+        slot,
+        fitted: slot in asBuilt.slots,
+        ...place(job, slot, index, motors.length),
+      })),
+      bodyFitted: 'ESC' in asBuilt.slots || 'FC' in asBuilt.slots,
+      next: current && stepWords(current, words),
+      nextMinutes: minutes(group),
+      leftMinutes: minutes(open),
+      done: steps.length - open.length,
+      all: steps.length,
       against: findings.filter(({ severity }) => severity !== 'warn').map(({ says }) => says),
     };
   }
   /** From the frame where the plan has one, else on a circle of a middling quad. */
   function place({ plan }: JobSheet, slot: string, index: number, count: number): { atMm: XY; discMm: number } {
-    const frame = Object.values(plan.target.slots).map((fitted) => catalogue.model(fitted)).find((model) => model.frame)?.frame;
+    const frame = Object.values(plan.target.slots)
+      .map((fitted) => catalogue.model(fitted))
+      .find((model) => model.frame)?.frame;
     const corner = frame?.corners.find((one) => one.index === Number(slot.replace(/\D/g, '')));
-    if (corner) return { atMm: corner.level === 'lower' ? [corner.atMm[0] * 1.08, corner.atMm[1] * 1.08] : corner.atMm, discMm: corner.discMm };
+    if (corner)
+      return {
+        atMm: corner.level === 'lower' ? [corner.atMm[0] * 1.08, corner.atMm[1] * 1.08] : corner.atMm,
+        discMm: corner.discMm,
+      };
     const angle = Math.PI / 4 + (2 * Math.PI * index) / count;
     return { atMm: [180 * Math.cos(angle), 180 * Math.sin(angle)], discMm: 204 };
   }

@@ -14,6 +14,11 @@ export class ApiError extends Error {
   }
 
   body(): Refusal {
-    return { code: this.code, message: this.message, path: this.details.path ?? null, context: this.details.context ?? null };
+    return {
+      code: this.code,
+      message: this.message,
+      path: this.details.path ?? null,
+      context: this.details.context ?? null,
+    };
   }
 }

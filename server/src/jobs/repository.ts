@@ -39,9 +39,18 @@ export async function openJobs(queries: Queries): Promise<JobSheet[]> {
 }
 
 /** Where a part model is used is found by an index, not by reading plans. */
-export async function noteModels(queries: Queries, jobId: string, { target }: Pick<PlanDraft, 'target'>): Promise<void> {
+export async function noteModels(
+  queries: Queries,
+  jobId: string,
+  { target }: Pick<PlanDraft, 'target'>,
+): Promise<void> {
   const used = new Set(Object.values(target.slots).map(({ model, revision }) => `${model} ${revision}`));
-  for (const one of used) await queries.write('jobs/insertJobModel', { modelId: one.split(' ')[0]!, revision: Number(one.split(' ')[1]), jobId });
+  for (const one of used)
+    await queries.write('jobs/insertJobModel', {
+      modelId: one.split(' ')[0]!,
+      revision: Number(one.split(' ')[1]),
+      jobId,
+    });
 }
 
 /** Stores a plan under its version. */

@@ -22,33 +22,60 @@ interface NewPart {
   weightG: number | null;
 }
 
-type NoteBody = { is: 'condition'; condition: string; why: string } | { is: 'firmware'; firmware: string } | { is: 'weight'; grams: number } | { is: 'signature'; readings: unknown[] };
+type NoteBody =
+  | { is: 'condition'; condition: string; why: string }
+  | { is: 'firmware'; firmware: string }
+  | { is: 'weight'; grams: number }
+  | { is: 'signature'; readings: unknown[] };
 
 export function partRoutes({ database, catalogue, now }: Deps): Router {
   const router = Router();
   router.get('/parts', async (request, response) => {
     const model = typeof request.query.model === 'string' ? request.query.model : null;
-    response.json((await database.rows<PartLine>('parts/listParts', { prefix: startsWith(request.query.q), model })).map(readable));
+    response.json(
+      (await database.rows<PartLine>('parts/listParts', { prefix: startsWith(request.query.q), model })).map(readable),
+    );
   });
   router.post('/parts', async (request, response) => {
     const { model, owner, ...part } = validated<NewPart>(newPart, request.body);
-    if (!catalogue.has({ model, revision: part.revision })) throw new ApiError(422, 'model.unknown', `The catalogue has no part model ${model} revision ${part.revision}`, { path: 'model' });
-    await database.write('parts/insertPart', { ...part, modelId: model, ownerId: owner, fromQuadId: null, at: toSqlTime(now().toISOString()) });
+    if (!catalogue.has({ model, revision: part.revision }))
+      throw new ApiError(422, 'model.unknown', `The catalogue has no part model ${model} revision ${part.revision}`, {
+        path: 'model',
+      });
+    await database.write('parts/insertPart', {
+      ...part,
+      modelId: model,
+      ownerId: owner,
+      fromQuadId: null,
+      at: toSqlTime(now().toISOString()),
+    });
     response.status(201).json(await found(part.id));
   });
   router.get('/parts/:id', async (request, response) => {
     const id = idFrom(request.params.id);
     const notes = await database.rows<{ body: string; at: string }>('parts/listPartNotes', { partId: id });
-    response.json({ ...(await found(id)), notes: notes.map(({ body, at, ...note }) => ({ ...note, at: fromSqlTime(at), body: fromJson(body) })) });
+    response.json({
+      ...(await found(id)),
+      notes: notes.map(({ body, at, ...note }) => ({ ...note, at: fromSqlTime(at), body: fromJson(body) })),
+    });
   });
   router.post('/parts/:id/notes', async (request, response) => {
     const partId = idFrom(request.params.id);
     const { id, body } = validated<{ id: string; body: NoteBody }>(newPartNote, request.body);
     await found(partId);
     await database.transaction(async (queries) => {
-      await queries.write('parts/insertPartNote', { id, partId, personId: personIn(response).personId, at: toSqlTime(now().toISOString()), body: JSON.stringify(body) });
+      await queries.write('parts/insertPartNote', {
+        id,
+        partId,
+        personId: personIn(response).personId,
+        at: toSqlTime(now().toISOString()),
+        body: JSON.stringify(body),
+      });
       await queries.write('parts/updatePart', {
-        id: partId, condition: body.is === 'condition' ? body.condition : null, firmware: body.is === 'firmware' ? body.firmware : null, weightG: body.is === 'weight' ? body.grams : null,
+        id: partId,
+        condition: body.is === 'condition' ? body.condition : null,
+        firmware: body.is === 'firmware' ? body.firmware : null,
+        weightG: body.is === 'weight' ? body.grams : null,
       });
     });
     response.status(201).json(await found(partId));

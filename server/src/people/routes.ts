@@ -14,7 +14,10 @@ export function peopleRoutes({ database, now }: Deps): Router {
   });
   router.post('/people', async (request, response) => {
     requireLead(response);
-    const { id, name, role, password } = validated<{ id: string; name: string; role: string; password: string }>(newPerson, request.body);
+    const { id, name, role, password } = validated<{ id: string; name: string; role: string; password: string }>(
+      newPerson,
+      request.body,
+    );
     if (await database.row('people/findPersonByName', { name })) {
       throw new ApiError(409, 'person.exists', `${name} works here already`, { path: 'name' });
     }
@@ -24,7 +27,8 @@ export function peopleRoutes({ database, now }: Deps): Router {
   router.post('/people/:id/retire', async (request, response) => {
     requireLead(response);
     const id = idFrom(request.params.id);
-    if (id === personIn(response).personId) throw new ApiError(409, 'person.self', 'Nobody retires themselves: another lead can');
+    if (id === personIn(response).personId)
+      throw new ApiError(409, 'person.self', 'Nobody retires themselves: another lead can');
     await database.transaction(async (queries) => {
       await queries.write('people/retirePerson', { id, at: toSqlTime(now().toISOString()) });
       await queries.write('session/deletePersonSessions', { personId: id });

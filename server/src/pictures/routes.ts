@@ -13,18 +13,31 @@ const widestPx = 8000;
 
 export function pictureRoutes({ database, now }: Deps): Router {
   const router = Router();
-  router.put('/pictures/:id', express.raw({ limit: '4mb', type: ['image/jpeg', 'image/png', 'image/webp'] }), async (request, response) => {
-    const id = idFrom(request.params.id);
-    const bytes: unknown = request.body;
-    if (!Buffer.isBuffer(bytes)) throw new ApiError(415, 'picture.kind', 'A picture is a JPEG, PNG or WebP file');
-    const { width, height, mime } = measured(bytes);
-    await database.write('pictures/insertPicture', {
-      id, mime, bytes, sha256: createHash('sha256').update(bytes).digest(), width, height, personId: personIn(response).personId, at: toSqlTime(now().toISOString()),
-    });
-    response.status(201).json({ id, width, height });
-  });
+  router.put(
+    '/pictures/:id',
+    express.raw({ limit: '4mb', type: ['image/jpeg', 'image/png', 'image/webp'] }),
+    async (request, response) => {
+      const id = idFrom(request.params.id);
+      const bytes: unknown = request.body;
+      if (!Buffer.isBuffer(bytes)) throw new ApiError(415, 'picture.kind', 'A picture is a JPEG, PNG or WebP file');
+      const { width, height, mime } = measured(bytes);
+      await database.write('pictures/insertPicture', {
+        id,
+        mime,
+        bytes,
+        sha256: createHash('sha256').update(bytes).digest(),
+        width,
+        height,
+        personId: personIn(response).personId,
+        at: toSqlTime(now().toISOString()),
+      });
+      response.status(201).json({ id, width, height });
+    },
+  );
   router.get('/pictures/:id', async (request, response) => {
-    const picture = await database.row<{ mime: string; bytes: Buffer }>('pictures/findPicture', { id: idFrom(request.params.id) });
+    const picture = await database.row<{ mime: string; bytes: Buffer }>('pictures/findPicture', {
+      id: idFrom(request.params.id),
+    });
     if (!picture) throw new ApiError(404, 'picture.missing', 'No such picture');
     response.type(picture.mime).set('cache-control', 'private, max-age=31536000, immutable').send(picture.bytes);
   });
@@ -40,5 +53,9 @@ function measured(bytes: Buffer): { width: number; height: number; mime: string 
   } catch {
     // Falls through to the refusal: the reader says only that it cannot.
   }
-  throw new ApiError(422, 'picture.broken', `This file is no JPEG, PNG or WebP picture of at most ${widestPx} pixels a side`);
+  throw new ApiError(
+    422,
+    'picture.broken',
+    `This file is no JPEG, PNG or WebP picture of at most ${widestPx} pixels a side`,
+  );
 }

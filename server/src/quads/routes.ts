@@ -27,7 +27,14 @@ export function quadRoutes({ database }: Deps): Router {
     const quad = await database.row<object>('quads/findQuad', { id });
     if (!quad) throw new ApiError(404, 'quad.missing', 'No such quad in this shop');
     const jobs = await database.rows<JobLine>('jobs/listJobsOfQuad', { quadId: id });
-    response.json({ ...quad, jobs: jobs.map((job) => ({ ...job, openedAt: fromSqlTime(job.openedAt), closedAt: job.closedAt && fromSqlTime(job.closedAt) })) });
+    response.json({
+      ...quad,
+      jobs: jobs.map((job) => ({
+        ...job,
+        openedAt: fromSqlTime(job.openedAt),
+        closedAt: job.closedAt && fromSqlTime(job.closedAt),
+      })),
+    });
   });
   return router;
 }

@@ -29,7 +29,10 @@ it(`survives ${kills} kill -9`, async () => {
     const write = async () => {
       let batch: ReturnType<typeof sent>[] = [];
       while (writing || batch.length > 0) {
-        if (batch.length === 0) batch = Array.from({ length: 1 + Math.floor(Math.random() * 3) }, () => sent(client, jobId, { saw: 'caution', id: 'ventilated' }));
+        if (batch.length === 0)
+          batch = Array.from({ length: 1 + Math.floor(Math.random() * 3) }, () =>
+            sent(client, jobId, { saw: 'caution', id: 'ventilated' }),
+          );
         // A batch is sent again until it is acknowledged: an answer may be lost after the commit.
         const reply = await client.post(`/quads/${quadId}/records`, { records: batch }).catch(() => null);
         if (reply?.status === 200) {

@@ -18,23 +18,42 @@ export interface PermitRequest {
 }
 
 /** @throws {ApiError} 409 `gate.blocking` with the reasons in the order in which to clear them. */
-export function givePermit({ database, catalogue, now }: Deps, quadId: string, personId: string, request: PermitRequest): Promise<Stored> {
+export function givePermit(
+  { database, catalogue, now }: Deps,
+  quadId: string,
+  personId: string,
+  request: PermitRequest,
+): Promise<Stored> {
   return database.transaction(async (queries) => {
     const logSeq = await lockedSeq(queries, quadId);
     const job = await findJob(queries, request.jobId);
-    if (job.quadId !== quadId) throw new ApiError(422, 'job.elsewhere', 'This job is not one of the quad’s', { path: 'jobId' });
+    if (job.quadId !== quadId)
+      throw new ApiError(422, 'job.elsewhere', 'This job is not one of the quad’s', { path: 'jobId' });
     const records = await recordsAfter(queries, quadId, 0);
     const before = records.find(({ id }) => id === request.id);
     if (before) return { id: before.id, seq: before.seq!, arrivedAt: before.arrivedAt! };
     const state = deriveJob({ jobId: job.id, plan: job.plan, records, catalogue });
     if (state.objections.length > 0) {
-      throw new ApiError(409, 'gate.blocking', 'Limited power is not open yet', { context: { missing: state.objections } });
+      throw new ApiError(409, 'gate.blocking', 'Limited power is not open yet', {
+        context: { missing: state.objections },
+      });
     }
-    const checks = [...new Set(state.steps.flatMap(({ by, verb }) => (verb === 'permit' || verb === 'power' ? [] : by)))];
+    const checks = [
+      ...new Set(state.steps.flatMap(({ by, verb }) => (verb === 'permit' || verb === 'power' ? [] : by))),
+    ];
     const arrivedAt = now().toISOString();
     const record: SentRecord = {
-      id: request.id, jobId: job.id, step: 'permit:first power', personId, deviceId: request.deviceId, shownAt: null, doneAt: inTime(request.doneAt),
-      basisSeq: logSeq, planVersion: job.plan.version, how: 'did', body: { saw: 'permit', gate: request.gate, checks, waivers: state.waived.map(({ waiver }) => waiver.record.id) },
+      id: request.id,
+      jobId: job.id,
+      step: 'permit:first power',
+      personId,
+      deviceId: request.deviceId,
+      shownAt: null,
+      doneAt: inTime(request.doneAt),
+      basisSeq: logSeq,
+      planVersion: job.plan.version,
+      how: 'did',
+      body: { saw: 'permit', gate: request.gate, checks, waivers: state.waived.map(({ waiver }) => waiver.record.id) },
     };
     await insertRecord(queries, quadId, logSeq + 1, record, arrivedAt);
     await queries.write('quads/updateLogSeq', { id: quadId, logSeq: logSeq + 1 });

@@ -11,7 +11,12 @@ export type SentRecord = Omit<QuadRecord, 'quadId' | 'seq' | 'arrivedAt'>;
 /** A record with the name of whoever made it. */
 export type NamedRecord = QuadRecord & { person: string };
 
-type Row = Omit<NamedRecord, 'body' | 'replaces'> & { body: string; replaces: string | null; doneAt: string; arrivedAt: string };
+type Row = Omit<NamedRecord, 'body' | 'replaces'> & {
+  body: string;
+  replaces: string | null;
+  doneAt: string;
+  arrivedAt: string;
+};
 
 /** Records after a seq, in order. */
 export async function recordsAfter(queries: Queries, quadId: string, after: number): Promise<NamedRecord[]> {
@@ -27,12 +32,31 @@ export async function recordsAfter(queries: Queries, quadId: string, after: numb
 }
 
 /** Adds one record at a seq; the caller holds the quad's lock. */
-export async function insertRecord(queries: Queries, quadId: string, seq: number, record: SentRecord, arrivedAt: string): Promise<void> {
+export async function insertRecord(
+  queries: Queries,
+  quadId: string,
+  seq: number,
+  record: SentRecord,
+  arrivedAt: string,
+): Promise<void> {
   await queries.write('records/insertRecord', {
-    streamId: quadId, seq, id: record.id, jobId: record.jobId, step: record.step, kind: kindOf(record.body), personId: record.personId,
-    deviceId: record.deviceId, shownAt: record.shownAt && toSqlTime(record.shownAt), doneAt: toSqlTime(record.doneAt), arrivedAt: toSqlTime(arrivedAt),
-    basisSeq: record.basisSeq, planVersion: record.planVersion, how: record.how, replaces: record.replaces ?? null,
-    body: JSON.stringify(record.body), sha256: contentHash(record),
+    streamId: quadId,
+    seq,
+    id: record.id,
+    jobId: record.jobId,
+    step: record.step,
+    kind: kindOf(record.body),
+    personId: record.personId,
+    deviceId: record.deviceId,
+    shownAt: record.shownAt && toSqlTime(record.shownAt),
+    doneAt: toSqlTime(record.doneAt),
+    arrivedAt: toSqlTime(arrivedAt),
+    basisSeq: record.basisSeq,
+    planVersion: record.planVersion,
+    how: record.how,
+    replaces: record.replaces ?? null,
+    body: JSON.stringify(record.body),
+    sha256: contentHash(record),
   });
 }
 
@@ -48,6 +72,8 @@ export function contentHash(record: SentRecord): Buffer {
 function canonical(value: unknown): string {
   if (Array.isArray(value)) return `[${value.map(canonical).join(',')}]`;
   if (typeof value !== 'object' || value === null) return JSON.stringify(value) ?? 'null';
-  const entries = Object.entries(value).filter(([, one]) => one !== undefined).sort(([a], [b]) => (a < b ? -1 : 1));
+  const entries = Object.entries(value)
+    .filter(([, one]) => one !== undefined)
+    .sort(([a], [b]) => (a < b ? -1 : 1));
   return `{${entries.map(([name, one]) => `${JSON.stringify(name)}:${canonical(one)}`).join(',')}}`;
 }

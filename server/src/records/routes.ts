@@ -15,7 +15,8 @@ export function recordRoutes(deps: Deps): Router {
   const router = Router();
   router.get('/quads/:id/records', async (request, response) => {
     const after = Number(request.query.after ?? 0);
-    if (!Number.isSafeInteger(after) || after < 0) throw new ApiError(422, 'after.wrong', '“after” is a seq', { path: 'after' });
+    if (!Number.isSafeInteger(after) || after < 0)
+      throw new ApiError(422, 'after.wrong', '“after” is a seq', { path: 'after' });
     response.json(await recordsAfter(deps.database, idFrom(request.params.id), after));
   });
   router.post('/quads/:id/records', async (request, response) => {

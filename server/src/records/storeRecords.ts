@@ -22,7 +22,12 @@ export interface Stored {
  * record corrected already; 422 a job of another quad, an unknown part model, a verdict that does not follow, a waiver
  * of what no rule says or that this person cannot give.
  */
-export function storeRecords({ database, catalogue, now }: Deps, quadId: string, person: Pick<Person, 'personId' | 'role'>, records: readonly SentRecord[]): Promise<Stored[]> {
+export function storeRecords(
+  { database, catalogue, now }: Deps,
+  quadId: string,
+  person: Pick<Person, 'personId' | 'role'>,
+  records: readonly SentRecord[],
+): Promise<Stored[]> {
   records.forEach((record, index) => refuseForged(record, index, person.personId, catalogue));
   return database.transaction(async (queries) => {
     let seq = await lockedSeq(queries, quadId);
@@ -56,45 +61,84 @@ export async function lockedSeq(queries: Queries, quadId: string): Promise<numbe
 /** What can be refused without the database: not a fact, but a claim that cannot be true. */
 function refuseForged({ body, personId }: SentRecord, index: number, signedIn: string, catalogue: Catalogue): void {
   const path = `records.${index}`;
-  if (personId !== signedIn) throw new ApiError(403, 'record.person', 'This record is in another person’s name', { path: `${path}.personId` });
+  if (personId !== signedIn)
+    throw new ApiError(403, 'record.person', 'This record is in another person’s name', { path: `${path}.personId` });
   if ('do' in body && body.do === 'fit' && !catalogue.has(body.fitted)) {
-    throw new ApiError(422, 'model.unknown', `The catalogue has no part model ${body.fitted.model} revision ${body.fitted.revision}`, { path: `${path}.body.fitted` });
+    throw new ApiError(
+      422,
+      'model.unknown',
+      `The catalogue has no part model ${body.fitted.model} revision ${body.fitted.revision}`,
+      { path: `${path}.body.fitted` },
+    );
   }
   if ('saw' in body && body.saw === 'reading') {
     const { expected, heard, verdict } = body.reading;
     const follows = judgeReading(expected, heard);
     if (verdict !== follows) {
-      throw new ApiError(422, 'reading.verdict', `The verdict does not follow from what was heard: it is “${follows}”`, { path: `${path}.body.reading.verdict` });
+      throw new ApiError(
+        422,
+        'reading.verdict',
+        `The verdict does not follow from what was heard: it is “${follows}”`,
+        { path: `${path}.body.reading.verdict` },
+      );
     }
   }
 }
 
-async function storedBefore(queries: Queries, quadId: string, record: SentRecord, index: number): Promise<Stored | null> {
-  const found = await queries.row<{ streamId: string; seq: number; arrivedAt: string; sha256: Buffer }>('records/findRecord', { id: record.id });
+async function storedBefore(
+  queries: Queries,
+  quadId: string,
+  record: SentRecord,
+  index: number,
+): Promise<Stored | null> {
+  const found = await queries.row<{ streamId: string; seq: number; arrivedAt: string; sha256: Buffer }>(
+    'records/findRecord',
+    { id: record.id },
+  );
   if (!found) return null;
   if (found.streamId !== quadId || !found.sha256.equals(contentHash(record))) {
-    throw new ApiError(409, 'record.differs', 'Another record has this id', { path: `records.${index}.id`, context: { seq: found.seq } });
+    throw new ApiError(409, 'record.differs', 'Another record has this id', {
+      path: `records.${index}.id`,
+      context: { seq: found.seq },
+    });
   }
   return { id: record.id, seq: found.seq, arrivedAt: fromSqlTime(found.arrivedAt) };
 }
 
-async function refuseStray(queries: Queries, quadId: string, { jobId, replaces }: SentRecord, index: number): Promise<void> {
+async function refuseStray(
+  queries: Queries,
+  quadId: string,
+  { jobId, replaces }: SentRecord,
+  index: number,
+): Promise<void> {
   const job = await queries.row<{ quadId: string }>('jobs/findJob', { id: jobId });
-  if (job?.quadId !== quadId) throw new ApiError(422, 'job.elsewhere', 'This job is not one of the quad’s', { path: `records.${index}.jobId` });
+  if (job?.quadId !== quadId)
+    throw new ApiError(422, 'job.elsewhere', 'This job is not one of the quad’s', { path: `records.${index}.jobId` });
   if (!replaces) return;
   const corrected = await queries.row<{ streamId: string }>('records/findRecord', { id: replaces });
   if (corrected?.streamId !== quadId) {
-    throw new ApiError(422, 'replaces.nothing', 'The record to be corrected is not in this quad’s log', { path: `records.${index}.replaces` });
+    throw new ApiError(422, 'replaces.nothing', 'The record to be corrected is not in this quad’s log', {
+      path: `records.${index}.replaces`,
+    });
   }
 }
 
 const duplicate = 1062;
 
-async function insertOnce(queries: Queries, quadId: string, seq: number, record: SentRecord, arrivedAt: string, index: number): Promise<void> {
+async function insertOnce(
+  queries: Queries,
+  quadId: string,
+  seq: number,
+  record: SentRecord,
+  arrivedAt: string,
+  index: number,
+): Promise<void> {
   try {
     await insertRecord(queries, quadId, seq, record, arrivedAt);
   } catch (error) {
     if (errnoOf(error) !== duplicate || !record.replaces) throw error;
-    throw new ApiError(409, 'record.corrected', 'That record was corrected already: correct the correction', { path: `records.${index}.replaces` });
+    throw new ApiError(409, 'record.corrected', 'That record was corrected already: correct the correction', {
+      path: `records.${index}.replaces`,
+    });
   }
 }

@@ -9,14 +9,26 @@ import type { SentRecord } from './repository';
 import { recordsAfter } from './repository';
 
 /** @throws {ApiError} 422 when no rule says what is to be waived, it is worse than told, or this person cannot waive it. */
-export async function refuseWaiver({ queries, catalogue }: { queries: Queries; catalogue: Catalogue }, quadId: string, role: Person['role'], { jobId, body }: SentRecord, index: number): Promise<void> {
+export async function refuseWaiver(
+  { queries, catalogue }: { queries: Queries; catalogue: Catalogue },
+  quadId: string,
+  role: Person['role'],
+  { jobId, body }: SentRecord,
+  index: number,
+): Promise<void> {
   if (!('saw' in body) || body.saw !== 'waiver') return;
   const path = `records.${index}.body.finding`;
   const { plan } = await findJob(queries, jobId);
   const state = deriveJob({ jobId, plan, records: await recordsAfter(queries, quadId, 0), catalogue });
-  const said = [...state.findings, ...state.waived.map(({ finding }) => finding), ...judge(plan.target, catalogue, plan.links, plan.cells)].filter(({ key }) => key === body.finding);
+  const said = [
+    ...state.findings,
+    ...state.waived.map(({ finding }) => finding),
+    ...judge(plan.target, catalogue, plan.links, plan.cells),
+  ].filter(({ key }) => key === body.finding);
   const worst = (['kill', 'stop', 'warn'] as const).find((severity) => said.some((one) => one.severity === severity));
   if (!worst) throw new ApiError(422, 'waiver.nothing', 'No rule says that now: there is nothing to waive', { path });
-  const objection = waiverObjection({ severity: worst }, role) ?? (worst === 'stop' && body.severity === 'warn' ? 'It is worse than the waiver says: it will not work' : null);
+  const objection =
+    waiverObjection({ severity: worst }, role) ??
+    (worst === 'stop' && body.severity === 'warn' ? 'It is worse than the waiver says: it will not work' : null);
   if (objection) throw new ApiError(422, 'waiver.refused', objection, { path });
 }

@@ -17,7 +17,10 @@ interface Device {
 
 export function sessionRoutes(deps: Deps): Router {
   const limited = rateLimit({
-    windowMs: 15 * 60 * 1000, limit: deps.signInTries, standardHeaders: true, legacyHeaders: false,
+    windowMs: 15 * 60 * 1000,
+    limit: deps.signInTries,
+    standardHeaders: true,
+    legacyHeaders: false,
     handler: () => {
       throw new ApiError(429, 'too.many.tries', 'Too many tries. Wait a quarter of an hour.');
     },
@@ -38,13 +41,25 @@ function shopState({ database }: Deps): RequestHandler {
 
 function makeFirstLead({ database, now }: Deps): RequestHandler {
   return async (request, response) => {
-    const { shop, id, name, password, device } = validated<{ shop: string; id: string; name: string; password: string; device: Device }>(firstLead, request.body);
+    const { shop, id, name, password, device } = validated<{
+      shop: string;
+      id: string;
+      name: string;
+      password: string;
+      device: Device;
+    }>(firstLead, request.body);
     const secretHash = await hashSecret(password);
     await database.transaction(async (queries) => {
       if (await hasPeople(queries)) throw new ApiError(409, 'shop.has.people', 'This shop has a lead already: sign in');
       await queries.write('people/insertPerson', { id, name, role: 'lead', secretHash });
       const at = toSqlTime(now().toISOString());
-      await queries.write('shop/insertSetting', { name: 'shop name', version: 1, value: JSON.stringify(shop), personId: id, at });
+      await queries.write('shop/insertSetting', {
+        name: 'shop name',
+        version: 1,
+        value: JSON.stringify(shop),
+        personId: id,
+        at,
+      });
       await openSession(queries, response, id, device, now());
     });
     response.status(201).json({ personId: id, deviceId: device.id, name, role: 'lead' });
@@ -59,11 +74,18 @@ function whoAmI({ database, now }: Deps): RequestHandler {
 
 function startSession({ database, now }: Deps): RequestHandler {
   return async (request, response) => {
-    const { name, password, device } = validated<{ name: string; password: string; device: Device }>(signIn, request.body);
-    const person = await database.row<{ id: string; name: string; role: string; secretHash: string }>('people/findPersonByName', { name });
+    const { name, password, device } = validated<{ name: string; password: string; device: Device }>(
+      signIn,
+      request.body,
+    );
+    const person = await database.row<{ id: string; name: string; role: string; secretHash: string }>(
+      'people/findPersonByName',
+      { name },
+    );
     // The same work for an unknown name, so that time does not tell who works here.
     const matches = await verifySecret(person?.secretHash ?? (await nobody), password);
-    if (!person || !matches) throw new ApiError(401, 'sign.in.wrong', 'Name and password do not match', { path: 'password' });
+    if (!person || !matches)
+      throw new ApiError(401, 'sign.in.wrong', 'Name and password do not match', { path: 'password' });
     await openSession(database, response, person.id, device, now());
     response.json({ personId: person.id, deviceId: device.id, name: person.name, role: person.role });
   };

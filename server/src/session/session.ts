@@ -28,11 +28,22 @@ export function verifySecret(secretHash: string, secret: string): Promise<boolea
 }
 
 /** Makes a session and sets its cookie. */
-export async function openSession(queries: Queries, response: Response, personId: string, device: { id: string; label: string }, now: Date): Promise<void> {
+export async function openSession(
+  queries: Queries,
+  response: Response,
+  personId: string,
+  device: { id: string; label: string },
+  now: Date,
+): Promise<void> {
   const token = randomBytes(32).toString('base64url');
   await queries.write('session/insertDevice', { id: device.id, label: device.label });
   const expiresAt = toSqlTime(new Date(now.getTime() + lastsMs).toISOString());
-  await queries.write('session/insertSession', { tokenHash: hashToken(token), personId, deviceId: device.id, expiresAt });
+  await queries.write('session/insertSession', {
+    tokenHash: hashToken(token),
+    personId,
+    deviceId: device.id,
+    expiresAt,
+  });
   response.cookie(cookieName, token, { httpOnly: true, sameSite: 'strict', path: '/', maxAge: lastsMs });
 }
 

@@ -8,8 +8,19 @@ let shop: TestShop;
 let lead: Client;
 let job: { quadId: string; jobId: string };
 const post = (body: object) => lead.post(`/quads/${job.quadId}/records`, { records: [sent(lead, job.jobId, body)] });
-const stock = async () => (await lead.get('/stock')).body as unknown as { id: string; key: string; onHand: number; offcut: boolean }[];
-const line = (over: object) => ({ id: v7(), key: 'wire:28:red', name: 'red wire, 28 AWG', unit: 'mm', offcut: false, place: 'reels', doc: { awg: 28, colour: 'red' }, onHand: 1000, ...over });
+const stock = async () =>
+  (await lead.get('/stock')).body as unknown as { id: string; key: string; onHand: number; offcut: boolean }[];
+const line = (over: object) => ({
+  id: v7(),
+  key: 'wire:28:red',
+  name: 'red wire, 28 AWG',
+  unit: 'mm',
+  offcut: false,
+  place: 'reels',
+  doc: { awg: 28, colour: 'red' },
+  onHand: 1000,
+  ...over,
+});
 
 beforeAll(async () => {
   shop = await startTestShop();
@@ -20,30 +31,69 @@ afterAll(() => shop.stop());
 
 describe('stock', () => {
   it('is counted from a list: known lines are set, new ones added, all or nothing', async () => {
-    await lead.post('/stock/counted', { rows: [line({}), line({ key: 'tie:100', name: 'cable tie', unit: 'pieces', doc: {}, onHand: 20 })] });
+    await lead.post('/stock/counted', {
+      rows: [line({}), line({ key: 'tie:100', name: 'cable tie', unit: 'pieces', doc: {}, onHand: 20 })],
+    });
     await lead.post('/stock/counted', { rows: [line({ onHand: 640 })] });
-    expect((await stock()).map(({ key, onHand }) => [key, onHand])).toEqual([['tie:100', 20], ['wire:28:red', 640]]);
+    expect((await stock()).map(({ key, onHand }) => [key, onHand])).toEqual([
+      ['tie:100', 20],
+      ['wire:28:red', 640],
+    ]);
     const refused = await lead.post('/stock/counted', { rows: [line({ onHand: 1 }), line({ onHand: -4 })] });
     expect([refused.status, refused.body.path]).toEqual([422, 'rows.1.onHand']);
     expect((await stock()).find(({ key }) => key === 'wire:28:red')!.onHand).toBe(640);
-    const moves = (await lead.get(`/stock/${(await stock()).find(({ key }) => key === 'wire:28:red')!.id}/moves`)).body as unknown as { delta: number }[];
+    const moves = (await lead.get(`/stock/${(await stock()).find(({ key }) => key === 'wire:28:red')!.id}/moves`))
+      .body as unknown as { delta: number }[];
     expect(moves.map(({ delta }) => delta)).toEqual([-360, 1000]);
   });
 
   it('moves when a kit is counted in, once however often the record is sent', async () => {
     const wire = (await stock()).find(({ key }) => key === 'wire:28:red')!;
-    const record = sent(lead, job.jobId, { saw: 'kit', line: 'wire:28:red', wanted: 240, have: 240, takes: [{ stock: wire.id, quantity: 240 }], parts: [] });
-    for (let time = 0; time < 2; time++) expect((await lead.post(`/quads/${job.quadId}/records`, { records: [record] })).status).toBe(200);
+    const record = sent(lead, job.jobId, {
+      saw: 'kit',
+      line: 'wire:28:red',
+      wanted: 240,
+      have: 240,
+      takes: [{ stock: wire.id, quantity: 240 }],
+      parts: [],
+    });
+    for (let time = 0; time < 2; time++)
+      expect((await lead.post(`/quads/${job.quadId}/records`, { records: [record] })).status).toBe(200);
     expect((await stock()).find(({ id }) => id === wire.id)!.onHand).toBe(400);
-    const missing = await post({ saw: 'kit', line: 'x', wanted: 1, have: 1, takes: [{ stock: v7(), quantity: 1 }], parts: [] });
+    const missing = await post({
+      saw: 'kit',
+      line: 'x',
+      wanted: 1,
+      have: 1,
+      takes: [{ stock: v7(), quantity: 1 }],
+      parts: [],
+    });
     expect(missing.body.code).toBe('stock.missing');
   });
 
   it('goes back, parts too, when the count is taken back', async () => {
     const wire = (await stock()).find(({ key }) => key === 'wire:28:red')!;
-    const esc = { id: v7(), model: 'lapwing-esc-45', revision: 1, serial: 'L-9', batch: null, owner: null, origin: 'new', condition: 'tested', firmware: null, weightG: null };
+    const esc = {
+      id: v7(),
+      model: 'lapwing-esc-45',
+      revision: 1,
+      serial: 'L-9',
+      batch: null,
+      owner: null,
+      origin: 'new',
+      condition: 'tested',
+      firmware: null,
+      weightG: null,
+    };
     await lead.post('/parts', esc);
-    const record = sent(lead, job.jobId, { saw: 'kit', line: 'wire:28:red', wanted: 50, have: 50, takes: [{ stock: wire.id, quantity: 50 }], parts: [esc.id] });
+    const record = sent(lead, job.jobId, {
+      saw: 'kit',
+      line: 'wire:28:red',
+      wanted: 50,
+      have: 50,
+      takes: [{ stock: wire.id, quantity: 50 }],
+      parts: [esc.id],
+    });
     await lead.post(`/quads/${job.quadId}/records`, { records: [record] });
     expect((await lead.get(`/parts/${esc.id}`)).body.onQuad).toMatch(/^Quad/);
     const back = sent(lead, job.jobId, { saw: 'taken back', reason: 'miscounted' }, { replaces: record.id });
@@ -53,19 +103,43 @@ describe('stock', () => {
   });
 
   it('keeps offcuts as lines of their own', async () => {
-    await lead.post('/stock', line({ key: 'offcut:wire:28:red', offcut: true, onHand: 1, unit: 'pieces', doc: { awg: 28, colour: 'red', lengthMm: 90 } }));
+    await lead.post(
+      '/stock',
+      line({
+        key: 'offcut:wire:28:red',
+        offcut: true,
+        onHand: 1,
+        unit: 'pieces',
+        doc: { awg: 28, colour: 'red', lengthMm: 90 },
+      }),
+    );
     expect((await stock()).filter(({ offcut }) => offcut)).toHaveLength(1);
   });
 });
 
 describe('a part in hand', () => {
-  const part = (over: object = {}) => ({ id: v7(), model: 'lapwing-esc-45', revision: 1, serial: 'L-1', batch: 'B4', owner: null, origin: 'new', condition: 'untested', firmware: null, weightG: null, ...over });
+  const part = (over: object = {}) => ({
+    id: v7(),
+    model: 'lapwing-esc-45',
+    revision: 1,
+    serial: 'L-1',
+    batch: 'B4',
+    owner: null,
+    origin: 'new',
+    condition: 'untested',
+    firmware: null,
+    weightG: null,
+    ...over,
+  });
 
   it('is entered, found out about, fitted, and comes off marked as such', async () => {
     const esc = part();
     await lead.post('/parts', esc);
     await lead.post(`/parts/${esc.id}/notes`, { id: v7(), body: { is: 'weight', grams: 15.4 } });
-    await lead.post(`/parts/${esc.id}/notes`, { id: v7(), body: { is: 'condition', condition: 'tested', why: 'signature good' } });
+    await lead.post(`/parts/${esc.id}/notes`, {
+      id: v7(),
+      body: { is: 'condition', condition: 'tested', why: 'signature good' },
+    });
     const state = async () => (await lead.get(`/parts/${esc.id}`)).body;
     expect(await state()).toMatchObject({ weightG: 15.4, condition: 'tested', onQuad: null });
     await post({ ...fitEsc, fitted: { ...fitEsc.fitted, part: esc.id } });
@@ -73,7 +147,18 @@ describe('a part in hand', () => {
     await post({ do: 'take off', slot: 'ESC', to: 'stock' });
     expect(await state()).toMatchObject({ onQuad: null, origin: 'off a quad', condition: 'doubtful' });
     expect((await state()).notes).toHaveLength(2);
-    const readings = [{ black: 'BM', red: 'BP', mode: 'tone', length: 'chirp', value: null, passes: ['none', 'chirp'], band: null, verdict: 'pass' }];
+    const readings = [
+      {
+        black: 'BM',
+        red: 'BP',
+        mode: 'tone',
+        length: 'chirp',
+        value: null,
+        passes: ['none', 'chirp'],
+        band: null,
+        verdict: 'pass',
+      },
+    ];
     await post({ saw: 'signature', slot: 'ESC', part: esc.id, readings });
     expect((await state()).notes).toContainEqual(expect.objectContaining({ body: { is: 'signature', readings } }));
   });
@@ -92,15 +177,25 @@ describe('a part in hand', () => {
 });
 
 describe('a picture', () => {
-  const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+  const png = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
 
   it('is kept as it came', async () => {
-    expect((await lead.bytes('PUT', `/pictures/${v7()}`, 'image/png', new Uint8Array(png))).body).toMatchObject({ width: 1, height: 1 });
+    expect((await lead.bytes('PUT', `/pictures/${v7()}`, 'image/png', new Uint8Array(png))).body).toMatchObject({
+      width: 1,
+      height: 1,
+    });
   });
 
   it('that is none is refused, and so is one too large', async () => {
-    expect((await lead.bytes('PUT', `/pictures/${v7()}`, 'image/png', 'no picture at all')).body.code).toBe('picture.broken');
+    expect((await lead.bytes('PUT', `/pictures/${v7()}`, 'image/png', 'no picture at all')).body.code).toBe(
+      'picture.broken',
+    );
     expect((await lead.bytes('PUT', `/pictures/${v7()}`, 'text/plain', 'x')).body.code).toBe('picture.kind');
-    expect((await lead.bytes('PUT', `/pictures/${v7()}`, 'image/png', new Uint8Array(5 * 1024 * 1024))).body.code).toBe('body.too.large');
+    expect((await lead.bytes('PUT', `/pictures/${v7()}`, 'image/png', new Uint8Array(5 * 1024 * 1024))).body.code).toBe(
+      'body.too.large',
+    );
   });
 });

@@ -20,7 +20,8 @@ export function anonymous(url: string): Client {
   let cookie = '';
   const send = async (method: string, path: string, body?: unknown): Promise<Reply> => {
     const response = await fetch(`${url}/api${path}`, {
-      method, headers: { cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+      method,
+      headers: { cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
     cookie = response.headers.get('set-cookie')?.split(';')[0] ?? cookie;
@@ -32,14 +33,26 @@ export function anonymous(url: string): Client {
     const lines = (await response.text()).trim().split('\n');
     return { status: response.status, body: JSON.parse(lines.at(-1) || '{}') as Reply['body'] };
   };
-  return { get: (path) => send('GET', path), post: (path, body) => send('POST', path, body), bytes, personId: '', deviceId: v7() };
+  return {
+    get: (path) => send('GET', path),
+    post: (path, body) => send('POST', path, body),
+    bytes,
+    personId: '',
+    deviceId: v7(),
+  };
 }
 
 /** The first lead of an empty shop, signed in. */
 export async function firstLead(url: string): Promise<Client> {
   const client = anonymous(url);
   const id = v7();
-  await client.post('/shop/first-lead', { shop: 'Test shop', id, name: 'Lead', password: 'long enough', device: { id: client.deviceId, label: 'test' } });
+  await client.post('/shop/first-lead', {
+    shop: 'Test shop',
+    id,
+    name: 'Lead',
+    password: 'long enough',
+    device: { id: client.deviceId, label: 'test' },
+  });
   return { ...client, personId: id };
 }
 
@@ -48,7 +61,16 @@ export async function openJob(client: Client): Promise<{ quadId: string; jobId: 
   const [customerId, quadId, jobId] = [v7(), v7(), v7()];
   await client.post('/customers', { id: customerId, name: 'A trust', contact: '' });
   await client.post('/quads', { id: quadId, customerId, name: `Quad ${quadId.slice(-4)}` });
-  const reply = await client.post('/jobs', { id: jobId, quadId, kind: 'new', title: 'new build', dueOn: null, bench: 1, intake: { wants: '', valueMinor: 0, pack: null, propeller: null, extras: [] }, plan: { template: 'quad-serial-6s' } });
+  const reply = await client.post('/jobs', {
+    id: jobId,
+    quadId,
+    kind: 'new',
+    title: 'new build',
+    dueOn: null,
+    bench: 1,
+    intake: { wants: '', valueMinor: 0, pack: null, propeller: null, extras: [] },
+    plan: { template: 'quad-serial-6s' },
+  });
   if (reply.status !== 201) throw new Error(JSON.stringify(reply.body));
   return { quadId, jobId };
 }
@@ -56,9 +78,23 @@ export async function openJob(client: Client): Promise<{ quadId: string; jobId: 
 /** A record as a tablet sends it. */
 export function sent(client: Client, jobId: string, body: object, over: object = {}) {
   return {
-    id: v7(), jobId, step: null, personId: client.personId, deviceId: client.deviceId, shownAt: null, doneAt: new Date().toISOString(), basisSeq: 0,
-    planVersion: 1, how: 'did', body, ...over,
+    id: v7(),
+    jobId,
+    step: null,
+    personId: client.personId,
+    deviceId: client.deviceId,
+    shownAt: null,
+    doneAt: new Date().toISOString(),
+    basisSeq: 0,
+    planVersion: 1,
+    how: 'did',
+    body,
+    ...over,
   };
 }
 
-export const fitEsc = { do: 'fit', slot: 'ESC', fitted: { model: 'lapwing-esc-45', revision: 1, part: null, pose: null } };
+export const fitEsc = {
+  do: 'fit',
+  slot: 'ESC',
+  fitted: { model: 'lapwing-esc-45', revision: 1, part: null, pose: null },
+};

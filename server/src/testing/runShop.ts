@@ -20,7 +20,10 @@ export interface RunningShop {
 }
 
 /** @param durable As real data is kept; false trades that for speed. */
-export async function runShop(folder: string, options: { empty?: boolean; durable?: boolean } = {}): Promise<RunningShop> {
+export async function runShop(
+  folder: string,
+  options: { empty?: boolean; durable?: boolean } = {},
+): Promise<RunningShop> {
   const port = await freePort();
   let child = await launch(folder, port, options);
   return {
@@ -35,10 +38,22 @@ export async function runShop(folder: string, options: { empty?: boolean; durabl
   };
 }
 
-function launch(folder: string, port: number, { empty = false, durable = false }: { empty?: boolean; durable?: boolean }): Promise<ChildProcess> {
+function launch(
+  folder: string,
+  port: number,
+  { empty = false, durable = false }: { empty?: boolean; durable?: boolean },
+): Promise<ChildProcess> {
   const child = spawn('node', ['--import', 'tsx', join(project, 'server/src/main.ts'), ...(empty ? ['--empty'] : [])], {
-    cwd: project, stdio: ['ignore', 'pipe', 'pipe'],
-    env: { ...process.env, JUNCTOR_PORT: String(port), JUNCTOR_DATA: folder, JUNCTOR_TEST_DATA: durable ? '0' : '1', JUNCTOR_SIGN_IN_TRIES: '10000', JUNCTOR_LOG: 'silent' },
+    cwd: project,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: {
+      ...process.env,
+      JUNCTOR_PORT: String(port),
+      JUNCTOR_DATA: folder,
+      JUNCTOR_TEST_DATA: durable ? '0' : '1',
+      JUNCTOR_SIGN_IN_TRIES: '10000',
+      JUNCTOR_LOG: 'silent',
+    },
   });
   return new Promise((resolve, reject) => {
     let said = '';

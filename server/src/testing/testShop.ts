@@ -22,13 +22,21 @@ export async function startTestShop(options: { signInTries?: number } = {}): Pro
   const mariadb = await startPrivateServer(folder, { durable: false });
   const databaseName = 'junctor_test';
   const shop = await openShop({
-    ownerUrl: mariadb.ownerUrl, databaseName, wanted: 'empty', log: pino({ level: 'silent' }), now: () => new Date(), pages: null,
+    ownerUrl: mariadb.ownerUrl,
+    databaseName,
+    wanted: 'empty',
+    log: pino({ level: 'silent' }),
+    now: () => new Date(),
+    pages: null,
     signInTries: options.signInTries ?? 1000,
   });
   const server = createServer(createApp(shop));
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   return {
-    url: `http://127.0.0.1:${portOf(server)}`, ownerUrl: mariadb.ownerUrl, databaseName, shop,
+    url: `http://127.0.0.1:${portOf(server)}`,
+    ownerUrl: mariadb.ownerUrl,
+    databaseName,
+    shop,
     stop: async () => {
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));

@@ -25,7 +25,9 @@ export async function request<T>(method: 'GET' | 'POST' | 'DELETE', path: string
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
-      method, credentials: 'same-origin', signal: AbortSignal.timeout(patienceMs),
+      method,
+      credentials: 'same-origin',
+      signal: AbortSignal.timeout(patienceMs),
       ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     });
   } catch {

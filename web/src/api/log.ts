@@ -34,9 +34,17 @@ export function useLog(quadId: string | undefined): readonly NamedRecord[] | und
 }
 
 /** Puts records that the server has just stored into the log at once, so that nothing flickers away between. */
-export function addStored(client: QueryClient, quadId: string, records: readonly (Omit<NamedRecord, 'person'>)[]): void {
+export function addStored(client: QueryClient, quadId: string, records: readonly Omit<NamedRecord, 'person'>[]): void {
   const person = client.getQueryData<Person>(['session'])?.name ?? '';
-  client.setQueryData<NamedRecord[]>(logKey(quadId), (known) => known && merged(known, records.map((record) => ({ ...record, person }))));
+  client.setQueryData<NamedRecord[]>(
+    logKey(quadId),
+    (known) =>
+      known &&
+      merged(
+        known,
+        records.map((record) => ({ ...record, person })),
+      ),
+  );
   void client.invalidateQueries({ queryKey: logKey(quadId) });
 }
 

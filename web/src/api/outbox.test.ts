@@ -5,9 +5,15 @@ import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 const stored = new Map<string, string>();
 /** As browsers do it: the keys of the stored items are the object's own. */
 const localStorageStub = new Proxy({} as Record<string, unknown>, {
-  get: (_target, name) => ({ getItem: (key: string) => stored.get(key) ?? null, setItem: (key: string, value: string) => stored.set(key, value), removeItem: (key: string) => stored.delete(key) })[name as 'getItem'],
+  get: (_target, name) =>
+    ({
+      getItem: (key: string) => stored.get(key) ?? null,
+      setItem: (key: string, value: string) => stored.set(key, value),
+      removeItem: (key: string) => stored.delete(key),
+    })[name as 'getItem'],
   ownKeys: () => [...stored.keys()],
-  getOwnPropertyDescriptor: (_target, key) => (stored.has(key as string) ? { enumerable: true, configurable: true } : undefined),
+  getOwnPropertyDescriptor: (_target, key) =>
+    stored.has(key as string) ? { enumerable: true, configurable: true } : undefined,
 });
 const record = (id: string) => ({ id, seq: null, quadId: 'q' }) as unknown as QuadRecord;
 const sentIds: string[][] = [];
@@ -60,7 +66,10 @@ it('sends again in order until the server has it', async () => {
 });
 
 it('sends what an earlier page left behind', async () => {
-  stored.set('junctor.outbox.1', JSON.stringify({ key: 'junctor.outbox.1', quadId: 'q', personId: 'p', records: [record('left')] }));
+  stored.set(
+    'junctor.outbox.1',
+    JSON.stringify({ key: 'junctor.outbox.1', quadId: 'q', personId: 'p', records: [record('left')] }),
+  );
   const { startOutbox } = await import('./outbox');
   startOutbox(() => undefined);
   await settle();

@@ -28,7 +28,10 @@ export interface OutboxState {
 const prefix = 'junctor.outbox.';
 const retryMs = 1500;
 const listeners = new Set<() => void>();
-let state: OutboxState = withBatches({ batches: [], waiting: 0, trouble: null, refused: null, savedAt: null }, stored());
+let state: OutboxState = withBatches(
+  { batches: [], waiting: 0, trouble: null, refused: null, savedAt: null },
+  stored(),
+);
 let sending = false;
 let onStored: (quadId: string, records: readonly QuadRecord[]) => void = () => {};
 
@@ -93,22 +96,34 @@ async function sendOne(batch: Batch): Promise<void> {
   const records = batch.records.map(({ quadId: _quad, seq: _seq, arrivedAt: _arrived, ...sent }) => sent);
   let storedRecords: QuadRecord[] = [];
   try {
-    const reply = await request<{ records: { id: string; seq: number; arrivedAt: string }[] }>('POST', `/quads/${batch.quadId}/records`, { records });
+    const reply = await request<{ records: { id: string; seq: number; arrivedAt: string }[] }>(
+      'POST',
+      `/quads/${batch.quadId}/records`,
+      { records },
+    );
     const placeOf = new Map(reply.records.map((place) => [place.id, place]));
     storedRecords = batch.records.map((record) => ({ ...record, ...placeOf.get(record.id) }));
   } catch (error) {
     // Signed out, or another person's: it waits. Anything else the server will never take.
-    if (error instanceof OfflineError || (error instanceof ApiError && (error.status === 401 || error.status === 403))) throw error;
+    if (error instanceof OfflineError || (error instanceof ApiError && (error.status === 401 || error.status === 403)))
+      throw error;
     if (!(error instanceof ApiError)) throw error;
     set({ ...state, refused: { message: error.message, at: Date.now() } });
   }
   onStored(batch.quadId, storedRecords);
   localStorage.removeItem(batch.key);
-  set(withBatches({ ...state, trouble: null, savedAt: Date.now() }, state.batches.filter(({ key }) => key !== batch.key)));
+  set(
+    withBatches(
+      { ...state, trouble: null, savedAt: Date.now() },
+      state.batches.filter(({ key }) => key !== batch.key),
+    ),
+  );
 }
 
 function stored(): Batch[] {
-  const keys = Object.keys(localStorage).filter((key) => key.startsWith(prefix)).sort();
+  const keys = Object.keys(localStorage)
+    .filter((key) => key.startsWith(prefix))
+    .sort();
   return keys.map((key) => JSON.parse(localStorage.getItem(key)!) as Batch);
 }
 

@@ -1,5 +1,15 @@
 /** What the screens read from the server. */
-import type { Build, Catalogue, FloorLine, JobSheet, Meter, PartModel, Plan, PlanChange, QuadRecord } from '@junctor/core';
+import type {
+  Build,
+  Catalogue,
+  FloorLine,
+  JobSheet,
+  Meter,
+  PartModel,
+  Plan,
+  PlanChange,
+  QuadRecord,
+} from '@junctor/core';
 import { makeCatalogue } from '@junctor/core';
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -13,7 +23,11 @@ export function useFloor() {
 }
 
 export function useJob(id: string) {
-  return useQuery({ queryKey: jobKey(id), queryFn: () => request<JobSheet>('GET', `/jobs/${id}`), refetchInterval: 5000 });
+  return useQuery({
+    queryKey: jobKey(id),
+    queryFn: () => request<JobSheet>('GET', `/jobs/${id}`),
+    refetchInterval: 5000,
+  });
 }
 
 export function useQuad(id: string) {
@@ -21,19 +35,32 @@ export function useQuad(id: string) {
 }
 
 export function useQuads(typed: string) {
-  return useQuery({ queryKey: ['quads', typed], queryFn: () => request<QuadLine[]>('GET', `/quads?q=${encodeURIComponent(typed)}`) });
+  return useQuery({
+    queryKey: ['quads', typed],
+    queryFn: () => request<QuadLine[]>('GET', `/quads?q=${encodeURIComponent(typed)}`),
+  });
 }
 
 export function useCustomers(typed: string) {
-  return useQuery({ queryKey: ['customers', typed], queryFn: () => request<Customer[]>('GET', `/customers?q=${encodeURIComponent(typed)}`) });
+  return useQuery({
+    queryKey: ['customers', typed],
+    queryFn: () => request<Customer[]>('GET', `/customers?q=${encodeURIComponent(typed)}`),
+  });
 }
 
 export function useTemplates() {
-  return useQuery({ queryKey: ['templates'], queryFn: () => request<{ id: string; name: string }[]>('GET', '/templates'), staleTime: Infinity });
+  return useQuery({
+    queryKey: ['templates'],
+    queryFn: () => request<{ id: string; name: string }[]>('GET', '/templates'),
+    staleTime: Infinity,
+  });
 }
 
 export function usePeople() {
-  return useQuery({ queryKey: ['people'], queryFn: () => request<{ id: string; name: string; role: string; leftAt: string | null }[]>('GET', '/people') });
+  return useQuery({
+    queryKey: ['people'],
+    queryFn: () => request<{ id: string; name: string; role: string; leftAt: string | null }[]>('GET', '/people'),
+  });
 }
 
 export function useTools() {
@@ -53,8 +80,12 @@ export function useMeter(): Meter | null {
 export function useModels(named: readonly string[] | undefined) {
   const wanted = [...new Set(named)].sort();
   return useQuery({
-    queryKey: ['models', wanted], staleTime: Infinity, enabled: named !== undefined, placeholderData: keepPreviousData,
-    queryFn: async (): Promise<Catalogue> => makeCatalogue(await request<PartModel[]>('POST', '/catalogue/models', { wanted: wanted.map(parseModel) })),
+    queryKey: ['models', wanted],
+    staleTime: Infinity,
+    enabled: named !== undefined,
+    placeholderData: keepPreviousData,
+    queryFn: async (): Promise<Catalogue> =>
+      makeCatalogue(await request<PartModel[]>('POST', '/catalogue/models', { wanted: wanted.map(parseModel) })),
   });
 }
 
@@ -65,7 +96,10 @@ function parseModel(name: string) {
 
 /** Every model that a plan or a log names. */
 export function modelsNamed(target: Build | null, records: readonly QuadRecord[]): string[] {
-  const fitted = [...Object.values(target?.slots ?? {}), ...records.flatMap(({ body }) => ('do' in body && body.do === 'fit' ? [body.fitted] : []))];
+  const fitted = [
+    ...Object.values(target?.slots ?? {}),
+    ...records.flatMap(({ body }) => ('do' in body && body.do === 'fit' ? [body.fitted] : [])),
+  ];
   return [...new Set(fitted.map(({ model, revision }) => `${model}@${revision}`))];
 }
 
@@ -87,7 +121,8 @@ export function useSend<Given, Reply = unknown>(path: (given: Given) => string, 
 export function useChangePlan(jobId: string) {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (given: { version: number; changes: readonly PlanChange[] }) => request<Plan>('POST', `/jobs/${jobId}/plan-changes`, given),
+    mutationFn: (given: { version: number; changes: readonly PlanChange[] }) =>
+      request<Plan>('POST', `/jobs/${jobId}/plan-changes`, given),
     onSuccess: (plan) => client.setQueryData<JobSheet>(jobKey(jobId), (job) => job && { ...job, plan }),
     onError: () => client.invalidateQueries({ queryKey: jobKey(jobId) }),
   });

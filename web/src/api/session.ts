@@ -7,17 +7,26 @@ import type { Person } from './types';
 const sessionKey = ['session'] as const;
 
 export function useSession() {
-  return useQuery({ queryKey: sessionKey, queryFn: () => request<Person | null>('GET', '/session'), staleTime: 60_000 });
+  return useQuery({
+    queryKey: sessionKey,
+    queryFn: () => request<Person | null>('GET', '/session'),
+    staleTime: 60_000,
+  });
 }
 
 export function useShop() {
-  return useQuery({ queryKey: ['shop'], queryFn: () => request<{ name: string; empty: boolean }>('GET', '/shop'), staleTime: 10_000 });
+  return useQuery({
+    queryKey: ['shop'],
+    queryFn: () => request<{ name: string; empty: boolean }>('GET', '/shop'),
+    staleTime: 10_000,
+  });
 }
 
 export function useSignIn() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (given: { name: string; password: string }) => request<Person>('POST', '/session', { ...given, device: device() }),
+    mutationFn: (given: { name: string; password: string }) =>
+      request<Person>('POST', '/session', { ...given, device: device() }),
     onSuccess: (person) => client.setQueryData(sessionKey, person),
   });
 }
@@ -25,7 +34,8 @@ export function useSignIn() {
 export function useFirstLead() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (given: { id: string; shop: string; name: string; password: string }) => request<Person>('POST', '/shop/first-lead', { ...given, device: device() }),
+    mutationFn: (given: { id: string; shop: string; name: string; password: string }) =>
+      request<Person>('POST', '/shop/first-lead', { ...given, device: device() }),
     onSuccess: async (person) => {
       client.setQueryData(sessionKey, person);
       await client.invalidateQueries({ queryKey: ['shop'] });

@@ -6,22 +6,40 @@ import { request } from './client';
 export interface ModelSheet {
   revisions: readonly PartModel[];
   retired: boolean;
-  usedIn: readonly { jobId: string; quadId: string; quad: string; title: string; revision: number; closedAt: string | null }[];
+  usedIn: readonly {
+    jobId: string;
+    quadId: string;
+    quad: string;
+    title: string;
+    revision: number;
+    closedAt: string | null;
+  }[];
 }
 
 export interface PartNote {
   id: string;
   person: string;
   at: string;
-  body: { is: 'condition'; condition: string; why: string } | { is: 'firmware'; firmware: string } | { is: 'weight'; grams: number } | { is: 'signature'; readings: readonly { verdict: string }[] };
+  body:
+    | { is: 'condition'; condition: string; why: string }
+    | { is: 'firmware'; firmware: string }
+    | { is: 'weight'; grams: number }
+    | { is: 'signature'; readings: readonly { verdict: string }[] };
 }
 
 export function useModelIndex() {
-  return useQuery({ queryKey: ['model index'], queryFn: () => request<ModelIndexLine[]>('GET', '/catalogue/index'), staleTime: 30_000 });
+  return useQuery({
+    queryKey: ['model index'],
+    queryFn: () => request<ModelIndexLine[]>('GET', '/catalogue/index'),
+    staleTime: 30_000,
+  });
 }
 
 export function useModelSheet(id: string) {
-  return useQuery({ queryKey: ['model sheet', id], queryFn: () => request<ModelSheet>('GET', `/catalogue/models/${encodeURIComponent(id)}`) });
+  return useQuery({
+    queryKey: ['model sheet', id],
+    queryFn: () => request<ModelSheet>('GET', `/catalogue/models/${encodeURIComponent(id)}`),
+  });
 }
 
 export function useStock() {
@@ -29,9 +47,19 @@ export function useStock() {
 }
 
 export function useParts(typed: string, model: string | null = null) {
-  return useQuery({ queryKey: ['parts', typed, model], queryFn: () => request<PartLine[]>('GET', `/parts?q=${encodeURIComponent(typed)}${model ? `&model=${encodeURIComponent(model)}` : ''}`) });
+  return useQuery({
+    queryKey: ['parts', typed, model],
+    queryFn: () =>
+      request<PartLine[]>(
+        'GET',
+        `/parts?q=${encodeURIComponent(typed)}${model ? `&model=${encodeURIComponent(model)}` : ''}`,
+      ),
+  });
 }
 
 export function usePart(id: string) {
-  return useQuery({ queryKey: ['parts', 'one', id], queryFn: () => request<PartLine & { notes: readonly PartNote[] }>('GET', `/parts/${id}`) });
+  return useQuery({
+    queryKey: ['parts', 'one', id],
+    queryFn: () => request<PartLine & { notes: readonly PartNote[] }>('GET', `/parts/${id}`),
+  });
 }

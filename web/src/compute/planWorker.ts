@@ -1,6 +1,26 @@
 /** The planner and its kin, off the page. One worker a question: cancelling is ending it. */
-import type { Alternative, Conversion, Finding, PartModel, Plan, Planned, PlanRequest, PlanResult, Remedy, WayOut } from '@junctor/core';
-import { alternativesFor, conversion, emptyBuild, makeCatalogue, planWiring, reasonFor, remediesFor, waysOut } from '@junctor/core';
+import type {
+  Alternative,
+  Conversion,
+  Finding,
+  PartModel,
+  Plan,
+  Planned,
+  PlanRequest,
+  PlanResult,
+  Remedy,
+  WayOut,
+} from '@junctor/core';
+import {
+  alternativesFor,
+  conversion,
+  emptyBuild,
+  makeCatalogue,
+  planWiring,
+  reasonFor,
+  remediesFor,
+  waysOut,
+} from '@junctor/core';
 import { solverFrom } from '@junctor/solver';
 import { expose } from 'comlink';
 import highs from 'highs';
@@ -31,7 +51,11 @@ const planWork = {
     const result = planWiring(request, await loading, onProgress);
     if (result.is !== 'planned') return { result, reasons: {}, made: null };
     const reasons = Object.fromEntries(request.wishes.map(({ id }) => [id, reasonFor(result, request, id)]));
-    return { result, reasons, made: conversion(request.built ?? request.keep ?? emptyBuild, result.target, request.catalogue) };
+    return {
+      result,
+      reasons,
+      made: conversion(request.built ?? request.keep ?? emptyBuild, result.target, request.catalogue),
+    };
   },
   async waysOut(question: PlanQuestion, conflict: Extract<PlanResult, { is: 'conflict' }>): Promise<WayOut[]> {
     return waysOut(requestOf(question), conflict, await loading);

@@ -29,7 +29,14 @@ const compute = {
     return expectIn(circuitOf(build), touch, { meter, chargeV, pauseS });
   },
   /** Volts on the capacitors when the probes were held for so long. */
-  chargeLeft({ touch, meter, chargeV, pauseS, heldS, ...build }: ExpectRequest & { heldS: number }): Readonly<Record<string, number>> {
+  chargeLeft({
+    touch,
+    meter,
+    chargeV,
+    pauseS,
+    heldS,
+    ...build
+  }: ExpectRequest & { heldS: number }): Readonly<Record<string, number>> {
     return chargeAfter(circuitOf(build), touch, { meter, chargeV, pauseS, heldS });
   },
 };

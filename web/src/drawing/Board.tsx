@@ -12,8 +12,6 @@ import { PadLabel } from './PadLabel';
 import type { BoardView } from './view';
 import { boardView } from './view';
 
-
-
 interface BoardProps {
   slot: string;
   model: PartModel;
@@ -39,14 +37,45 @@ export function Board({ slot, model, side, marks, rings, ghost, onPick, wire, ev
   const said = ringed.map((one) => `${one.printed}: ${markWords(markOf(marks, terminalRef(slot, one.id)))}`).join('; ');
   const title = `${slot}, ${side} up${said ? `, ring on ${said}` : ''}`;
   return (
-    <svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`} role="img" aria-label={title} data-ring={rings.join(' ')} data-board={slot}>
+    <svg
+      width="100%"
+      height="100%"
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={title}
+      data-ring={rings.join(' ')}
+      data-board={slot}
+    >
       <Outline model={model} view={view} rings={rings} plain={everyLabel} />
       {shown.map((terminal) => (
-        <Pad key={terminal.id} terminal={terminal} view={view} mark={markOf(marks, terminalRef(slot, terminal.id))} ghost={ghost === terminal.id} onPick={onPick} />
+        <Pad
+          key={terminal.id}
+          terminal={terminal}
+          view={view}
+          mark={markOf(marks, terminalRef(slot, terminal.id))}
+          ghost={ghost === terminal.id}
+          onPick={onPick}
+        />
       ))}
       {wire && ringed[0] && <WireRun wire={wire} terminal={ringed[0]} model={model} view={view} />}
       {shown.map((terminal) => (
-        <PadLabel key={terminal.id} terminal={terminal} model={model} view={view} strength={rings.includes(terminal.id) ? (ringed.length > 1 ? 'near' : 'ring') : near.has(terminal.id) ? 'near' : everyLabel ? 'small' : 'quiet'} />
+        <PadLabel
+          key={terminal.id}
+          terminal={terminal}
+          model={model}
+          view={view}
+          strength={
+            rings.includes(terminal.id)
+              ? ringed.length > 1
+                ? 'near'
+                : 'ring'
+              : near.has(terminal.id)
+                ? 'near'
+                : everyLabel
+                  ? 'small'
+                  : 'quiet'
+          }
+        />
       ))}
       {ringed.length === 1 && <Ring terminal={ringed[0]!} view={view} />}
       {ringed.length > 1 && <RingAround terminals={ringed} view={view} />}
@@ -55,7 +84,17 @@ export function Board({ slot, model, side, marks, rings, ghost, onPick, wire, ev
   );
 }
 
-export function Outline({ model, view, rings, plain }: { model: PartModel; view: BoardView; rings: readonly string[]; plain: boolean }) {
+export function Outline({
+  model,
+  view,
+  rings,
+  plain,
+}: {
+  model: PartModel;
+  view: BoardView;
+  rings: readonly string[];
+  plain: boolean;
+}) {
   const theme = useTheme();
   const points = model.body.outlineMm.map((at) => view.toPx(at).join(',')).join(' ');
   return (
@@ -63,7 +102,17 @@ export function Outline({ model, view, rings, plain }: { model: PartModel; view:
       <polygon points={points} fill={theme.board} stroke={theme.ink} strokeWidth={2} />
       {model.body.holes.map(({ atMm, drillMm }) => {
         const [x, y] = view.toPx(atMm);
-        return <circle key={`${x},${y}`} cx={x} cy={y} r={(drillMm / 2) * view.pxPerMm} fill={theme.paper} stroke={theme.ink} strokeWidth={1.2} />;
+        return (
+          <circle
+            key={`${x},${y}`}
+            cx={x}
+            cy={y}
+            r={(drillMm / 2) * view.pxPerMm}
+            fill={theme.paper}
+            stroke={theme.ink}
+            strokeWidth={1.2}
+          />
+        );
       })}
       {model.body.openings.map(({ what, atMm }) => {
         const [x, y] = view.toPx(atMm);
@@ -71,28 +120,72 @@ export function Outline({ model, view, rings, plain }: { model: PartModel; view:
         return r > 0 ? (
           <g key={`${what}${x}`}>
             <circle cx={x} cy={y} r={r} fill="none" stroke={theme.quiet} strokeWidth={1.2} strokeDasharray="3 2" />
-            <text x={x} y={y + r + 14} textAnchor="middle" fontSize={13} fill={theme.quiet}>{what}</text>
+            <text x={x} y={y + r + 14} textAnchor="middle" fontSize={13} fill={theme.quiet}>
+              {what}
+            </text>
           </g>
         ) : null;
       })}
-      {model.connectors.map((connector) => <Plug key={connector.id} model={model} pins={connector.pins} label={connector.pins.some((id) => rings.includes(id)) ? null : connector.id} view={view} above={plain} />)}
+      {model.connectors.map((connector) => (
+        <Plug
+          key={connector.id}
+          model={model}
+          pins={connector.pins}
+          label={connector.pins.some((id) => rings.includes(id)) ? null : connector.id}
+          view={view}
+          above={plain}
+        />
+      ))}
       {model.body.arrowDeg !== null && !view.zoomed && !plain && <Arrow deg={model.body.arrowDeg} view={view} />}
     </g>
   );
 }
 
 /** The shell around the pins of a connector, with its name. */
-function Plug({ model, pins, label, view, above }: { model: PartModel; pins: readonly string[]; label: string | null; view: BoardView; above: boolean }) {
+function Plug({
+  model,
+  pins,
+  label,
+  view,
+  above,
+}: {
+  model: PartModel;
+  pins: readonly string[];
+  label: string | null;
+  view: BoardView;
+  above: boolean;
+}) {
   const theme = useTheme();
   const own = model.terminals.filter(({ id }) => pins.includes(id));
-  const corners = own.flatMap(({ atMm, sizeMm }) => [view.toPx([atMm[0] - sizeMm[0] / 2 - 0.7, atMm[1] - sizeMm[1] / 2 - 0.7]), view.toPx([atMm[0] + sizeMm[0] / 2 + 0.7, atMm[1] + sizeMm[1] / 2 + 0.7])]);
+  const corners = own.flatMap(({ atMm, sizeMm }) => [
+    view.toPx([atMm[0] - sizeMm[0] / 2 - 0.7, atMm[1] - sizeMm[1] / 2 - 0.7]),
+    view.toPx([atMm[0] + sizeMm[0] / 2 + 0.7, atMm[1] + sizeMm[1] / 2 + 0.7]),
+  ]);
   const [xs, ys] = [corners.map(([x]) => x), corners.map(([, y]) => y)];
   const [x, y] = [Math.min(...xs), Math.min(...ys)];
   return (
     <g>
-      <rect x={x} y={y} width={Math.max(...xs) - x} height={Math.max(...ys) - y} fill={theme.paper} stroke={theme.quiet} strokeWidth={1.4} strokeDasharray="4 3" rx={2} />
-      {label && above && <text x={(x + Math.max(...xs)) / 2} y={y - 4} textAnchor="middle" fontSize={11} fill={theme.ink}>{label}</text>}
-      {label && !above && <text x={x - 5} y={y + 12} textAnchor="end" fontSize={14} fill={theme.ink}>{/^J\d/.test(label) ? `plug ${label}` : 'plug'}</text>}
+      <rect
+        x={x}
+        y={y}
+        width={Math.max(...xs) - x}
+        height={Math.max(...ys) - y}
+        fill={theme.paper}
+        stroke={theme.quiet}
+        strokeWidth={1.4}
+        strokeDasharray="4 3"
+        rx={2}
+      />
+      {label && above && (
+        <text x={(x + Math.max(...xs)) / 2} y={y - 4} textAnchor="middle" fontSize={11} fill={theme.ink}>
+          {label}
+        </text>
+      )}
+      {label && !above && (
+        <text x={x - 5} y={y + 12} textAnchor="end" fontSize={14} fill={theme.ink}>
+          {/^J\d/.test(label) ? `plug ${label}` : 'plug'}
+        </text>
+      )}
     </g>
   );
 }
@@ -106,7 +199,9 @@ function Arrow({ deg, view }: { deg: number; view: BoardView }) {
   return (
     <g stroke={theme.quiet} fill="none" strokeWidth={3}>
       <path d={`M${x - ax} ${y - ay}L${tipX} ${tipY}`} />
-      <path d={`M${tipX - ax * 0.35 - ay * 0.25} ${tipY - ay * 0.35 + ax * 0.25}L${tipX} ${tipY}L${tipX - ax * 0.35 + ay * 0.25} ${tipY - ay * 0.35 - ax * 0.25}`} />
+      <path
+        d={`M${tipX - ax * 0.35 - ay * 0.25} ${tipY - ay * 0.35 + ax * 0.25}L${tipX} ${tipY}L${tipX - ax * 0.35 + ay * 0.25} ${tipY - ay * 0.35 - ax * 0.25}`}
+      />
     </g>
   );
 }
@@ -126,13 +221,28 @@ function Ring({ terminal, view }: { terminal: Terminal; view: BoardView }) {
 /** A row of pads in question: one line round them all. */
 function RingAround({ terminals, view }: { terminals: readonly Terminal[]; view: BoardView }) {
   const theme = useTheme();
-  const corners = terminals.flatMap(({ atMm: [x, y], sizeMm: [w, h] }) => [view.toPx([x - w / 2, y - h / 2]), view.toPx([x + w / 2, y + h / 2])]);
+  const corners = terminals.flatMap(({ atMm: [x, y], sizeMm: [w, h] }) => [
+    view.toPx([x - w / 2, y - h / 2]),
+    view.toPx([x + w / 2, y + h / 2]),
+  ]);
   const [xs, ys] = [corners.map(([x]) => x), corners.map(([, y]) => y)];
   const [left, top] = [Math.min(...xs), Math.min(...ys)];
   const box = (by: number, strokeWidth: number) => (
-    <rect x={left - by} y={top - by} width={Math.max(...xs) - left + 2 * by} height={Math.max(...ys) - top + 2 * by} rx={by + 3} strokeWidth={strokeWidth} />
+    <rect
+      x={left - by}
+      y={top - by}
+      width={Math.max(...xs) - left + 2 * by}
+      height={Math.max(...ys) - top + 2 * by}
+      rx={by + 3}
+      strokeWidth={strokeWidth}
+    />
   );
-  return <g fill="none" stroke={theme.bronze} pointerEvents="none">{box(7, 4)}{box(13, 1.8)}</g>;
+  return (
+    <g fill="none" stroke={theme.bronze} pointerEvents="none">
+      {box(7, 4)}
+      {box(13, 1.8)}
+    </g>
+  );
 }
 
 /** The whole board, small: where on it the zoomed view is. */
@@ -148,10 +258,12 @@ function Inset({ model, side, ringed, view }: { model: PartModel; side: Side; ri
     <g transform={`translate(${left ? 4 : boardSize.width - size - 4} ${down ? boardSize.height - size - 4 : 4})`}>
       <rect width={size} height={size} fill={theme.paper} stroke={theme.edge} rx={4} />
       <polygon points={points} fill={theme.board} stroke={theme.ink} strokeWidth={1.2} />
-      {model.terminals.filter((one) => one.sides.includes(side) && one.form !== 'tail').map((one) => {
-        const [px, py] = small.toPx(one.atMm);
-        return <rect key={one.id} x={px - 1.5} y={py - 1.5} width={3} height={3} fill={theme.padDone} />;
-      })}
+      {model.terminals
+        .filter((one) => one.sides.includes(side) && one.form !== 'tail')
+        .map((one) => {
+          const [px, py] = small.toPx(one.atMm);
+          return <rect key={one.id} x={px - 1.5} y={py - 1.5} width={3} height={3} fill={theme.padDone} />;
+        })}
       <circle cx={x} cy={y} r={7} fill="none" stroke={theme.bronze} strokeWidth={3} />
     </g>
   );

@@ -18,21 +18,69 @@ interface FromAboveProps {
 
 export function FromAbove({ motors, current, build, catalogue }: FromAboveProps) {
   const theme = useTheme();
-  const discMm = Math.max(60, ...Object.keys(build.slots).flatMap((slot) => modelIn(build, slot, catalogue)!.frame?.corners.map((corner) => corner.discMm) ?? []));
-  const reach = Math.max(60, ...motors.map(({ atMm }) => (atMm ? Math.max(Math.abs(atMm[0]), Math.abs(atMm[1])) : 0))) + discMm / 2;
+  const discMm = Math.max(
+    60,
+    ...Object.keys(build.slots).flatMap(
+      (slot) => modelIn(build, slot, catalogue)!.frame?.corners.map((corner) => corner.discMm) ?? [],
+    ),
+  );
+  const reach =
+    Math.max(60, ...motors.map(({ atMm }) => (atMm ? Math.max(Math.abs(atMm[0]), Math.abs(atMm[1])) : 0))) + discMm / 2;
   const scale = (size - topPx - bottomPx) / (2 * reach);
   const place: Place = ([x, y]) => [size / 2 + x * scale, topPx + (size - topPx - bottomPx) / 2 - y * scale];
-  const boards = Object.keys(build.slots).filter((slot) => ['esc', 'controller', 'single board'].includes(modelIn(build, slot, catalogue)!.kind));
+  const boards = Object.keys(build.slots).filter((slot) =>
+    ['esc', 'controller', 'single board'].includes(modelIn(build, slot, catalogue)!.kind),
+  );
   const placed = motors.filter(({ atMm }) => atMm);
   return (
-    <svg viewBox={`0 0 ${size} ${size}`} width="100%" height="100%" role="img" aria-label={motors.map(({ corner, where, output, sense }) => `corner ${corner} ${where}, output ${output ?? 'none'}, ${sense}`).join('; ')}>
+    <svg
+      viewBox={`0 0 ${size} ${size}`}
+      width="100%"
+      height="100%"
+      role="img"
+      aria-label={motors
+        .map(({ corner, where, output, sense }) => `corner ${corner} ${where}, output ${output ?? 'none'}, ${sense}`)
+        .join('; ')}
+    >
       <path d={`M${size / 2} 4l11 20h-22z`} fill={theme.ink} />
-      <text x={size / 2 + 18} y={20} fontSize={15} fill={theme.ink}>front</text>
-      {placed.filter(({ level }) => level === 'upper').map(({ slot, atMm }) => <path key={slot} d={`M${place([0, 0]).join(' ')}L${place(atMm!).join(' ')}`} stroke={theme.edge} strokeWidth={Math.max(6, 14 * scale)} strokeLinecap="round" />)}
-      {placed.map((motor) => <Disc key={motor.slot} motor={motor} at={place(motor.atMm!)} radius={Math.max(26, (discMm / 2) * scale) - (motor.level === 'lower' ? 7 : 0)} />)}
-      {boards.map((slot) => <BoardFromAbove key={slot} slot={slot} build={build} catalogue={catalogue} place={place} />)}
-      {placed.map((motor) => <LeadsFrom key={motor.slot} motor={motor} now={motor === current} build={build} catalogue={catalogue} place={place} />)}
-      {placed.map((motor) => <Hub key={motor.slot} motor={motor} now={motor === current} at={place(motor.atMm!)} />)}
+      <text x={size / 2 + 18} y={20} fontSize={15} fill={theme.ink}>
+        front
+      </text>
+      {placed
+        .filter(({ level }) => level === 'upper')
+        .map(({ slot, atMm }) => (
+          <path
+            key={slot}
+            d={`M${place([0, 0]).join(' ')}L${place(atMm!).join(' ')}`}
+            stroke={theme.edge}
+            strokeWidth={Math.max(6, 14 * scale)}
+            strokeLinecap="round"
+          />
+        ))}
+      {placed.map((motor) => (
+        <Disc
+          key={motor.slot}
+          motor={motor}
+          at={place(motor.atMm!)}
+          radius={Math.max(26, (discMm / 2) * scale) - (motor.level === 'lower' ? 7 : 0)}
+        />
+      ))}
+      {boards.map((slot) => (
+        <BoardFromAbove key={slot} slot={slot} build={build} catalogue={catalogue} place={place} />
+      ))}
+      {placed.map((motor) => (
+        <LeadsFrom
+          key={motor.slot}
+          motor={motor}
+          now={motor === current}
+          build={build}
+          catalogue={catalogue}
+          place={place}
+        />
+      ))}
+      {placed.map((motor) => (
+        <Hub key={motor.slot} motor={motor} now={motor === current} at={place(motor.atMm!)} />
+      ))}
     </svg>
   );
 }
@@ -41,7 +89,10 @@ export function FromAbove({ motors, current, build, catalogue }: FromAboveProps)
 function Disc({ motor: { sense, level }, at: [x, y], radius }: { motor: MotorPlace; at: XY; radius: number }) {
   const theme = useTheme();
   const way = sense === 'clockwise' ? 1 : -1;
-  const heads = [-1, 1].map((side) => `M${x + way * side * 9} ${y + side * radius - 8}L${x} ${y + side * radius}L${x + way * side * 9} ${y + side * radius + 8}`);
+  const heads = [-1, 1].map(
+    (side) =>
+      `M${x + way * side * 9} ${y + side * radius - 8}L${x} ${y + side * radius}L${x + way * side * 9} ${y + side * radius + 8}`,
+  );
   return (
     <g fill="none" stroke={theme.ink} strokeWidth={level === 'lower' ? 1.5 : 2}>
       <circle cx={x} cy={y} r={radius} strokeDasharray={level === 'lower' ? '5 5' : undefined} opacity={0.55} />
@@ -51,31 +102,71 @@ function Disc({ motor: { sense, level }, at: [x, y], radius }: { motor: MotorPla
 }
 
 /** A board as it lies, with its printed arrow. */
-function BoardFromAbove({ slot, build, catalogue, place }: { slot: string; build: Build; catalogue: Catalogue; place: Place }) {
+function BoardFromAbove({
+  slot,
+  build,
+  catalogue,
+  place,
+}: {
+  slot: string;
+  build: Build;
+  catalogue: Catalogue;
+  place: Place;
+}) {
   const theme = useTheme();
   const { body } = modelIn(build, slot, catalogue)!;
   const pose = placeOf(build, slot, catalogue);
   const lie = (at: XY): XY => place(lying(pose, at));
   const turn = ((body.arrowDeg ?? 0) * Math.PI) / 180;
   const along = (mm: number): XY => lie([Math.cos(turn) * mm, Math.sin(turn) * mm]);
-  const [tail, tip, left, right] = [along(-8), along(8), lie([Math.cos(turn + 0.45) * 4, Math.sin(turn + 0.45) * 4]), lie([Math.cos(turn - 0.45) * 4, Math.sin(turn - 0.45) * 4])];
+  const [tail, tip, left, right] = [
+    along(-8),
+    along(8),
+    lie([Math.cos(turn + 0.45) * 4, Math.sin(turn + 0.45) * 4]),
+    lie([Math.cos(turn - 0.45) * 4, Math.sin(turn - 0.45) * 4]),
+  ];
   return (
     <g fill={theme.board} stroke={theme.ink} strokeWidth={1.5}>
       <path d={`M${body.outlineMm.map((one) => lie(one).join(' ')).join('L')}Z`} />
-      {body.arrowDeg !== null && <path d={`M${tail.join(' ')}L${tip.join(' ')}M${left.join(' ')}L${tip.join(' ')}L${right.join(' ')}`} fill="none" stroke={theme.quiet} />}
+      {body.arrowDeg !== null && (
+        <path
+          d={`M${tail.join(' ')}L${tip.join(' ')}M${left.join(' ')}L${tip.join(' ')}L${right.join(' ')}`}
+          fill="none"
+          stroke={theme.quiet}
+        />
+      )}
     </g>
   );
 }
 
 /** From the pads of the channel to the motor. */
-function LeadsFrom({ motor: { slot, channel, atMm }, now, build, catalogue, place }: { motor: MotorPlace; now: boolean; build: Build; catalogue: Catalogue; place: Place }) {
+function LeadsFrom({
+  motor: { slot, channel, atMm },
+  now,
+  build,
+  catalogue,
+  place,
+}: {
+  motor: MotorPlace;
+  now: boolean;
+  build: Build;
+  catalogue: Catalogue;
+  place: Place;
+}) {
   const theme = useTheme();
   if (!channel) return null;
-  const pads = modelIn(build, channel.slot, catalogue)!.terminals.filter(({ roles }) => roles.some((role) => role.is === 'port' && role.port === channel.port));
+  const pads = modelIn(build, channel.slot, catalogue)!.terminals.filter(({ roles }) =>
+    roles.some((role) => role.is === 'port' && role.port === channel.port),
+  );
   const end = place(atMm!);
   return (
     <g fill="none" stroke={now ? theme.bronze : theme.ink} strokeWidth={now ? 2.6 : 1.4}>
-      {pads.map(({ id }) => <path key={`${slot} ${id}`} d={`M${place(pointOf(build, terminalRef(channel.slot, id), catalogue)).join(' ')}L${end.join(' ')}`} />)}
+      {pads.map(({ id }) => (
+        <path
+          key={`${slot} ${id}`}
+          d={`M${place(pointOf(build, terminalRef(channel.slot, id), catalogue)).join(' ')}L${end.join(' ')}`}
+        />
+      ))}
     </g>
   );
 }
@@ -85,9 +176,20 @@ function Hub({ motor: { corner, level, output }, now, at: [x, y] }: { motor: Mot
   const at = level === 'lower' ? y + 24 : y;
   return (
     <g stroke="none" fill={theme.ink} fontSize={15}>
-      <circle cx={x} cy={at} r={15} fill={theme.paper} stroke={now ? theme.bronze : theme.ink} strokeWidth={now ? 4 : 2} />
-      <text x={x} y={at + 6} textAnchor="middle" fontSize={17} fontWeight={700}>{corner}</text>
-      <text x={x + (x < size / 2 ? -20 : 20)} y={at + 5} textAnchor={x < size / 2 ? 'end' : 'start'}>{output === null ? 'no output' : `output ${output}`}</text>
+      <circle
+        cx={x}
+        cy={at}
+        r={15}
+        fill={theme.paper}
+        stroke={now ? theme.bronze : theme.ink}
+        strokeWidth={now ? 4 : 2}
+      />
+      <text x={x} y={at + 6} textAnchor="middle" fontSize={17} fontWeight={700}>
+        {corner}
+      </text>
+      <text x={x + (x < size / 2 ? -20 : 20)} y={at + 5} textAnchor={x < size / 2 ? 'end' : 'start'}>
+        {output === null ? 'no output' : `output ${output}`}
+      </text>
     </g>
   );
 }

@@ -34,22 +34,72 @@ function Row({ row, y, pitch, width }: { row: LeadRow; y: number; pitch: number;
   const current = row.state === 'current';
   return (
     <g role="listitem" aria-label={`${row.says}, ${row.state}`} data-lead={row.id} data-state={row.state}>
-      <text x={from + 46} y={y - thick / 2 - 7} fontSize={size} fontWeight={current ? 700 : 400} fill={theme.ink}>{row.says}</text>
+      <text x={from + 46} y={y - thick / 2 - 7} fontSize={size} fontWeight={current ? 700 : 400} fill={theme.ink}>
+        {row.says}
+      </text>
       {row.state === 'planned' ? (
-        <path d={`M${width} ${y - thick / 2}H${from}V${y + thick / 2}H${width}`} fill="none" stroke={theme.ink} strokeWidth={1.6} />
+        <path
+          d={`M${width} ${y - thick / 2}H${from}V${y + thick / 2}H${width}`}
+          fill="none"
+          stroke={theme.ink}
+          strokeWidth={1.6}
+        />
       ) : (
         <g>
-          <rect x={from} y={y - thick / 2 - 1.5} width={width - from} height={thick + 3} fill={casing === '#20262b' ? casing : theme.ink} />
+          <rect
+            x={from}
+            y={y - thick / 2 - 1.5}
+            width={width - from}
+            height={thick + 3}
+            fill={casing === '#20262b' ? casing : theme.ink}
+          />
           <rect x={from + 1.5} y={y - thick / 2} width={width - from} height={thick} fill={fill} />
         </g>
       )}
-      {row.state === 'landed' && row.contact && <rect x={from - 16} y={y - thick * 0.8} width={24} height={thick * 1.6} fill={theme.pad} stroke={theme.ink} strokeWidth={1.4} />}
-      {row.state === 'landed' && !row.contact && <ellipse cx={from} cy={y} rx={12} ry={thick * 0.75 + 3} fill={theme.solder} stroke={theme.ink} strokeWidth={1.4} />}
-      {row.state === 'differs' && <path d={`M${from - 16} ${y + 12}l32 -24m-24 28l32 -24`} stroke={theme.ink} strokeWidth={2} />}
+      {row.state === 'landed' && row.contact && (
+        <rect
+          x={from - 16}
+          y={y - thick * 0.8}
+          width={24}
+          height={thick * 1.6}
+          fill={theme.pad}
+          stroke={theme.ink}
+          strokeWidth={1.4}
+        />
+      )}
+      {row.state === 'landed' && !row.contact && (
+        <ellipse
+          cx={from}
+          cy={y}
+          rx={12}
+          ry={thick * 0.75 + 3}
+          fill={theme.solder}
+          stroke={theme.ink}
+          strokeWidth={1.4}
+        />
+      )}
+      {row.state === 'differs' && (
+        <path d={`M${from - 16} ${y + 12}l32 -24m-24 28l32 -24`} stroke={theme.ink} strokeWidth={2} />
+      )}
       {current && (
         <g>
-          <rect x={from - 24} y={y - thick * 0.32} width={26} height={thick * 0.64} fill="#b9bdbf" stroke={theme.ink} strokeWidth={1} />
-          <circle cx={from - 12} cy={y} r={Math.min(28, pitch * 0.42)} fill="none" stroke={theme.bronze} strokeWidth={4} />
+          <rect
+            x={from - 24}
+            y={y - thick * 0.32}
+            width={26}
+            height={thick * 0.64}
+            fill="#b9bdbf"
+            stroke={theme.ink}
+            strokeWidth={1}
+          />
+          <circle
+            cx={from - 12}
+            cy={y}
+            r={Math.min(28, pitch * 0.42)}
+            fill="none"
+            stroke={theme.bronze}
+            strokeWidth={4}
+          />
         </g>
       )}
     </g>

@@ -20,8 +20,22 @@ export function Pad({ terminal, view, mark, ghost, onPick }: PadProps) {
   const landed = mark.landed > 0;
   const fill = terminal.form === 'shell' ? '#d3ccba' : landed ? theme.padDone : theme.pad;
   return (
-    <g data-terminal={terminal.id} data-landed={mark.landed} onClick={onPick && (() => onPick(terminal))} style={onPick ? { cursor: 'pointer' } : undefined}>
-      <rect x={x - w / 2} y={y - h / 2} width={w} height={h} rx={2} fill={fill} stroke={theme.ink} strokeWidth={mark.planned > 0 ? 2 : 0.8} />
+    <g
+      data-terminal={terminal.id}
+      data-landed={mark.landed}
+      onClick={onPick && (() => onPick(terminal))}
+      style={onPick ? { cursor: 'pointer' } : undefined}
+    >
+      <rect
+        x={x - w / 2}
+        y={y - h / 2}
+        width={w}
+        height={h}
+        rx={2}
+        fill={fill}
+        stroke={theme.ink}
+        strokeWidth={mark.planned > 0 ? 2 : 0.8}
+      />
       {ghost && <Hatch x={x} y={y} w={w} h={h} />}
       {landed && <Drop x={x} y={y} w={w} h={h} mark={mark} />}
       {mark.hidden && <Hatch x={x} y={y} w={w} h={h} />}
@@ -35,9 +49,25 @@ function Drop({ x, y, w, h, mark }: { x: number; y: number; w: number; h: number
   const wire = wireColour(mark.colour ?? 'grey');
   return (
     <g>
-      <ellipse cx={x} cy={y} rx={rx} ry={ry} fill={theme.solder} stroke={theme.ink} strokeWidth={1.2} strokeDasharray={mark.stale ? '3 3' : undefined} />
+      <ellipse
+        cx={x}
+        cy={y}
+        rx={rx}
+        ry={ry}
+        fill={theme.solder}
+        stroke={theme.ink}
+        strokeWidth={1.2}
+        strokeDasharray={mark.stale ? '3 3' : undefined}
+      />
       <circle cx={x} cy={y} r={Math.min(rx, ry) * 0.5} fill={wire.fill} stroke={theme.ink} strokeWidth={1} />
-      {mark.looked && <path d={`M${x + rx * 0.1} ${y - ry * 1.25}h${rx * 1.2}v${ry * 1.2}z`} fill={theme.padDone} stroke={theme.ink} strokeWidth={1} />}
+      {mark.looked && (
+        <path
+          d={`M${x + rx * 0.1} ${y - ry * 1.25}h${rx * 1.2}v${ry * 1.2}z`}
+          fill={theme.padDone}
+          stroke={theme.ink}
+          strokeWidth={1}
+        />
+      )}
       {mark.proved && <path d={`M${x - w * 0.42} ${y}h${w * 0.84}`} stroke={theme.ink} strokeWidth={3} />}
       {mark.differs && <Hatch x={x} y={y} w={w} h={h} />}
     </g>
@@ -46,6 +76,8 @@ function Drop({ x, y, w, h, mark }: { x: number; y: number; w: number; h: number
 
 function Hatch({ x, y, w, h }: { x: number; y: number; w: number; h: number }) {
   const theme = useTheme();
-  const lines = [0.2, 0.5, 0.8].map((part) => `M${x - w / 2 + w * part - h / 3} ${y + h / 2}L${x - w / 2 + w * part + h / 3} ${y - h / 2}`).join('');
+  const lines = [0.2, 0.5, 0.8]
+    .map((part) => `M${x - w / 2 + w * part - h / 3} ${y + h / 2}L${x - w / 2 + w * part + h / 3} ${y - h / 2}`)
+    .join('');
   return <path d={lines} stroke={theme.ink} strokeWidth={1.2} fill="none" />;
 }

@@ -17,15 +17,31 @@ export function PadLabel({ terminal, model, view, strength }: PadLabelProps) {
   const [w, h] = sizePx(terminal, view);
   if (strength === 'quiet' && Math.max(w, h) < 20) return null;
   if (strength === 'small' && terminal.form === 'pin' && Math.max(w, h) < 30) return null;
-  const size = strength === 'ring' ? 23 : strength === 'near' ? 18 : strength === 'small' ? 10.5 : Math.max(14, Math.min(20, Math.min(w, h) * 0.4));
+  const size =
+    strength === 'ring'
+      ? 23
+      : strength === 'near'
+        ? 18
+        : strength === 'small'
+          ? 10.5
+          : Math.max(14, Math.min(20, Math.min(w, h) * 0.4));
   const print = shownPrint(terminal.printed);
   const [tx, ty] = placeFor(terminal, model, view, size, strength);
   if (tx < 0 || tx > boardSize.width || ty < 0 || ty > boardSize.height) return null;
   const plate = strength === 'ring' ? { w: print.length * size * 0.6 + 14, h: size + 8 } : null;
   return (
     <g pointerEvents="none">
-      {plate && <rect x={tx - plate.w / 2} y={ty - plate.h / 2} width={plate.w} height={plate.h} rx={4} fill={theme.ink} />}
-      <text x={tx} y={ty + size * 0.34} textAnchor="middle" fontSize={size} fontWeight={strength === 'quiet' || strength === 'small' ? 400 : 700} fill={plate ? theme.paper : theme.ink}>
+      {plate && (
+        <rect x={tx - plate.w / 2} y={ty - plate.h / 2} width={plate.w} height={plate.h} rx={4} fill={theme.ink} />
+      )}
+      <text
+        x={tx}
+        y={ty + size * 0.34}
+        textAnchor="middle"
+        fontSize={size}
+        fontWeight={strength === 'quiet' || strength === 'small' ? 400 : 700}
+        fill={plate ? theme.paper : theme.ink}
+      >
         {print}
       </text>
     </g>
@@ -42,11 +58,18 @@ function sizePx({ sizeMm }: Terminal, view: BoardView): readonly [number, number
 }
 
 /** Inwards of the pad, or to a side of it where that would cover another pad: a name must never stand on the wrong one. */
-function placeFor(terminal: Terminal, model: PartModel, view: BoardView, size: number, strength: PadLabelProps['strength']): readonly [number, number] {
+function placeFor(
+  terminal: Terminal,
+  model: PartModel,
+  view: BoardView,
+  size: number,
+  strength: PadLabelProps['strength'],
+): readonly [number, number] {
   const [x, y] = view.toPx(terminal.atMm);
   const [w, h] = sizePx(terminal, view);
   // Outside the ring, or outside the line round a row of pads.
-  const reach = (half: number) => (strength === 'ring' ? Math.hypot(w, h) / 2 + 18 : half + (strength === 'near' ? 13 : strength === 'small' ? 1 : 4));
+  const reach = (half: number) =>
+    strength === 'ring' ? Math.hypot(w, h) / 2 + 18 : half + (strength === 'near' ? 13 : strength === 'small' ? 1 : 4);
   const wide = (terminal.printed.length * size * 0.6) / 2;
   const [inX, inY] = inwards(terminal, model, view);
   const [cx, cy] = view.toPx([0, 0]);
@@ -57,9 +80,16 @@ function placeFor(terminal: Terminal, model: PartModel, view: BoardView, size: n
   return spots.find((spot) => !covers(spot, [wide + 5, size * 0.6], terminal, model, view)) ?? spots[0]!;
 }
 
-function covers([sx, sy]: readonly [number, number], [halfW, halfH]: readonly [number, number], own: Terminal, model: PartModel, view: BoardView): boolean {
+function covers(
+  [sx, sy]: readonly [number, number],
+  [halfW, halfH]: readonly [number, number],
+  own: Terminal,
+  model: PartModel,
+  view: BoardView,
+): boolean {
   return model.terminals.some((other) => {
-    if (other.id === own.id || other.form === 'tail' || !other.sides.some((side) => own.sides.includes(side))) return false;
+    if (other.id === own.id || other.form === 'tail' || !other.sides.some((side) => own.sides.includes(side)))
+      return false;
     const [ox, oy] = view.toPx(other.atMm);
     const [w, h] = sizePx(other, view);
     return Math.abs(ox - sx) < halfW + w / 2 && Math.abs(oy - sy) < halfH + h / 2;

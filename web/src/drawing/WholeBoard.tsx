@@ -29,29 +29,84 @@ interface WholeBoardProps {
 
 export function WholeBoard({ slot, model, side, marks, wires, current, say, onPick }: WholeBoardProps) {
   const at = wires.map(({ terminal }) => terminalOf(model, terminal)!);
-  const lanes = Math.max(...(['upper', 'lower'] as const).map((edge) => at.filter((one) => edgeOf(one, model) === edge).length), 0) * lanePx * 0.6;
+  const lanes =
+    Math.max(
+      ...(['upper', 'lower'] as const).map((edge) => at.filter((one) => edgeOf(one, model) === edge).length),
+      0,
+    ) *
+    lanePx *
+    0.6;
   const whole = boardView(model, side, [], size.board, size.height - 2 * lanes);
   const view = { ...whole, toPx: (mm: XY): XY => [whole.toPx(mm)[0] + boardX, whole.toPx(mm)[1] + lanes] };
   const pads = at.map(({ atMm }) => view.toPx(atMm));
   const sides = sidesOf(pads, room);
   const reach = span(model)[1] / 2;
-  const exits = exitsOf(pads, at.map((one) => edgeOf(one, model)), sides, view.toPx([0, reach])[1], view.toPx([0, -reach])[1], lanePx);
+  const exits = exitsOf(
+    pads,
+    at.map((one) => edgeOf(one, model)),
+    sides,
+    view.toPx([0, reach])[1],
+    view.toPx([0, -reach])[1],
+    lanePx,
+  );
   const leaders = placeLeaders(exits, sides, room);
-  const order = wires.map((_, index) => index).sort((a, b) => Number(wires[a]!.joint === current) - Number(wires[b]!.joint === current));
+  const order = wires
+    .map((_, index) => index)
+    .sort((a, b) => Number(wires[a]!.joint === current) - Number(wires[b]!.joint === current));
   return (
-    <svg width="100%" height="100%" viewBox={`0 0 ${size.width} ${size.height}`} role="group" aria-label={`${slot} with its wires`} data-board={slot}>
+    <svg
+      width="100%"
+      height="100%"
+      viewBox={`0 0 ${size.width} ${size.height}`}
+      role="group"
+      aria-label={`${slot} with its wires`}
+      data-board={slot}
+    >
       <Outline model={model} view={view} rings={[]} plain />
-      {model.terminals.filter((one) => one.sides.includes(side) && one.form !== 'tail').map((terminal) => (
-        <Pad key={terminal.id} terminal={terminal} view={view} mark={markOf(marks, terminalRef(slot, terminal.id))} ghost={false} />
-      ))}
+      {model.terminals
+        .filter((one) => one.sides.includes(side) && one.form !== 'tail')
+        .map((terminal) => (
+          <Pad
+            key={terminal.id}
+            terminal={terminal}
+            view={view}
+            mark={markOf(marks, terminalRef(slot, terminal.id))}
+            ghost={false}
+          />
+        ))}
       {order.map((index) => (
-        <Line key={`${wires[index]!.joint} ${wires[index]!.becomes}`} wire={wires[index]!} pad={pads[index]!} exit={exits[index]!} leader={leaders[index]!} now={wires[index]!.joint === current} words={say(wires[index]!)} onPick={onPick} />
+        <Line
+          key={`${wires[index]!.joint} ${wires[index]!.becomes}`}
+          wire={wires[index]!}
+          pad={pads[index]!}
+          exit={exits[index]!}
+          leader={leaders[index]!}
+          now={wires[index]!.joint === current}
+          words={say(wires[index]!)}
+          onPick={onPick}
+        />
       ))}
     </svg>
   );
 }
 
-function Line({ wire, pad, exit, leader, now, words, onPick }: { wire: BoardWire; pad: XY; exit: XY; leader: Leader; now: boolean; words: string; onPick: (wire: BoardWire) => void }) {
+function Line({
+  wire,
+  pad,
+  exit,
+  leader,
+  now,
+  words,
+  onPick,
+}: {
+  wire: BoardWire;
+  pad: XY;
+  exit: XY;
+  leader: Leader;
+  now: boolean;
+  words: string;
+  onPick: (wire: BoardWire) => void;
+}) {
   const theme = useTheme();
   const left = leader.side === 'left';
   const out = left ? -1 : 1;
@@ -60,16 +115,47 @@ function Line({ wire, pad, exit, leader, now, words, onPick }: { wire: BoardWire
   return (
     <g data-joint={wire.joint} data-becomes={wire.becomes} onClick={() => onPick(wire)} style={{ cursor: 'pointer' }}>
       <rect x={left ? 0 : textX - 4} y={leader.y - 12} width={size.words + 4} height={24} fill="transparent" />
-      <Run wire={wire} from={exit[1] === pad[1] ? [pad] : [pad, exit, [exit[0] + out * Math.min(20, Math.abs(bendX - exit[0])), exit[1]]]} bend={[bendX, leader.y]} end={[endX, leader.y]} />
-      {now && <g fill="none" stroke={theme.bronze}><circle cx={pad[0]} cy={pad[1]} r={11} strokeWidth={3.5} /><circle cx={pad[0]} cy={pad[1]} r={16} strokeWidth={1.6} /></g>}
+      <Run
+        wire={wire}
+        from={
+          exit[1] === pad[1] ? [pad] : [pad, exit, [exit[0] + out * Math.min(20, Math.abs(bendX - exit[0])), exit[1]]]
+        }
+        bend={[bendX, leader.y]}
+        end={[endX, leader.y]}
+      />
+      {now && (
+        <g fill="none" stroke={theme.bronze}>
+          <circle cx={pad[0]} cy={pad[1]} r={11} strokeWidth={3.5} />
+          <circle cx={pad[0]} cy={pad[1]} r={16} strokeWidth={1.6} />
+        </g>
+      )}
       {now && <path d={`M${textX + out * (size.words - 8)} ${leader.y - 6}v12l${-out * 9} -6z`} fill={theme.bronze} />}
-      <text x={textX} y={leader.y + 5} textAnchor={left ? 'end' : 'start'} fontSize={17} fontWeight={now ? 700 : 400} fill={theme.ink}>{words}</text>
+      <text
+        x={textX}
+        y={leader.y + 5}
+        textAnchor={left ? 'end' : 'start'}
+        fontSize={17}
+        fontWeight={now ? 700 : 400}
+        fill={theme.ink}
+      >
+        {words}
+      </text>
     </g>
   );
 }
 
 /** State by form: hollow while planned, filled when landed, two strokes across what comes off, a stub with two whiskers once it is off. */
-function Run({ wire: { wire, becomes, done }, from, bend, end }: { wire: BoardWire; from: readonly XY[]; bend: XY; end: XY }) {
+function Run({
+  wire: { wire, becomes, done },
+  from,
+  bend,
+  end,
+}: {
+  wire: BoardWire;
+  from: readonly XY[];
+  bend: XY;
+  end: XY;
+}) {
   const theme = useTheme();
   const { fill, casing } = wireColour(wire.colour);
   const width = wire.awg < 17 ? 6 : wire.awg < 25 ? 4.5 : 3.5;
@@ -89,7 +175,9 @@ function Run({ wire: { wire, becomes, done }, from, bend, end }: { wire: BoardWi
     <g fill="none" strokeLinejoin="round">
       <path d={path} stroke={edge} strokeWidth={width + 2.5} />
       <path d={path} stroke={becomes === 'goes on' && !done ? theme.paper : fill} strokeWidth={width} />
-      {becomes === 'comes off' && <path d={`M${end[0] - out * 20} ${end[1] + 9}l8 -18m3 18l8 -18`} stroke={theme.ink} strokeWidth={2.4} />}
+      {becomes === 'comes off' && (
+        <path d={`M${end[0] - out * 20} ${end[1] + 9}l8 -18m3 18l8 -18`} stroke={theme.ink} strokeWidth={2.4} />
+      )}
     </g>
   );
 }

@@ -16,7 +16,17 @@ export interface DrawnWire {
 
 const bendPx = 12;
 
-export function WireRun({ wire, terminal, model, view }: { wire: DrawnWire; terminal: Terminal; model: PartModel; view: BoardView }) {
+export function WireRun({
+  wire,
+  terminal,
+  model,
+  view,
+}: {
+  wire: DrawnWire;
+  terminal: Terminal;
+  model: PartModel;
+  view: BoardView;
+}) {
   const theme = useTheme();
   const { fill, casing } = wireColour(wire.colour);
   const width = wire.awg < 17 ? 12 : wire.awg < 25 ? 8 : 6;

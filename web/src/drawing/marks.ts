@@ -17,7 +17,16 @@ export interface TerminalMark {
   colour: string | null;
 }
 
-const empty: TerminalMark = { planned: 0, landed: 0, differs: false, looked: false, stale: false, proved: false, hidden: false, colour: null };
+const empty: TerminalMark = {
+  planned: 0,
+  landed: 0,
+  differs: false,
+  looked: false,
+  stale: false,
+  proved: false,
+  hidden: false,
+  colour: null,
+};
 
 export type Marks = ReadonlyMap<TerminalRef, TerminalMark>;
 
@@ -33,7 +42,8 @@ export function terminalMarks(state: JobState, catalogue: Catalogue): Marks {
   for (const wire of Object.values(words.build.wires)) {
     for (const end of [0, 1] as const) {
       const planned = landedOn(wire.ends[end]);
-      if (planned && wire.ends[end].by !== 'factory') edit(planned, (mark) => ({ planned: mark.planned + 1, colour: mark.colour ?? wire.colour }));
+      if (planned && wire.ends[end].by !== 'factory')
+        edit(planned, (mark) => ({ planned: mark.planned + 1, colour: mark.colour ?? wire.colour }));
     }
   }
   const graded = new Map(notesOf(log, 'look').map(({ record }) => [record.body.of, record.body.grade]));
@@ -46,7 +56,13 @@ export function terminalMarks(state: JobState, catalogue: Catalogue): Marks {
       const target = words.build.wires[wire.id];
       const differs = !target || landedOn(target.ends[end]) !== ref;
       const looked = stillGood.has(joint);
-      edit(ref, (mark) => ({ landed: mark.landed + 1, colour: wire.colour, differs: mark.differs || differs, looked: mark.looked || looked, stale: mark.stale || (graded.has(joint) && !looked) }));
+      edit(ref, (mark) => ({
+        landed: mark.landed + 1,
+        colour: wire.colour,
+        differs: mark.differs || differs,
+        looked: mark.looked || looked,
+        stale: mark.stale || (graded.has(joint) && !looked),
+      }));
     }
   }
   for (const step of state.steps) {
@@ -65,6 +81,12 @@ export function markOf(marks: Marks, ref: TerminalRef): TerminalMark {
 export function markWords(mark: TerminalMark): string {
   if (mark.hidden) return 'under its plug';
   if (mark.landed === 0) return mark.planned > 0 ? 'planned, empty' : 'empty';
-  const state = mark.proved ? 'soldered, proved' : mark.looked ? 'soldered, looked at' : mark.stale ? 'soldered, look again' : 'soldered';
+  const state = mark.proved
+    ? 'soldered, proved'
+    : mark.looked
+      ? 'soldered, looked at'
+      : mark.stale
+        ? 'soldered, look again'
+        : 'soldered';
   return mark.differs ? `${state}, not as planned` : state;
 }

@@ -18,17 +18,30 @@ const mostPxPerMm = 16;
 const marginPx = 14;
 
 /** @param focus The pads in question; empty shows the whole board. */
-export function boardView(model: PartModel, side: Side, focus: readonly Terminal[], widthPx: number, heightPx: number): BoardView {
+export function boardView(
+  model: PartModel,
+  side: Side,
+  focus: readonly Terminal[],
+  widthPx: number,
+  heightPx: number,
+): BoardView {
   const [spanX, spanY] = span(model);
   const whole = Math.min(mostPxPerMm, (widthPx - 2 * marginPx) / spanX, (heightPx - 2 * marginPx) / spanY);
   const fits = whole >= leastPxPerMm && focus.every((one) => Math.min(...one.sizeMm) * whole >= leastPadPx);
   const box = boxOf(focus);
-  const close = Math.min(zoomPxPerMm, (widthPx - 8 * marginPx) / (box.sizeMm[0] + 4), (heightPx - 8 * marginPx) / (box.sizeMm[1] + 4));
+  const close = Math.min(
+    zoomPxPerMm,
+    (widthPx - 8 * marginPx) / (box.sizeMm[0] + 4),
+    (heightPx - 8 * marginPx) / (box.sizeMm[1] + 4),
+  );
   const pxPerMm = fits || focus.length === 0 ? whole : Math.max(whole, close);
-  const centreMm: XY = fits || focus.length === 0 ? [0, 0] : centreFor(box.atMm, [spanX, spanY], [widthPx / pxPerMm, heightPx / pxPerMm]);
+  const centreMm: XY =
+    fits || focus.length === 0 ? [0, 0] : centreFor(box.atMm, [spanX, spanY], [widthPx / pxPerMm, heightPx / pxPerMm]);
   const mirror = side === 'bottom' ? -1 : 1;
   return {
-    pxPerMm, zoomed: pxPerMm > whole, centreMm,
+    pxPerMm,
+    zoomed: pxPerMm > whole,
+    centreMm,
     toPx: ([x, y]) => [widthPx / 2 + mirror * (x - centreMm[0]) * pxPerMm, heightPx / 2 - (y - centreMm[1]) * pxPerMm],
   };
 }
@@ -53,7 +66,12 @@ function centreFor(focusMm: XY, spanMm: XY, windowMm: XY): XY {
 }
 
 /** The nearest pad in a direction on the same side, or null: how the ring walks with the arrow keys. */
-export function padTowards(model: PartModel, side: Side, from: Terminal, direction: 'left' | 'right' | 'up' | 'down'): Terminal | null {
+export function padTowards(
+  model: PartModel,
+  side: Side,
+  from: Terminal,
+  direction: 'left' | 'right' | 'up' | 'down',
+): Terminal | null {
   const mirror = side === 'bottom' ? -1 : 1;
   const [dx, dy] = { left: [-1, 0], right: [1, 0], up: [0, 1], down: [0, -1] }[direction] as [number, number];
   const found = model.terminals

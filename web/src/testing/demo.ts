@@ -6,7 +6,11 @@ import { makeCatalogue, wholeDraft } from '@junctor/core';
 const folder = new URL('../../../demo/', import.meta.url);
 const read = (path: string) => JSON.parse(readFileSync(new URL(path, folder), 'utf8')) as unknown;
 
-export const catalogue = makeCatalogue(readdirSync(new URL('catalogue', folder)).filter((name) => name.endsWith('.json')).map((name) => read(`catalogue/${name}`) as PartModel));
+export const catalogue = makeCatalogue(
+  readdirSync(new URL('catalogue', folder))
+    .filter((name) => name.endsWith('.json'))
+    .map((name) => read(`catalogue/${name}`) as PartModel),
+);
 
 export function demoPlan(id: string): PlanDraft {
   return wholeDraft((read(`jobs/${id}.json`) as { plan: StoredDraft }).plan);

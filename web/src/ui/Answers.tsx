@@ -17,18 +17,52 @@ export interface Answer {
 }
 
 const Button = styled.button<{ $main: boolean; $tight: boolean; $many: boolean }>`
-  flex: ${({ $main, $tight }) => ($main ? ($tight ? '1 1 190px' : '2 1 250px') : $tight ? '1 1 88px' : '1 1 90px')}; min-width: 0; height: 76px; padding: 0 ${({ $tight, $many }) => ($many ? 4 : $tight ? 6 : 12)}px; cursor: pointer;
-  display: flex; align-items: center; justify-content: ${({ $main }) => ($main ? 'flex-start' : 'center')}; gap: ${({ $tight }) => ($tight ? 6 : 9)}px;
-  border: 2px solid ${({ theme }) => theme.ink}; border-radius: 8px; font-size: ${({ $tight, $many }) => ($many ? 17 : $tight ? 18 : 20)}px; font-weight: 700; text-align: left; line-height: 1.1;
-  background: ${({ theme, $main }) => ($main ? theme.ink : theme.paper)}; color: ${({ theme, $main }) => ($main ? theme.paper : theme.ink)};
-  &[aria-disabled='true'] { background: ${({ theme }) => theme.ground}; color: ${({ theme }) => theme.quiet}; border-style: dashed; cursor: not-allowed; }
+  flex: ${({ $main, $tight }) => ($main ? ($tight ? '1 1 190px' : '2 1 250px') : $tight ? '1 1 88px' : '1 1 90px')};
+  min-width: 0;
+  height: 76px;
+  padding: 0 ${({ $tight, $many }) => ($many ? 4 : $tight ? 6 : 12)}px;
+  cursor: pointer;
+  display: flex;
+  align-items: center;
+  justify-content: ${({ $main }) => ($main ? 'flex-start' : 'center')};
+  gap: ${({ $tight }) => ($tight ? 6 : 9)}px;
+  border: 2px solid ${({ theme }) => theme.ink};
+  border-radius: 8px;
+  font-size: ${({ $tight, $many }) => ($many ? 17 : $tight ? 18 : 20)}px;
+  font-weight: 700;
+  text-align: left;
+  line-height: 1.1;
+  background: ${({ theme, $main }) => ($main ? theme.ink : theme.paper)};
+  color: ${({ theme, $main }) => ($main ? theme.paper : theme.ink)};
+  &[aria-disabled='true'] {
+    background: ${({ theme }) => theme.ground};
+    color: ${({ theme }) => theme.quiet};
+    border-style: dashed;
+    cursor: not-allowed;
+  }
 `;
 const Cap = styled.kbd`
-  flex: none; display: inline-flex; align-items: center; justify-content: center; min-width: 30px; height: 30px; padding: 0 5px;
-  border: 1.5px solid currentColor; border-radius: 6px; font: inherit; font-size: 17px;
+  flex: none;
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  min-width: 30px;
+  height: 30px;
+  padding: 0 5px;
+  border: 1.5px solid currentColor;
+  border-radius: 6px;
+  font: inherit;
+  font-size: 17px;
 `;
 
-const caps: Readonly<Record<string, string>> = { '-': '−', ArrowUp: '↑', ArrowDown: '↓', ArrowLeft: '←', ArrowRight: '→', Escape: 'Esc' };
+const caps: Readonly<Record<string, string>> = {
+  '-': '−',
+  ArrowUp: '↑',
+  ArrowDown: '↓',
+  ArrowLeft: '←',
+  ArrowRight: '→',
+  Escape: 'Esc',
+};
 
 export function AnswerRow({ answers }: { answers: readonly Answer[] }) {
   useKeys(answers);
@@ -39,8 +73,15 @@ export function AnswerRow({ answers }: { answers: readonly Answer[] }) {
     <>
       {shown.map((answer) => (
         <Button
-          key={answer.key} type="button" $main={answer.main ?? false} $tight={tight} $many={many} aria-disabled={answer.blocked ? true : undefined} title={answer.blocked ?? undefined}
-          aria-keyshortcuts={answer.key} onClick={() => !answer.blocked && answer.act()}
+          key={answer.key}
+          type="button"
+          $main={answer.main ?? false}
+          $tight={tight}
+          $many={many}
+          aria-disabled={answer.blocked ? true : undefined}
+          title={answer.blocked ?? undefined}
+          aria-keyshortcuts={answer.key}
+          onClick={() => !answer.blocked && answer.act()}
         >
           <Cap aria-hidden>{caps[answer.key] ?? answer.key}</Cap>
           <span>{answer.label}</span>

@@ -8,7 +8,12 @@ const width = 1232;
 const cordEnd = width - 10;
 const middleY = 40;
 const names: Readonly<Record<string, string>> = {
-  kit: 'Kit', 'power path': 'Power path', motors: 'Motors', controller: 'Controller', continuity: 'Continuity', 'first power': 'First power',
+  kit: 'Kit',
+  'power path': 'Power path',
+  motors: 'Motors',
+  controller: 'Controller',
+  continuity: 'Continuity',
+  'first power': 'First power',
 };
 
 interface CordProps {
@@ -18,7 +23,15 @@ interface CordProps {
   shown: Step | null;
 }
 
-const Foot = styled.nav`padding: 0 24px; height: 110px; svg { width: 100%; height: 110px; display: block; }`;
+const Foot = styled.nav`
+  padding: 0 24px;
+  height: 110px;
+  svg {
+    width: 100%;
+    height: 110px;
+    display: block;
+  }
+`;
 
 export function Cord({ steps, gates, shown }: CordProps) {
   const places = placed(steps);
@@ -28,18 +41,53 @@ export function Cord({ steps, gates, shown }: CordProps) {
   const index = shown ? steps.findIndex(({ id }) => id === shown.id) + 1 : steps.length;
   return (
     <Foot aria-label="The job as a cord">
-      <svg viewBox={`0 0 ${width} 110`} preserveAspectRatio="xMidYMid meet" role="img" aria-label={`Step ${index} of ${steps.length}. ${gates.map((gate) => `${names[gate.id]} ${gate.state}`).join(', ')}`}>
-        {runs(places).map((run) => <Run key={run.from} {...run} />)}
+      <svg
+        viewBox={`0 0 ${width} 110`}
+        preserveAspectRatio="xMidYMid meet"
+        role="img"
+        aria-label={`Step ${index} of ${steps.length}. ${gates.map((gate) => `${names[gate.id]} ${gate.state}`).join(', ')}`}
+      >
+        {runs(places).map((run) => (
+          <Run key={run.from} {...run} />
+        ))}
         {stretches.map((id) => {
           const last = places.filter(({ step }) => step.stretch === id).at(-1);
           const gate = gates.find((one) => one.id === id);
-          return last && gate ? <Ferrule key={id} x={last.to - 5} gate={gate} short={steps.filter((step) => step.stretch === id && step.verb === 'count' && step.done && step.against !== null).length} /> : null;
+          return last && gate ? (
+            <Ferrule
+              key={id}
+              x={last.to - 5}
+              gate={gate}
+              short={
+                steps.filter(
+                  (step) => step.stretch === id && step.verb === 'count' && step.done && step.against !== null,
+                ).length
+              }
+            />
+          ) : null;
         })}
         <path d={`M${nowX - 9} 4h18l-9 12z`} fill="#7a4a00" />
-        <text x={Math.min(Math.max(nowX, 70), width - 60)} y={98} textAnchor="middle" fontSize="16" fontWeight="700" fill="#7a4a00">
+        <text
+          x={Math.min(Math.max(nowX, 70), width - 60)}
+          y={98}
+          textAnchor="middle"
+          fontSize="16"
+          fontWeight="700"
+          fill="#7a4a00"
+        >
           {shown ? `now · ${index} of ${steps.length}` : 'all done'}
         </text>
-        {left > 0 && <text x={nowX > width / 2 ? 0 : width} y={98} textAnchor={nowX > width / 2 ? 'start' : 'end'} fontSize="16" fill="#5d574d">estimate: {left >= 60 ? `${Math.floor(left / 60)} h ${left % 60} min` : `${left} min`} left at the bench</text>}
+        {left > 0 && (
+          <text
+            x={nowX > width / 2 ? 0 : width}
+            y={98}
+            textAnchor={nowX > width / 2 ? 'start' : 'end'}
+            fontSize="16"
+            fill="#5d574d"
+          >
+            estimate: {left >= 60 ? `${Math.floor(left / 60)} h ${left % 60} min` : `${left} min`} left at the bench
+          </text>
+        )}
       </svg>
     </Foot>
   );
@@ -53,7 +101,8 @@ interface Place {
 
 /** Length is minutes at the bench; every stretch keeps room for its ferrule's name. */
 function placed(steps: readonly Step[]): Place[] {
-  const share = (id: string) => steps.filter(({ stretch }) => stretch === id).reduce((sum, { takesS }) => sum + takesS, 0);
+  const share = (id: string) =>
+    steps.filter(({ stretch }) => stretch === id).reduce((sum, { takesS }) => sum + takesS, 0);
   const total = stretches.reduce((sum, id) => sum + share(id), 0) || 1;
   const least = 152;
   const present = stretches.filter((id) => share(id) > 0);
@@ -62,11 +111,13 @@ function placed(steps: readonly Step[]): Place[] {
   return present.flatMap((id) => {
     const length = least + (room * share(id)) / total;
     const scale = length / (share(id) || 1);
-    return steps.filter(({ stretch }) => stretch === id).map((step) => {
-      const from = x;
-      x += step.takesS * scale;
-      return { step, from, to: x };
-    });
+    return steps
+      .filter(({ stretch }) => stretch === id)
+      .map((step) => {
+        const from = x;
+        x += step.takesS * scale;
+        return { step, from, to: x };
+      });
   });
 }
 
@@ -91,7 +142,8 @@ function Run({ from, to, done }: { from: number; to: number; done: boolean }) {
   }
   const wave = (up: number) => {
     const points: string[] = [];
-    for (let x = from; x <= to; x += 3) points.push(`${x.toFixed(1)} ${(middleY + up * 8 * Math.sin((x / 28) * Math.PI)).toFixed(1)}`);
+    for (let x = from; x <= to; x += 3)
+      points.push(`${x.toFixed(1)} ${(middleY + up * 8 * Math.sin((x / 28) * Math.PI)).toFixed(1)}`);
     return `M${points.join('L')}`;
   };
   return (
@@ -109,10 +161,27 @@ function Ferrule({ x, gate, short }: { x: number; gate: Gate; short: number }) {
   const again = !passed && gate.unpassedBy !== null;
   return (
     <g>
-      <rect x={x - 6} y={20} width={12} height={again ? 17 : 40} rx={2} fill={passed ? '#20262b' : '#f3efe6'} stroke="#20262b" strokeWidth="2" />
+      <rect
+        x={x - 6}
+        y={20}
+        width={12}
+        height={again ? 17 : 40}
+        rx={2}
+        fill={passed ? '#20262b' : '#f3efe6'}
+        stroke="#20262b"
+        strokeWidth="2"
+      />
       {again && <rect x={x - 6} y={43} width={12} height={17} rx={2} fill="#f3efe6" stroke="#20262b" strokeWidth="2" />}
-      <text x={x + 6} y={78} textAnchor="end" fontSize="16" fontWeight={passed ? 700 : 400} fill={passed ? '#20262b' : '#5d574d'}>
-        {label}{short > 0 ? `, ${short} short` : passed ? ' passed' : again ? ' open again' : ''}
+      <text
+        x={x + 6}
+        y={78}
+        textAnchor="end"
+        fontSize="16"
+        fontWeight={passed ? 700 : 400}
+        fill={passed ? '#20262b' : '#5d574d'}
+      >
+        {label}
+        {short > 0 ? `, ${short} short` : passed ? ' passed' : again ? ' open again' : ''}
       </text>
     </g>
   );

@@ -20,35 +20,89 @@ export interface Hand {
 }
 
 const Page = styled.main`
-  height: 100vh; min-height: 800px; width: 100%; display: grid; overflow: hidden;
+  height: 100vh;
+  min-height: 800px;
+  width: 100%;
+  display: grid;
+  overflow: hidden;
   grid-template-rows: 44px 60px 36px minmax(430px, 1fr) 92px 110px;
 `;
 const Sentence = styled.h1`
-  padding: 0 24px; font-size: 33px; line-height: 60px; font-weight: 400; white-space: nowrap; overflow: hidden; text-overflow: ellipsis;
-  @media (max-width: 1400px) { font-size: 31px; }
+  padding: 0 24px;
+  font-size: 33px;
+  line-height: 60px;
+  font-weight: 400;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  @media (max-width: 1400px) {
+    font-size: 31px;
+  }
 `;
 const Under = styled.p`
-  padding: 0 24px; font-size: 20px; line-height: 32px; color: ${({ theme }) => theme.quiet}; white-space: nowrap; overflow: hidden; text-overflow: ellipsis;
-  strong { color: ${({ theme }) => theme.ink}; }
+  padding: 0 24px;
+  font-size: 20px;
+  line-height: 32px;
+  color: ${({ theme }) => theme.quiet};
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  strong {
+    color: ${({ theme }) => theme.ink};
+  }
 `;
 const Hands = styled.div<{ $one?: boolean }>`
-  display: grid; grid-template-columns: ${({ $one }) => ($one ? 'minmax(0, 1fr)' : 'minmax(0, 1fr) 192px minmax(0, 1fr)')}; padding: 0 24px; min-height: 0;
+  display: grid;
+  grid-template-columns: ${({ $one }) => ($one ? 'minmax(0, 1fr)' : 'minmax(0, 1fr) 192px minmax(0, 1fr)')};
+  padding: 0 24px;
+  min-height: 0;
 `;
 const Panel = styled.section`
-  border: 1.5px solid ${({ theme }) => theme.edge}; border-radius: 6px; background: ${({ theme }) => theme.paper};
-  padding: 10px 14px; min-height: 0; overflow: hidden; display: flex; flex-direction: column;
-  h2 { font-size: 20px; line-height: 24px; }
-  h2 + p { font-size: 17px; line-height: 22px; color: ${({ theme }) => theme.quiet}; }
+  border: 1.5px solid ${({ theme }) => theme.edge};
+  border-radius: 6px;
+  background: ${({ theme }) => theme.paper};
+  padding: 10px 14px;
+  min-height: 0;
+  overflow: hidden;
+  display: flex;
+  flex-direction: column;
+  h2 {
+    font-size: 20px;
+    line-height: 24px;
+  }
+  h2 + p {
+    font-size: 17px;
+    line-height: 22px;
+    color: ${({ theme }) => theme.quiet};
+  }
 `;
-const Body = styled.div`flex: 1; min-height: 0; position: relative;`;
-const Crossing = styled.div`padding: 4px 10px; text-align: center; overflow: hidden; display: flex; flex-direction: column; justify-content: center; gap: 8px;`;
-const Answers = styled.div`padding: 10px 24px 6px; display: flex; gap: 10px;`;
+const Body = styled.div`
+  flex: 1;
+  min-height: 0;
+  position: relative;
+`;
+const Crossing = styled.div`
+  padding: 4px 10px;
+  text-align: center;
+  overflow: hidden;
+  display: flex;
+  flex-direction: column;
+  justify-content: center;
+  gap: 8px;
+`;
+const Answers = styled.div`
+  padding: 10px 24px 6px;
+  display: flex;
+  gap: 10px;
+`;
 
 export function Frame({ head, sentence, under, answers, cord, ...held }: FrameProps) {
   return (
     <Page>
       {head}
-      <Sentence aria-live="polite" data-testid="sentence">{sentence}</Sentence>
+      <Sentence aria-live="polite" data-testid="sentence">
+        {sentence}
+      </Sentence>
       <Under data-testid="under">{under}</Under>
       {'both' in held ? (
         <Hands $one>
@@ -70,7 +124,9 @@ export function Frame({ head, sentence, under, answers, cord, ...held }: FramePr
 function HandPanel({ side, title, note, body }: Hand & { side: string }) {
   return (
     <Panel aria-label={`${side}: ${title}`}>
-      <h2>{side}: {title}</h2>
+      <h2>
+        {side}: {title}
+      </h2>
       <p>{note}</p>
       <Body>{body}</Body>
     </Panel>
@@ -78,7 +134,18 @@ function HandPanel({ side, title, note, body }: Hand & { side: string }) {
 }
 
 export const Fact = styled.dl`
-  dt { font-size: 16px; color: ${({ theme }) => theme.quiet}; line-height: 20px; }
-  dd { font-size: 25px; font-weight: 700; line-height: 28px; }
-  dd.long { font-size: 17px; line-height: 21px; }
+  dt {
+    font-size: 16px;
+    color: ${({ theme }) => theme.quiet};
+    line-height: 20px;
+  }
+  dd {
+    font-size: 25px;
+    font-weight: 700;
+    line-height: 28px;
+  }
+  dd.long {
+    font-size: 17px;
+    line-height: 21px;
+  }
 `;

@@ -7,13 +7,35 @@ import { useOutbox } from '../api/outbox';
 import { useSession, useSignOut } from '../api/session';
 
 const Line = styled.header`
-  height: 44px; display: flex; align-items: center; gap: 18px; padding: 0 24px; font-size: 17px; white-space: nowrap;
-  a { font-weight: 700; text-decoration: underline; }
-  & > :nth-child(2) { font-weight: 700; }
+  height: 44px;
+  display: flex;
+  align-items: center;
+  gap: 18px;
+  padding: 0 24px;
+  font-size: 17px;
+  white-space: nowrap;
+  a {
+    font-weight: 700;
+    text-decoration: underline;
+  }
+  & > :nth-child(2) {
+    font-weight: 700;
+  }
 `;
 const Right = styled.div`
-  margin-left: auto; display: flex; gap: 14px; align-items: center; color: ${({ theme }) => theme.quiet};
-  button { background: none; border: 0; padding: 4px; text-decoration: underline; cursor: pointer; color: inherit; }
+  margin-left: auto;
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  color: ${({ theme }) => theme.quiet};
+  button {
+    background: none;
+    border: 0;
+    padding: 4px;
+    text-decoration: underline;
+    cursor: pointer;
+    color: inherit;
+  }
 `;
 
 export function Head({ title, children }: { title: ReactNode; children?: ReactNode }) {
@@ -26,8 +48,16 @@ export function Head({ title, children }: { title: ReactNode; children?: ReactNo
       {children}
       <Right>
         <SaveState />
-        {person && <span>{person.name}, {person.role}</span>}
-        {person && <button type="button" onClick={() => signOut.mutate()}>Sign out</button>}
+        {person && (
+          <span>
+            {person.name}, {person.role}
+          </span>
+        )}
+        {person && (
+          <button type="button" onClick={() => signOut.mutate()}>
+            Sign out
+          </button>
+        )}
       </Right>
     </Line>
   );
@@ -37,7 +67,16 @@ export function Head({ title, children }: { title: ReactNode; children?: ReactNo
 function SaveState() {
   const { waiting, trouble, savedAt } = useOutbox();
   const [opened] = useState(() => Date.now());
-  if (trouble && waiting > 0) return <strong role="status">kept here: {waiting}, {trouble}</strong>;
+  if (trouble && waiting > 0)
+    return (
+      <strong role="status">
+        kept here: {waiting}, {trouble}
+      </strong>
+    );
   if (waiting > 0) return <span role="status">saving {waiting}</span>;
-  return <span role="status">{savedAt && savedAt > opened ? `saved ${new Date(savedAt).toLocaleTimeString('en-GB')}` : 'saved'}</span>;
+  return (
+    <span role="status">
+      {savedAt && savedAt > opened ? `saved ${new Date(savedAt).toLocaleTimeString('en-GB')}` : 'saved'}
+    </span>
+  );
 }

@@ -9,25 +9,112 @@ import type { Answer } from './Answers';
 
 const Page = styled.main`
   padding-bottom: 40px;
-  h1 { font-size: 34px; font-weight: 400; padding: 8px 24px 2px; }
-  & > p { padding: 0 24px 6px; font-size: 19px; color: ${({ theme }) => theme.quiet}; max-width: 1180px; }
-  h2 { font-size: 23px; padding: 18px 0 6px; } section { padding: 0 24px; min-width: 0; }
-  @media print { header, nav { display: none; } h1 { font-size: 19pt; } & > p { font-size: 10pt; } h2 { font-size: 12pt; padding: 10pt 0 2pt; break-after: avoid; } }
+  h1 {
+    font-size: 34px;
+    font-weight: 400;
+    padding: 8px 24px 2px;
+  }
+  & > p {
+    padding: 0 24px 6px;
+    font-size: 19px;
+    color: ${({ theme }) => theme.quiet};
+    max-width: 1180px;
+  }
+  h2 {
+    font-size: 23px;
+    padding: 18px 0 6px;
+  }
+  section {
+    padding: 0 24px;
+    min-width: 0;
+  }
+  @media print {
+    header,
+    nav {
+      display: none;
+    }
+    h1 {
+      font-size: 19pt;
+    }
+    & > p {
+      font-size: 10pt;
+    }
+    h2 {
+      font-size: 12pt;
+      padding: 10pt 0 2pt;
+      break-after: avoid;
+    }
+  }
 `;
 const Doors = styled.nav`
-  padding: 4px 24px 12px; display: flex; flex-wrap: wrap; gap: 8px 24px; font-size: 18px;
-  a, button { display: flex; gap: 8px; align-items: center; font-weight: 700; text-decoration: none; background: none; border: 0; padding: 4px 0; cursor: pointer; color: inherit; }
+  padding: 4px 24px 12px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 24px;
+  font-size: 18px;
+  a,
+  button {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    font-weight: 700;
+    text-decoration: none;
+    background: none;
+    border: 0;
+    padding: 4px 0;
+    cursor: pointer;
+    color: inherit;
+  }
 `;
 export const Lines = styled.ul`
   font-size: 18px;
-  li { padding: 6px 0; border-bottom: 1px solid ${({ theme }) => theme.edge}; display: grid; gap: 4px 16px; align-items: baseline; }
-  li > span { min-width: 0; } .quiet { color: ${({ theme }) => theme.quiet}; }
-  @media print { font-size: 10pt; li { padding: 2pt 0; break-inside: avoid; } }
+  li {
+    padding: 6px 0;
+    border-bottom: 1px solid ${({ theme }) => theme.edge};
+    display: grid;
+    gap: 4px 16px;
+    align-items: baseline;
+  }
+  li > span {
+    min-width: 0;
+  }
+  .quiet {
+    color: ${({ theme }) => theme.quiet};
+  }
+  @media print {
+    font-size: 10pt;
+    li {
+      padding: 2pt 0;
+      break-inside: avoid;
+    }
+  }
 `;
-export const Columns = styled.div`display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 0 28px; padding: 0 24px; & > section { padding: 0; } @media print { display: block; }`;
+export const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 0 28px;
+  padding: 0 24px;
+  & > section {
+    padding: 0;
+  }
+  @media print {
+    display: block;
+  }
+`;
 export const Small = styled.button`
-  padding: 7px 14px; font-size: 18px; font-weight: 700; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; background: ${({ theme }) => theme.paper}; cursor: pointer; justify-self: start;
-  &[aria-disabled='true'] { border-style: dashed; color: ${({ theme }) => theme.quiet}; cursor: not-allowed; }
+  padding: 7px 14px;
+  font-size: 18px;
+  font-weight: 700;
+  border: 2px solid ${({ theme }) => theme.ink};
+  border-radius: 6px;
+  background: ${({ theme }) => theme.paper};
+  cursor: pointer;
+  justify-self: start;
+  &[aria-disabled='true'] {
+    border-style: dashed;
+    color: ${({ theme }) => theme.quiet};
+    cursor: not-allowed;
+  }
 `;
 
 export interface Door {
@@ -60,7 +147,19 @@ export function Sheet({ place, title, note, doors = [], go, children }: SheetPro
       {note && <p>{note}</p>}
       {doors.length > 0 && (
         <Doors aria-label="Near here">
-          {doors.map(({ key, label, to, act }) => (to ? <Link key={key} to={to}><KeyCap>{key.length === 1 ? key.toUpperCase() : key}</KeyCap>{label}</Link> : <button key={key} type="button" onClick={act}><KeyCap>{key.length === 1 ? key.toUpperCase() : key}</KeyCap>{label}</button>))}
+          {doors.map(({ key, label, to, act }) =>
+            to ? (
+              <Link key={key} to={to}>
+                <KeyCap>{key.length === 1 ? key.toUpperCase() : key}</KeyCap>
+                {label}
+              </Link>
+            ) : (
+              <button key={key} type="button" onClick={act}>
+                <KeyCap>{key.length === 1 ? key.toUpperCase() : key}</KeyCap>
+                {label}
+              </button>
+            ),
+          )}
         </Doors>
       )}
       {children}

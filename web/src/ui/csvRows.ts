@@ -22,15 +22,26 @@ export function writeRows(fields: readonly string[], data: readonly (readonly (s
 }
 
 /** Rows made from cells by column name. `make` is given the line; `unique` names what may stand only once. */
-export function readRows<Row>(text: string, columns: readonly string[], wanted: readonly string[], make: (cell: Cell, fault: (says: string) => void, line: number) => Row, unique: (row: Row) => string | null): CsvRead<Row> {
+export function readRows<Row>(
+  text: string,
+  columns: readonly string[],
+  wanted: readonly string[],
+  make: (cell: Cell, fault: (says: string) => void, line: number) => Row,
+  unique: (row: Row) => string | null,
+): CsvRead<Row> {
   const plain = text.replace(/^\ufeff/, '');
   const parsed = Papa.parse<string[]>(plain, { skipEmptyLines: false, delimiter: separatorOf(plain) });
-  const faults: CsvFault[] = parsed.errors.filter(({ type }) => type === 'Quotes').map(({ row, message }) => ({ line: (row ?? 0) + 1, says: message }));
+  const faults: CsvFault[] = parsed.errors
+    .filter(({ type }) => type === 'Quotes')
+    .map(({ row, message }) => ({ line: (row ?? 0) + 1, says: message }));
   const [head = [], ...body] = parsed.data;
   const names = head.map((name) => name.trim().toLowerCase().replace(/_/g, ' '));
   for (const name of wanted) if (!names.includes(name)) faults.push({ line: 1, says: `there is no column “${name}”` });
-  for (const name of names) if (!columns.includes(name)) faults.push({ line: 1, says: `there is no such column as “${name}”` });
-  names.forEach((name, index) => { if (names.indexOf(name) !== index) faults.push({ line: 1, says: `column “${name}” is there twice` }); });
+  for (const name of names)
+    if (!columns.includes(name)) faults.push({ line: 1, says: `there is no such column as “${name}”` });
+  names.forEach((name, index) => {
+    if (names.indexOf(name) !== index) faults.push({ line: 1, says: `column “${name}” is there twice` });
+  });
   if (body.length > mostRows) faults.push({ line: mostRows + 2, says: `a table has at most ${mostRows} rows` });
   if (faults.length > 0) return { ok: false, faults };
   const seen = new Map<string, number>();
@@ -40,7 +51,9 @@ export function readRows<Row>(text: string, columns: readonly string[], wanted: 
     const fault = (says: string) => void faults.push({ line, says });
     if (cells.length !== names.length) fault(`has ${cells.length} cells, the head has ${names.length}`);
     // What begins like a formula was written with an apostrophe in front.
-    const cell = Object.fromEntries(names.map((name, at) => [name, (cells[at] ?? '').trim().replace(/^'(?=[=+\-@])/, '')]));
+    const cell = Object.fromEntries(
+      names.map((name, at) => [name, (cells[at] ?? '').trim().replace(/^'(?=[=+\-@])/, '')]),
+    );
     const row = make(cell, fault, line);
     const key = unique(row);
     if (key !== null && seen.has(key)) fault(`“${key}” stood on line ${seen.get(key)} already`);
@@ -60,6 +73,7 @@ function separatorOf(text: string): string {
 /** A number with point or comma; thousands are not guessed at. */
 export function numberIn(cell: string | undefined, fault: (says: string) => void, name: string): number {
   const value = Number((cell ?? '').replace(',', '.'));
-  if (cell === undefined || cell === '' || !Number.isFinite(value) || value < 0 || value > 1e9) fault(`${name} is a number of 0 or more, not “${cell ?? ''}”`);
+  if (cell === undefined || cell === '' || !Number.isFinite(value) || value < 0 || value > 1e9)
+    fault(`${name} is a number of 0 or more, not “${cell ?? ''}”`);
   return value;
 }

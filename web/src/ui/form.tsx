@@ -1,13 +1,43 @@
 /** Form pieces: a label, a field, and the mistake beside it. */
 import type { FormEvent, ReactNode } from 'react';
-import { Button, FieldError, Input, Label, ListBox, ListBoxItem, Popover, Radio, RadioGroup, Select, SelectValue, TextField } from 'react-aria-components';
+import {
+  Button,
+  FieldError,
+  Input,
+  Label,
+  ListBox,
+  ListBoxItem,
+  Popover,
+  Radio,
+  RadioGroup,
+  Select,
+  SelectValue,
+  TextField,
+} from 'react-aria-components';
 import styled from 'styled-components';
 
 const Page = styled.main`
-  form { max-width: 760px; padding: 8px 24px 40px; display: grid; gap: 18px; }
-  &[data-wide='true'] form { max-width: none; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 14px 28px; align-items: start; }
-  &[data-wide='true'] form > [role='alert'], &[data-wide='true'] form > button[type='submit'] { grid-column: 1 / -1; }
-  h1 { font-size: 34px; font-weight: 400; padding: 10px 24px 4px; }
+  form {
+    max-width: 760px;
+    padding: 8px 24px 40px;
+    display: grid;
+    gap: 18px;
+  }
+  &[data-wide='true'] form {
+    max-width: none;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 14px 28px;
+    align-items: start;
+  }
+  &[data-wide='true'] form > [role='alert'],
+  &[data-wide='true'] form > button[type='submit'] {
+    grid-column: 1 / -1;
+  }
+  h1 {
+    font-size: 34px;
+    font-weight: 400;
+    padding: 10px 24px 4px;
+  }
 `;
 
 interface FormPageProps {
@@ -24,7 +54,9 @@ export function FormPage({ title, head, onSubmit, wide = false, children }: Form
     <Page data-wide={wide}>
       {head}
       <h1>{title}</h1>
-      <form onSubmit={onSubmit} noValidate>{children}</form>
+      <form onSubmit={onSubmit} noValidate>
+        {children}
+      </form>
     </Page>
   );
 }
@@ -35,8 +67,18 @@ const fieldCss = `
 `;
 const Field = styled(TextField)`
   ${fieldCss} min-width: 0;
-  input { width: 100%; min-width: 0; padding: 10px 12px; font-size: 20px; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; background: ${({ theme }) => theme.paper}; }
-  [slot='errorMessage'] { font-weight: 700; }
+  input {
+    width: 100%;
+    min-width: 0;
+    padding: 10px 12px;
+    font-size: 20px;
+    border: 2px solid ${({ theme }) => theme.ink};
+    border-radius: 6px;
+    background: ${({ theme }) => theme.paper};
+  }
+  [slot='errorMessage'] {
+    font-weight: 700;
+  }
 `;
 
 interface WordsProps {
@@ -62,7 +104,11 @@ export function WordsField({ name, label, error, inputMode, ...rest }: WordsProp
 
 /** A typed number, with point or comma; NaN when it is none, 0 when nothing was typed. */
 export function typedNumber(text: FormDataEntryValue | null): number {
-  return Number(String(text ?? '').trim().replace(',', '.'));
+  return Number(
+    String(text ?? '')
+      .trim()
+      .replace(',', '.'),
+  );
 }
 
 export function NumberTextField(props: Omit<WordsProps, 'type' | 'inputMode'>) {
@@ -71,25 +117,72 @@ export function NumberTextField(props: Omit<WordsProps, 'type' | 'inputMode'>) {
 
 const Radios = styled(RadioGroup)`
   ${fieldCss}
-  .options { display: flex; flex-wrap: wrap; gap: 8px; }
+  .options {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+  }
   .react-aria-Radio {
-    display: flex; align-items: center; gap: 10px; padding: 9px 14px; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; cursor: pointer;
-    font-weight: 400; background: ${({ theme }) => theme.paper};
-    &::before { content: ''; width: 14px; height: 14px; border-radius: 50%; border: 2px solid ${({ theme }) => theme.ink}; }
-    &[data-selected]::before { background: ${({ theme }) => theme.ink}; box-shadow: inset 0 0 0 2px ${({ theme }) => theme.paper}; }
-    &[data-selected] { font-weight: 700; }
-    &[data-focus-visible] { outline: 3px solid ${({ theme }) => theme.bronze}; outline-offset: 2px; }
+    display: flex;
+    align-items: center;
+    gap: 10px;
+    padding: 9px 14px;
+    border: 2px solid ${({ theme }) => theme.ink};
+    border-radius: 6px;
+    cursor: pointer;
+    font-weight: 400;
+    background: ${({ theme }) => theme.paper};
+    &::before {
+      content: '';
+      width: 14px;
+      height: 14px;
+      border-radius: 50%;
+      border: 2px solid ${({ theme }) => theme.ink};
+    }
+    &[data-selected]::before {
+      background: ${({ theme }) => theme.ink};
+      box-shadow: inset 0 0 0 2px ${({ theme }) => theme.paper};
+    }
+    &[data-selected] {
+      font-weight: 700;
+    }
+    &[data-focus-visible] {
+      outline: 3px solid ${({ theme }) => theme.bronze};
+      outline-offset: 2px;
+    }
   }
 `;
 const Drop = styled(Select)`
   ${fieldCss}
-  button { text-align: left; padding: 10px 12px; font-size: 20px; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; background: ${({ theme }) => theme.paper}; }
-  button::after { content: '▾'; float: right; }
+  button {
+    text-align: left;
+    padding: 10px 12px;
+    font-size: 20px;
+    border: 2px solid ${({ theme }) => theme.ink};
+    border-radius: 6px;
+    background: ${({ theme }) => theme.paper};
+  }
+  button::after {
+    content: '▾';
+    float: right;
+  }
 `;
 const DropList = styled(Popover)`
-  background: ${({ theme }) => theme.paper}; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; max-height: 340px; overflow: auto; min-width: var(--trigger-width);
-  .react-aria-ListBoxItem { padding: 8px 12px; font-size: 19px; outline: none; }
-  .react-aria-ListBoxItem[data-focused] { background: ${({ theme }) => theme.ink}; color: ${({ theme }) => theme.paper}; }
+  background: ${({ theme }) => theme.paper};
+  border: 2px solid ${({ theme }) => theme.ink};
+  border-radius: 6px;
+  max-height: 340px;
+  overflow: auto;
+  min-width: var(--trigger-width);
+  .react-aria-ListBoxItem {
+    padding: 8px 12px;
+    font-size: 19px;
+    outline: none;
+  }
+  .react-aria-ListBoxItem[data-focused] {
+    background: ${({ theme }) => theme.ink};
+    color: ${({ theme }) => theme.paper};
+  }
 `;
 
 interface ChoiceProps {
@@ -109,7 +202,13 @@ export function ChoiceField({ name, label, options, error, value, onChange }: Ch
     return (
       <Radios name={name} {...chosen} isInvalid={Boolean(error)} {...(onChange ? { onChange } : {})}>
         <Label>{label}</Label>
-        <div className="options">{options.map((option) => <Radio key={option.value} value={option.value}>{option.label}</Radio>)}</div>
+        <div className="options">
+          {options.map((option) => (
+            <Radio key={option.value} value={option.value}>
+              {option.label}
+            </Radio>
+          ))}
+        </div>
         {error && <FieldError>▲ {error}</FieldError>}
       </Radios>
     );
@@ -117,9 +216,15 @@ export function ChoiceField({ name, label, options, error, value, onChange }: Ch
   return (
     <Drop name={name} {...chosen} isInvalid={Boolean(error)} onChange={(next) => onChange?.(String(next))}>
       <Label>{label}</Label>
-      <Button><SelectValue /></Button>
+      <Button>
+        <SelectValue />
+      </Button>
       {error && <FieldError>▲ {error}</FieldError>}
-      <DropList><ListBox items={options.map((option) => ({ id: option.value, label: option.label }))}>{(item) => <ListBoxItem id={item.id}>{item.label}</ListBoxItem>}</ListBox></DropList>
+      <DropList>
+        <ListBox items={options.map((option) => ({ id: option.value, label: option.label }))}>
+          {(item) => <ListBoxItem id={item.id}>{item.label}</ListBoxItem>}
+        </ListBox>
+      </DropList>
     </Drop>
   );
 }
@@ -127,21 +232,41 @@ export function ChoiceField({ name, label, options, error, value, onChange }: Ch
 /** A file from the person's disk. Choosing the same file again, mended meanwhile, counts as choosing. */
 export function FileField({ label, accept, onFile }: { label: string; accept: string; onFile: (file: File) => void }) {
   return (
-    <FileLabel>{label}
-      <input type="file" accept={accept} onChange={({ target }) => {
-        const file = target.files?.[0];
-        if (file) onFile(file);
-        target.value = '';
-      }} />
+    <FileLabel>
+      {label}
+      <input
+        type="file"
+        accept={accept}
+        onChange={({ target }) => {
+          const file = target.files?.[0];
+          if (file) onFile(file);
+          target.value = '';
+        }}
+      />
     </FileLabel>
   );
 }
 
-const FileLabel = styled.label`display: grid; gap: 4px; font-weight: 700; font-size: 18px; input { font-weight: 400; }`;
+const FileLabel = styled.label`
+  display: grid;
+  gap: 4px;
+  font-weight: 700;
+  font-size: 18px;
+  input {
+    font-weight: 400;
+  }
+`;
 
 const Submit = styled.button`
-  justify-self: start; padding: 14px 26px; font-size: 21px; font-weight: 700; border-radius: 8px; border: 2px solid ${({ theme }) => theme.ink};
-  background: ${({ theme }) => theme.ink}; color: ${({ theme }) => theme.paper}; cursor: pointer;
+  justify-self: start;
+  padding: 14px 26px;
+  font-size: 21px;
+  font-weight: 700;
+  border-radius: 8px;
+  border: 2px solid ${({ theme }) => theme.ink};
+  background: ${({ theme }) => theme.ink};
+  color: ${({ theme }) => theme.paper};
+  cursor: pointer;
 `;
 
 export function SubmitButton({ children }: { children: ReactNode }) {
@@ -150,5 +275,9 @@ export function SubmitButton({ children }: { children: ReactNode }) {
 
 /** What the server said against a whole form. */
 export function FormProblem({ message }: { message: string | null }) {
-  return message ? <p role="alert" style={{ fontWeight: 700 }}>▲ {message}</p> : null;
+  return message ? (
+    <p role="alert" style={{ fontWeight: 700 }}>
+      ▲ {message}
+    </p>
+  ) : null;
 }

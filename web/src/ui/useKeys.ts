@@ -21,7 +21,9 @@ export function useKeys(answers: readonly Pick<Answer, 'key' | 'also' | 'act' | 
   useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-      const typing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable], [role="dialog"] form');
+      const typing =
+        event.target instanceof HTMLElement &&
+        event.target.closest('input, textarea, select, [contenteditable], [role="dialog"] form');
       if (typing && event.key !== 'Escape') return;
       const onControl = event.target instanceof HTMLElement && event.target.closest('a, header button');
       if (onControl && event.key === 'Enter') return;

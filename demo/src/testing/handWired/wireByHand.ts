@@ -17,14 +17,27 @@ export interface HandWired {
   links: string;
 }
 
-const solder = (ref: string): WireEnd => ({ at: { on: 'terminal', ref: ref as TerminalRef }, by: 'solder', lay: 'flat' });
-const crimp = (housing: string, position: number): WireEnd => ({ at: { on: 'cavity', housing, position }, by: 'crimp' });
+const solder = (ref: string): WireEnd => ({
+  at: { on: 'terminal', ref: ref as TerminalRef },
+  by: 'solder',
+  lay: 'flat',
+});
+const crimp = (housing: string, position: number): WireEnd => ({
+  at: { on: 'cavity', housing, position },
+  by: 'crimp',
+});
 const body = { awg: 28, colour: 'white', insulation: 'silicone', lengthMm: 80, via: [] } as const;
 
 /** The plan that a hand-wired build amounts to. @throws {RangeError} For a part, terminal or connector that does not exist. */
 export function wireByHand(hand: HandWired, catalogue: Catalogue): PlanDraft {
-  const slots = Object.fromEntries(Object.entries(hand.slots).map(([slot, model]) => [slot, { model, revision: 1, part: null, pose: null }]));
-  const made: { wires: Record<string, Wire>; housings: Record<string, Housing>; mates: Record<string, Mate> } = { wires: {}, housings: {}, mates: {} };
+  const slots = Object.fromEntries(
+    Object.entries(hand.slots).map(([slot, model]) => [slot, { model, revision: 1, part: null, pose: null }]),
+  );
+  const made: { wires: Record<string, Wire>; housings: Record<string, Housing>; mates: Record<string, Mate> } = {
+    wires: {},
+    housings: {},
+    mates: {},
+  };
   const start: Build = { ...emptyBuild, slots };
   words(hand.wires).forEach((text, index) => {
     const [from, to] = text.split('>') as [TerminalRef, TerminalRef];
@@ -36,18 +49,46 @@ export function wireByHand(hand: HandWired, catalogue: Catalogue): PlanDraft {
     const id = tail ? tailWireId(slot, terminal) : `W${index + 1}`;
     const factory: WireEnd = { at: { on: 'terminal', ref: from }, by: 'factory' };
     made.wires[id] = tail
-      ? { ...body, id, awg: tail.awg, colour: tail.colour, insulation: tail.insulation, from: 'tail', tailOf: from, lengthMm: tail.lengthMm, ends: [factory, solder(to)] }
+      ? {
+          ...body,
+          id,
+          awg: tail.awg,
+          colour: tail.colour,
+          insulation: tail.insulation,
+          from: 'tail',
+          tailOf: from,
+          lengthMm: tail.lengthMm,
+          ends: [factory, solder(to)],
+        }
       : { ...body, id, awg: awgFor(from, hand), from: 'stock', ends: [solder(from), solder(to)] };
   });
   words(hand.leads ?? '').forEach((text, index) => lead(start, catalogue, made, text, `C${index + 1}`));
   for (const text of words(hand.mates ?? '')) {
-    const [a, b] = text.split('=').map((side) => ({ slot: side.split('.')[0]!, connector: side.slice(side.indexOf('.') + 1) }));
+    const [a, b] = text
+      .split('=')
+      .map((side) => ({ slot: side.split('.')[0]!, connector: side.slice(side.indexOf('.') + 1) }));
     made.mates[text] = { a: a!, b: b!, shift: 0, mirrored: false, glued: false };
   }
-  const links = hand.links.split(';').map((one) => one.trim()).filter(Boolean).map((text): Link => {
-    const ends = text.split(' ').filter((word) => word.includes('/')).map((word) => ({ slot: word.split('/')[0]!, port: word.split('/')[1]! }));
-    return { id: text, purpose: text.split(' ').filter((word) => !word.includes('/')).join(' '), ends, wires: [], set: {} };
-  });
+  const links = hand.links
+    .split(';')
+    .map((one) => one.trim())
+    .filter(Boolean)
+    .map((text): Link => {
+      const ends = text
+        .split(' ')
+        .filter((word) => word.includes('/'))
+        .map((word) => ({ slot: word.split('/')[0]!, port: word.split('/')[1]! }));
+      return {
+        id: text,
+        purpose: text
+          .split(' ')
+          .filter((word) => !word.includes('/'))
+          .join(' '),
+        ends,
+        wires: [],
+        set: {},
+      };
+    });
   return { target: { ...start, ...made }, front: null, links, cells: hand.cells, schools: {}, wishes: [], pinned: [] };
 }
 
@@ -64,17 +105,36 @@ function awgFor(from: string, hand: HandWired): number {
 
 function check(build: Build, catalogue: Catalogue, ref: TerminalRef): void {
   const slot = ref.split('.')[0]!;
-  if (!modelIn(build, slot, catalogue)?.terminals.some(({ id }) => `${slot}.${id}` === ref)) throw new RangeError(`no terminal ${ref}`);
+  if (!modelIn(build, slot, catalogue)?.terminals.some(({ id }) => `${slot}.${id}` === ref))
+    throw new RangeError(`no terminal ${ref}`);
 }
 
-function lead(build: Build, catalogue: Catalogue, made: { wires: Record<string, Wire>; housings: Record<string, Housing>; mates: Record<string, Mate> }, text: string, id: string): void {
+function lead(
+  build: Build,
+  catalogue: Catalogue,
+  made: { wires: Record<string, Wire>; housings: Record<string, Housing>; mates: Record<string, Mate> },
+  text: string,
+  id: string,
+): void {
   const [from, to] = text.split('>') as [string, string];
   const plug = (at: string, name: string) => {
     const [slot, connectorId] = [at.split('.')[0]!, at.slice(at.indexOf('.') + 1)];
     const connector = modelIn(build, slot, catalogue)!.connectors.find((one) => one.id === connectorId);
     if (!connector) throw new RangeError(`no connector ${at}`);
-    made.housings[name] = { id: name, family: connector.family, pitchMm: connector.pitchMm, ways: connector.pins.length, key: connector.key };
-    made.mates[`J${name}`] = { a: { slot, connector: connectorId }, b: { housing: name }, shift: 0, mirrored: false, glued: false };
+    made.housings[name] = {
+      id: name,
+      family: connector.family,
+      pitchMm: connector.pitchMm,
+      ways: connector.pins.length,
+      key: connector.key,
+    };
+    made.mates[`J${name}`] = {
+      a: { slot, connector: connectorId },
+      b: { housing: name },
+      shift: 0,
+      mirrored: false,
+      glued: false,
+    };
     return connector.pins.length;
   };
   const ways = plug(from, `${id}E`);
@@ -86,6 +146,15 @@ function lead(build: Build, catalogue: Catalogue, made: { wires: Record<string, 
     const target = far?.[position - 1];
     if (target === '-') continue;
     if (target) check(build, catalogue, target as TerminalRef);
-    made.wires[`${id}-${position}`] = { ...body, id: `${id}-${position}`, from: 'supplied', bundle: id, ends: [crimp(`${id}E`, position), target ? solder(target) : crimp(`${id}F`, positions?.[position - 1] ?? position)] };
+    made.wires[`${id}-${position}`] = {
+      ...body,
+      id: `${id}-${position}`,
+      from: 'supplied',
+      bundle: id,
+      ends: [
+        crimp(`${id}E`, position),
+        target ? solder(target) : crimp(`${id}F`, positions?.[position - 1] ?? position),
+      ],
+    };
   }
 }

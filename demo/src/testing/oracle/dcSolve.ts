@@ -53,9 +53,15 @@ export function conductors(build: Build, catalogue: Catalogue): (slot: string, n
   }
   for (const { a, b, shift, mirrored } of Object.values(build.mates)) {
     const points = (side: typeof a): (string | null)[] => {
-      if ('housing' in side) return Array.from({ length: build.housings[side.housing]?.ways ?? 0 }, (_, index) => `${side.housing}#${index + 1}`);
+      if ('housing' in side)
+        return Array.from(
+          { length: build.housings[side.housing]?.ways ?? 0 },
+          (_, index) => `${side.housing}#${index + 1}`,
+        );
       const fitted = build.slots[side.slot];
-      const pins = fitted ? (catalogue.model(fitted).connectors.find(({ id }) => id === side.connector)?.pins ?? []) : [];
+      const pins = fitted
+        ? (catalogue.model(fitted).connectors.find(({ id }) => id === side.connector)?.pins ?? [])
+        : [];
       return pins.map((pin) => node(`${side.slot}.${pin}`));
     };
     const [left, right] = [points(a), points(b)];
@@ -83,8 +89,14 @@ export function powerUp(build: Build, catalogue: Catalogue, packV: number, phase
   const fixed: Branch[] = [];
   for (const { slot, model } of parts) {
     for (const element of model.elements) {
-      if (element.is === 'resistor' || element.is === 'winding') fixed.push({ a: point(slot, element.a), b: point(slot, element.b), siemens: 1 / element.ohms });
-      if (element.is === 'load') fixed.push({ a: point(slot, element.plus), b: point(slot, element.minus), siemens: element.typicalA / Math.max(1, element.wakesAtV * 1.3) });
+      if (element.is === 'resistor' || element.is === 'winding')
+        fixed.push({ a: point(slot, element.a), b: point(slot, element.b), siemens: 1 / element.ohms });
+      if (element.is === 'load')
+        fixed.push({
+          a: point(slot, element.plus),
+          b: point(slot, element.minus),
+          siemens: element.typicalA / Math.max(1, element.wakesAtV * 1.3),
+        });
     }
   }
   if (lead && plus !== reference) fixed.push({ a: plus, b: reference, siemens: 1 / batteryOhms, push: packV });
@@ -98,10 +110,14 @@ export function powerUp(build: Build, catalogue: Catalogue, packV: number, phase
     volts = nodal([...fixed, ...dynamic], reference);
   }
   const at = (slot: string, node: string) => volts.get(point(slot, node)) ?? 0;
-  const current = ({ a, b, siemens, push }: Branch) => Math.abs(((volts.get(a) ?? 0) - (volts.get(b) ?? 0) - (push ?? 0)) * siemens);
+  const current = ({ a, b, siemens, push }: Branch) =>
+    Math.abs(((volts.get(a) ?? 0) - (volts.get(b) ?? 0) - (push ?? 0)) * siemens);
   return {
     volts: at,
-    batteryA: plus === reference && lead ? Infinity : Math.max(0, ...fixed.filter(({ push }) => push !== undefined).map(current)),
+    batteryA:
+      plus === reference && lead
+        ? Infinity
+        : Math.max(0, ...fixed.filter(({ push }) => push !== undefined).map(current)),
     phaseA: Math.max(0, ...dynamic.filter(({ siemens }) => siemens === 1 / transistorOhms).map(current)),
     grounded: (slot, node) => point(slot, node) === reference,
     joined: (a, b) => point(...split(a)) === point(...split(b)),
@@ -113,7 +129,8 @@ function split(name: string): [string, string] {
 }
 
 type Part = { slot: string; model: PartModel };
-const isGround = ({ roles }: { roles: PartModel['terminals'][number]['roles'] }) => roles.some(({ is }) => is === 'ground');
+const isGround = ({ roles }: { roles: PartModel['terminals'][number]['roles'] }) =>
+  roles.some(({ is }) => is === 'ground');
 
 /** The conductor of a part that its volts are counted from, or null. */
 export function groundNode(model: PartModel): string | null {
@@ -123,7 +140,8 @@ export function groundNode(model: PartModel): string | null {
 function sharedPoints(parts: readonly Part[], point: (slot: string, node: string) => string): ReadonlySet<string> {
   const users = new Map<string, Set<string>>();
   for (const { slot, model } of parts) {
-    for (const { node } of model.terminals) users.set(point(slot, node), (users.get(point(slot, node)) ?? new Set()).add(slot));
+    for (const { node } of model.terminals)
+      users.set(point(slot, node), (users.get(point(slot, node)) ?? new Set()).add(slot));
   }
   return new Set([...users].filter(([, slots]) => slots.size > 1).map(([name]) => name));
 }
@@ -145,21 +163,41 @@ function active({ parts, point, reference, shared, phases }: Stage, volts: Reado
     for (const element of model.elements) {
       if (element.is !== 'regulator') continue;
       const inV = v(element.input) - v(element.ground);
-      const outV = inV >= element.minInV ? element.outV : element.kindOf === 'step-up' ? 0 : Math.min(element.outV, inV - (element.kindOf === 'linear' ? Math.max(0.1, element.minInV - element.outV) : 0.5));
-      if (outV > 0.5) branches.push({ a: point(slot, element.output), b: point(slot, element.ground), siemens: 1 / regulatorOhms, push: outV });
+      const outV =
+        inV >= element.minInV
+          ? element.outV
+          : element.kindOf === 'step-up'
+            ? 0
+            : Math.min(
+                element.outV,
+                inV - (element.kindOf === 'linear' ? Math.max(0.1, element.minInV - element.outV) : 0.5),
+              );
+      if (outV > 0.5)
+        branches.push({
+          a: point(slot, element.output),
+          b: point(slot, element.ground),
+          siemens: 1 / regulatorOhms,
+          push: outV,
+        });
     }
-    const feed = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'));
+    const feed = model.terminals.find(({ roles }) =>
+      roles.some((role) => role.is === 'supply' && role.dir === 'takes'),
+    );
     // Without a return of its own a part is dead, whatever hangs on its plus.
     if (!ground || !feed || point(slot, ground) !== reference || v(feed.node) < 2.5) continue;
     const done = new Set<string>();
     for (const terminal of model.terminals) {
       const own = point(slot, terminal.node);
       if (done.has(own) || !shared.has(own)) continue;
-      const phase = terminal.roles.some((role) => role.is === 'port' && model.ports.find(({ id }) => id === role.port)?.kind === 'motorPhase');
+      const phase = terminal.roles.some(
+        (role) => role.is === 'port' && model.ports.find(({ id }) => id === role.port)?.kind === 'motorPhase',
+      );
       // Plus of a brushed motor is the supply itself.
       if (phase && [feed.node, ground].some((rail) => point(slot, rail) === own)) continue;
-      if (phase) branches.push({ a: own, b: point(slot, phases === 'high' ? feed.node : ground), siemens: 1 / transistorOhms });
-      else if (terminal.drivesV !== undefined) branches.push({ a: own, b: point(slot, ground), siemens: 1 / pinOhms, push: terminal.drivesV });
+      if (phase)
+        branches.push({ a: own, b: point(slot, phases === 'high' ? feed.node : ground), siemens: 1 / transistorOhms });
+      else if (terminal.drivesV !== undefined)
+        branches.push({ a: own, b: point(slot, ground), siemens: 1 / pinOhms, push: terminal.drivesV });
       else continue;
       done.add(own);
     }

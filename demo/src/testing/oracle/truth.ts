@@ -30,7 +30,9 @@ const harmlessV = 6;
 /** `original` is the build as it was wired right: what was fed there must be fed here. */
 export function truth(one: Case, original: Build): Outcome {
   const [emptyV, fullV] = [one.cells[0] * 3, one.cells[1] * 4.2];
-  const states = (['high', 'low'] as const).map((phases) => harm(one, powerUp(one.build, one.catalogue, fullV, phases)));
+  const states = (['high', 'low'] as const).map((phases) =>
+    harm(one, powerUp(one.build, one.catalogue, fullV, phases)),
+  );
   const harmed = states.find(({ is }) => is === 'kill') ?? states.find(({ is }) => is === 'stop');
   if (harmed) return harmed;
   const fedBefore = fed(original, one.catalogue, powerUp(original, one.catalogue, emptyV, 'low'));
@@ -38,7 +40,9 @@ export function truth(one: Case, original: Build): Outcome {
   const fedNow = fed(one.build, one.catalogue, empty);
   const unfed = [...fedBefore].find((slot) => !fedNow.has(slot));
   if (unfed) return { is: 'stop', because: `${unfed} is not fed` };
-  const unserved = [...one.links, ...joinedBefore({ ...one, build: original })].find((link) => !served(one, link, empty));
+  const unserved = [...one.links, ...joinedBefore({ ...one, build: original })].find(
+    (link) => !served(one, link, empty),
+  );
   return unserved ? { is: 'stop', because: `${unserved.id} does not work` } : { is: 'fine', because: '' };
 }
 
@@ -47,15 +51,34 @@ function joinedBefore({ build, catalogue, cells }: Case): Link[] {
   const power = powerUp(build, catalogue, cells[0] * 3, 'low');
   const pins = Object.entries(build.slots).flatMap(([slot, fitted]) => {
     const model = catalogue.model(fitted);
-    return model.terminals.flatMap((one) => one.roles.flatMap((role) => {
-      const port = role.is === 'port' ? model.ports.find(({ id }) => id === role.port) : undefined;
-      return port && wished.includes(port.kind) ? [{ slot, port, point: `${slot}:${one.node}` }] : [];
-    }));
+    return model.terminals.flatMap((one) =>
+      one.roles.flatMap((role) => {
+        const port = role.is === 'port' ? model.ports.find(({ id }) => id === role.port) : undefined;
+        return port && wished.includes(port.kind) ? [{ slot, port, point: `${slot}:${one.node}` }] : [];
+      }),
+    );
   });
   const links = pins.flatMap((own): Link[] => {
-    const other = own.port.way === 'gives' ? undefined : pins.find((one) => one.slot !== own.slot && one.port.kind === own.port.kind && one.port.way !== 'takes' && power.joined(one.point, own.point));
+    const other =
+      own.port.way === 'gives'
+        ? undefined
+        : pins.find(
+            (one) =>
+              one.slot !== own.slot &&
+              one.port.kind === own.port.kind &&
+              one.port.way !== 'takes' &&
+              power.joined(one.point, own.point),
+          );
     if (!other || (own.port.way === 'both' && own.slot > other.slot)) return [];
-    return [{ id: `${own.slot} ${own.port.id}`, purpose: own.port.kind, ends: [own, other].map(({ slot, port }) => ({ slot, port: port.id })), wires: [], set: {} }];
+    return [
+      {
+        id: `${own.slot} ${own.port.id}`,
+        purpose: own.port.kind,
+        ends: [own, other].map(({ slot, port }) => ({ slot, port: port.id })),
+        wires: [],
+        set: {},
+      },
+    ];
   });
   return [...new Map(links.map((link) => [link.id, link])).values()];
 }
@@ -68,7 +91,11 @@ function harm({ build, catalogue }: Case, power: Powered): Outcome {
     const model = catalogue.model(fitted);
     const ground = groundNode(model);
     const base = ground ? power.volts(slot, ground) : 0;
-    const supplies = model.terminals.flatMap((one) => one.roles.flatMap((role) => (role.is === 'supply' && role.dir === 'takes' ? [{ ...one, most: role.volts[1] }] : [])));
+    const supplies = model.terminals.flatMap((one) =>
+      one.roles.flatMap((role) =>
+        role.is === 'supply' && role.dir === 'takes' ? [{ ...one, most: role.volts[1] }] : [],
+      ),
+    );
     const feedV = Math.max(0, ...supplies.map(({ node }) => power.volts(slot, node)));
     const reversed = supplies.find(({ node }) => power.grounded(slot, node) && base > 0.5);
     if (reversed) return kill(`${slot} is fed backwards`);
@@ -80,9 +107,15 @@ function harm({ build, catalogue }: Case, power: Powered): Outcome {
     for (const terminal of model.terminals) {
       if (terminal.roles.some(({ is }) => is === 'ground' || is === 'metal')) continue;
       const volts = power.volts(slot, terminal.node) - base;
-      if (volts > terminal.withstandV[1] + 0.01 || (ground && volts < terminal.withstandV[0] - clampV)) return kill(`${slot}.${terminal.id} sees ${volts.toFixed(1)} V`);
+      if (volts > terminal.withstandV[1] + 0.01 || (ground && volts < terminal.withstandV[0] - clampV))
+        return kill(`${slot}.${terminal.id} sees ${volts.toFixed(1)} V`);
     }
-    const shorted = model.elements.find((element) => element.is === 'regulator' && power.volts(slot, element.input) - base >= element.minInV && power.volts(slot, element.output) - base < element.outV / 2);
+    const shorted = model.elements.find(
+      (element) =>
+        element.is === 'regulator' &&
+        power.volts(slot, element.input) - base >= element.minInV &&
+        power.volts(slot, element.output) - base < element.outV / 2,
+    );
     if (shorted) worst = { is: 'stop', because: `${slot} ${shorted.id} is shorted` };
     const over = supplies.find(({ node, most }) => power.volts(slot, node) - base > most * 1.001);
     if (over) return kill(`${slot}.${over.id} is fed ${power.volts(slot, over.node).toFixed(1)} V`);
@@ -92,16 +125,27 @@ function harm({ build, catalogue }: Case, power: Powered): Outcome {
 
 /** Slots whose every supply that gets volts gets enough. */
 function fed(build: Build, catalogue: Catalogue, power: Powered): Set<string> {
-  return new Set(Object.entries(build.slots).filter(([slot, fitted]) => {
-    const model = catalogue.model(fitted);
-    const ground = groundNode(model);
-    const base = ground ? power.volts(slot, ground) : 0;
-    return model.terminals.some((one) => one.roles.some((role) => {
-      if (role.is !== 'supply' || role.dir !== 'takes') return false;
-      const volts = power.volts(slot, one.node) - base;
-      return volts > 0.5 && volts >= role.volts[0] * 0.98 && volts <= role.volts[1] * 1.001 && (!ground || power.grounded(slot, ground));
-    }));
-  }).map(([slot]) => slot));
+  return new Set(
+    Object.entries(build.slots)
+      .filter(([slot, fitted]) => {
+        const model = catalogue.model(fitted);
+        const ground = groundNode(model);
+        const base = ground ? power.volts(slot, ground) : 0;
+        return model.terminals.some((one) =>
+          one.roles.some((role) => {
+            if (role.is !== 'supply' || role.dir !== 'takes') return false;
+            const volts = power.volts(slot, one.node) - base;
+            return (
+              volts > 0.5 &&
+              volts >= role.volts[0] * 0.98 &&
+              volts <= role.volts[1] * 1.001 &&
+              (!ground || power.grounded(slot, ground))
+            );
+          }),
+        );
+      })
+      .map(([slot]) => slot),
+  );
 }
 
 interface Pin {
@@ -118,7 +162,8 @@ function served({ build, catalogue, links }: Case, link: Link, power: Powered): 
   const pins = Object.entries(build.slots).flatMap(([slot, fitted]): Pin[] => {
     const model = catalogue.model(fitted);
     // A pad with alternatives is what some link says it is, else the first of them.
-    const named = (port: string) => links.some(({ ends }) => ends.some((end) => end.slot === slot && end.port === port));
+    const named = (port: string) =>
+      links.some(({ ends }) => ends.some((end) => end.slot === slot && end.port === port));
     return model.terminals.flatMap((one): Pin[] => {
       const roles = one.roles.flatMap((role) => (role.is === 'port' ? [role] : []));
       const role = roles.find(({ port }) => named(port)) ?? roles[0];
@@ -132,25 +177,38 @@ function served({ build, catalogue, links }: Case, link: Link, power: Powered): 
   const { kind } = mine[0]!.port;
   const meet = (a: Pin, b: Pin) => power.joined(a.point, b.point);
   // A signal held by a ground or a supply says nothing.
-  const held = Object.entries(build.slots).flatMap(([slot, fitted]) => catalogue.model(fitted).terminals
-    .filter((one) => one.roles.some(({ is }) => is === 'ground' || is === 'supply')).map((one) => `${slot}:${one.node}`));
+  const held = Object.entries(build.slots).flatMap(([slot, fitted]) =>
+    catalogue
+      .model(fitted)
+      .terminals.filter((one) => one.roles.some(({ is }) => is === 'ground' || is === 'supply'))
+      .map((one) => `${slot}:${one.node}`),
+  );
   const signals = mine.filter(({ pin, port }) => pin !== 'plus' && port.kind !== 'motorPhase');
   if (signals.some(({ point }) => held.some((rail) => power.joined(point, rail)))) return false;
-  const others = (a: Pin, pin: string, like: Port['kind'] = kind) => pins.filter((one) => one.slot !== a.slot && one.port.kind === like && one.pin === pin && meet(a, one));
+  const others = (a: Pin, pin: string, like: Port['kind'] = kind) =>
+    pins.filter((one) => one.slot !== a.slot && one.port.kind === like && one.pin === pin && meet(a, one));
   switch (kind) {
     case 'motorPhase': {
       const met = mine.flatMap((lead) => theirs.filter((phase) => meet(lead, phase)).map(({ pin }) => pin));
       return met.length === mine.length && new Set(met).size === mine.length;
     }
     case 'motorSignal':
-      return mine.every((a) => theirs.some((b) => meet(a, b)) && others(a, 'out').length === 1 && others(a, 'in').length === 0);
+      return mine.every(
+        (a) => theirs.some((b) => meet(a, b)) && others(a, 'out').length === 1 && others(a, 'in').length === 0,
+      );
     case 'i2c':
       return mine.every((a) => others(a, a.pin).some(({ slot }) => slot === other.slot));
     case 'buzzer': {
       const minus = mine.find(({ pin }) => pin === 'minus');
       const plus = mine.find(({ pin }) => pin === 'plus');
       const plusV = plus ? power.volts(plus.slot, plus.point.slice(plus.slot.length + 1)) : 5;
-      return minus !== undefined && theirs.some((b) => b.pin === 'minus' && meet(minus, b)) && plusV > 4 && plusV < 6 && !(plus && meet(plus, minus));
+      return (
+        minus !== undefined &&
+        theirs.some((b) => b.pin === 'minus' && meet(minus, b)) &&
+        plusV > 4 &&
+        plusV < 6 &&
+        !(plus && meet(plus, minus))
+      );
     }
     case 'serial':
     case 'escData':
@@ -165,17 +223,35 @@ function served({ build, catalogue, links }: Case, link: Link, power: Powered): 
 }
 
 /** Data in every direction that both ends have, on one port of the other part, which nobody else uses, in the same sense. */
-function serialServed(mine: readonly Pin[], theirs: readonly Pin[], pins: readonly Pin[], meet: (a: Pin, b: Pin) => boolean): boolean {
+function serialServed(
+  mine: readonly Pin[],
+  theirs: readonly Pin[],
+  pins: readonly Pin[],
+  meet: (a: Pin, b: Pin) => boolean,
+): boolean {
   const slot = theirs[0]!.slot;
   const needed = mine.filter((a) => theirs.some((b) => b.pin === cross(a.pin)));
-  const used = needed.map((a) => pins.find((b) => b.slot === slot && b.port.kind === theirs[0]!.port.kind && b.pin === cross(a.pin) && meet(a, b)));
+  const used = needed.map((a) =>
+    pins.find((b) => b.slot === slot && b.port.kind === theirs[0]!.port.kind && b.pin === cross(a.pin) && meet(a, b)),
+  );
   if (used.some((one) => !one) || new Set(used.map((one) => one!.port.id)).size > 1) return false;
   return needed.every((a, index) => {
     const partner = used[index]!;
     const [sender, hears] = a.pin === 'tx' ? [a, partner] : [partner, a];
-    const sense = sender.port.inversion === 'either' || hears.port.inversion === 'either' || sender.port.inversion === hears.port.inversion;
-    const intruders = pins.filter((one) => one.slot !== a.slot && one.slot !== slot && one.port.kind === 'serial' && pins.some((own) => own.slot === slot && own.port.id === partner.port.id && meet(own, one)));
-    const like = pins.filter((one) => one.slot !== a.slot && one.port.kind === 'serial' && one.pin === a.pin && meet(a, one));
+    const sense =
+      sender.port.inversion === 'either' ||
+      hears.port.inversion === 'either' ||
+      sender.port.inversion === hears.port.inversion;
+    const intruders = pins.filter(
+      (one) =>
+        one.slot !== a.slot &&
+        one.slot !== slot &&
+        one.port.kind === 'serial' &&
+        pins.some((own) => own.slot === slot && own.port.id === partner.port.id && meet(own, one)),
+    );
+    const like = pins.filter(
+      (one) => one.slot !== a.slot && one.port.kind === 'serial' && one.pin === a.pin && meet(a, one),
+    );
     return sense && intruders.length === 0 && like.length === 0;
   });
 }

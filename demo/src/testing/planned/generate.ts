@@ -33,10 +33,29 @@ interface Family {
   esc?: string;
 }
 
-const stack = (name: string, fc: string, esc: string, cells: readonly [number, number], motor: string): Family =>
-  ({ name, parts: { BAT: 'burr-lead-12', CAP: 'gorse-cap-680', ESC: esc, FC: fc }, cells, motors: 4, motor });
-const arms = (name: string, fc: string, pdb: string, esc: string, motors: number, cells: readonly [number, number], motor: string): Family =>
-  ({ name, parts: { BAT: 'burr-lead-10', CAP: 'gorse-cap-1000-35', PDB: pdb, FC: fc }, cells, motors, motor, esc });
+const stack = (name: string, fc: string, esc: string, cells: readonly [number, number], motor: string): Family => ({
+  name,
+  parts: { BAT: 'burr-lead-12', CAP: 'gorse-cap-680', ESC: esc, FC: fc },
+  cells,
+  motors: 4,
+  motor,
+});
+const arms = (
+  name: string,
+  fc: string,
+  pdb: string,
+  esc: string,
+  motors: number,
+  cells: readonly [number, number],
+  motor: string,
+): Family => ({
+  name,
+  parts: { BAT: 'burr-lead-10', CAP: 'gorse-cap-1000-35', PDB: pdb, FC: fc },
+  cells,
+  motors,
+  motor,
+  esc,
+});
 
 const families: readonly Family[] = [
   stack('stack of pads', 'plover-fc-36', 'lapwing-esc-45', [6, 6], 'marl-motor-2207'),
@@ -46,15 +65,31 @@ const families: readonly Family[] = [
   arms('four ESCs', 'turnstone-fc-36', 'sluice-pdb-4', 'whimbrel-esc-30', 4, [4, 4], 'marl-motor-2207'),
   arms('flat six', 'ruff-fc-40', 'weir-pdb-8', 'avocet-esc-50', 6, [6, 6], 'marl-motor-3115'),
   arms('coaxial eight', 'ruff-fc-40', 'weir-pdb-8', 'avocet-esc-50', 8, [6, 6], 'marl-motor-4114'),
-  { name: 'single board', parts: { BAT: 'burr-lead-16', CAP: 'gorse-cap-470-50', FC: 'knot-board-33' }, cells: [4, 4], motors: 4, motor: 'marl-motor-1404' },
-  { name: 'brushed', parts: { BAT: 'burr-lead-16', FC: 'stint-board-26' }, cells: [1, 1], motors: 4, motor: 'marl-motor-8520' },
+  {
+    name: 'single board',
+    parts: { BAT: 'burr-lead-16', CAP: 'gorse-cap-470-50', FC: 'knot-board-33' },
+    cells: [4, 4],
+    motors: 4,
+    motor: 'marl-motor-1404',
+  },
+  {
+    name: 'brushed',
+    parts: { BAT: 'burr-lead-16', FC: 'stint-board-26' },
+    cells: [1, 1],
+    motors: 4,
+    motor: 'marl-motor-8520',
+  },
 ];
 
 const receivers = ['dunlin-rx-2', 'pochard-rx-d', 'scoter-rx-i', 'goldeneye-rx-33'];
 const positioning = ['petrel-gps-25', 'fulmar-gps-18'];
 /** Parts that may come besides, with how many of them at most. */
 const extras: readonly (readonly [slot: string, models: readonly string[], most: number])[] = [
-  ['LED', ['teasel-light-4', 'teasel-light-8'], 2], ['BOX', ['bittern-lightbox'], 1], ['BZ', ['corncrake-bz-5', 'nightjar-bz-cell'], 1], ['REG', ['bulrush-reg-5', 'bulrush-reg-10'], 1], ['GPS', positioning, 2],
+  ['LED', ['teasel-light-4', 'teasel-light-8'], 2],
+  ['BOX', ['bittern-lightbox'], 1],
+  ['BZ', ['corncrake-bz-5', 'nightjar-bz-cell'], 1],
+  ['REG', ['bulrush-reg-5', 'bulrush-reg-10'], 1],
+  ['GPS', positioning, 2],
 ];
 
 /** One build of a seed. `most` peripherals at most. */
@@ -77,7 +112,20 @@ export function generate(seed: number, catalogue: Catalogue, kind: Generated['ki
     parts[name] = model;
   };
   const digital = !brushed && next() < 0.4;
-  put('RX', pick(brushed ? ['dunlin-rx-2'] : family.name === 'single board' || family.name.includes('small') || family.name.includes('plugs') || family.name.includes('six') || family.name.includes('eight') ? receivers.slice(0, 3) : receivers));
+  put(
+    'RX',
+    pick(
+      brushed
+        ? ['dunlin-rx-2']
+        : family.name === 'single board' ||
+            family.name.includes('small') ||
+            family.name.includes('plugs') ||
+            family.name.includes('six') ||
+            family.name.includes('eight')
+          ? receivers.slice(0, 3)
+          : receivers,
+    ),
+  );
   if (!brushed && most >= 5 && next() < 0.8) {
     if (digital) {
       put('VTX', 'heron-dvu-26');
@@ -88,24 +136,56 @@ export function generate(seed: number, catalogue: Catalogue, kind: Generated['ki
     }
     put('ANT', 'reed-ant-lolly');
   }
-  if (!brushed) for (const [slot, models, count] of extras) for (let one = 0; one < count; one++) if (next() < 0.45) put(slot, pick(models));
-  const slots = Object.fromEntries(Object.entries(parts).map(([slot, model]) => [slot, { model, revision: 1, part: null, pose: pose(slot, next, family.motors) }]));
+  if (!brushed)
+    for (const [slot, models, count] of extras)
+      for (let one = 0; one < count; one++) if (next() < 0.45) put(slot, pick(models));
+  const slots = Object.fromEntries(
+    Object.entries(parts).map(([slot, model]) => [
+      slot,
+      { model, revision: 1, part: null, pose: pose(slot, next, family.motors) },
+    ]),
+  );
   const wishes = wishesFor({ ...emptyBuild, slots }, catalogue);
-  return { name: `${seed} ${family.name}, ${kind}`, slots, cells: family.cells, kind, wishes: kind === 'roomy' ? wishes : filled(slots, wishes, catalogue, kind, next, family.motors) };
+  return {
+    name: `${seed} ${family.name}, ${kind}`,
+    slots,
+    cells: family.cells,
+    kind,
+    wishes: kind === 'roomy' ? wishes : filled(slots, wishes, catalogue, kind, next, family.motors),
+  };
 }
 
 /** Receivers until the serial ports are used up, and one beyond for what shall be impossible. All of them musts. */
-function filled(slots: Record<string, Build['slots'][string]>, wishes: readonly Wish[], catalogue: Catalogue, kind: 'full' | 'impossible', next: () => number, motors: number): Wish[] {
+function filled(
+  slots: Record<string, Build['slots'][string]>,
+  wishes: readonly Wish[],
+  catalogue: Catalogue,
+  kind: 'full' | 'impossible',
+  next: () => number,
+  motors: number,
+): Wish[] {
   const board = catalogue.model(slots.FC!);
-  const hears = board.ports.filter(({ kind: is, speaks, inversion, way }) => is === 'serial' && speaks.includes('serialReceiver') && inversion !== 'inverted' && way === 'both');
+  const hears = board.ports.filter(
+    ({ kind: is, speaks, inversion, way }) =>
+      is === 'serial' && speaks.includes('serialReceiver') && inversion !== 'inverted' && way === 'both',
+  );
   // Ports that exclude each other count as one.
-  const ports = hears.filter(({ id, excludes }) => !excludes.some((other) => hears.some((one) => one.id === other) && other < id)).length;
-  const used = wishes.filter(({ purpose }) => ['receiver', 'positioning', 'on-screen data', 'video control'].includes(purpose)).length;
+  const ports = hears.filter(
+    ({ id, excludes }) => !excludes.some((other) => hears.some((one) => one.id === other) && other < id),
+  ).length;
+  const used = wishes.filter(({ purpose }) =>
+    ['receiver', 'positioning', 'on-screen data', 'video control'].includes(purpose),
+  ).length;
   const more = Math.max(0, ports - used) + (kind === 'impossible' ? 2 : 0);
-  for (let count = 0; count < more; count++) slots[`RXB${count + 1}`] = { model: 'dunlin-rx-2', revision: 1, part: null, pose: pose('RX', next, motors) };
+  for (let count = 0; count < more; count++)
+    slots[`RXB${count + 1}`] = { model: 'dunlin-rx-2', revision: 1, part: null, pose: pose('RX', next, motors) };
   const all = wishesFor({ ...emptyBuild, slots }, catalogue);
   const serial = ['receiver', 'positioning', 'on-screen data', 'video control'];
-  return all.map((wish) => (serial.includes(wish.purpose) && (kind === 'impossible' || wish.of.startsWith('RX')) ? { ...wish, must: true } : wish));
+  return all.map((wish) =>
+    serial.includes(wish.purpose) && (kind === 'impossible' || wish.of.startsWith('RX'))
+      ? { ...wish, must: true }
+      : wish,
+  );
 }
 
 function pose(slot: string, next: () => number, motors: number): Build['slots'][string]['pose'] {
@@ -113,7 +193,10 @@ function pose(slot: string, next: () => number, motors: number): Build['slots'][
   const arm = slot.startsWith('ESC') && slot !== 'ESC';
   const angle = ((number - 0.5) / motors) * 2 * Math.PI;
   const central = ['FC', 'ESC', 'PDB'].includes(slot);
-  const atMm = central ? [0, 0, slot === 'FC' ? 12 : 4] as const : arm ? [Math.round(120 * Math.cos(angle)), Math.round(120 * Math.sin(angle)), 6] as const
-    : [Math.round((next() - 0.5) * 120), Math.round((next() - 0.5) * 160), Math.round(next() * 20)] as const;
+  const atMm = central
+    ? ([0, 0, slot === 'FC' ? 12 : 4] as const)
+    : arm
+      ? ([Math.round(120 * Math.cos(angle)), Math.round(120 * Math.sin(angle)), 6] as const)
+      : ([Math.round((next() - 0.5) * 120), Math.round((next() - 0.5) * 160), Math.round(next() * 20)] as const);
   return { place: 'generated', atMm, yawDeg: central ? 0 : Math.floor(next() * 4) * 90, face: 'up' };
 }

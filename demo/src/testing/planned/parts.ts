@@ -12,7 +12,11 @@ const solderMm = 15;
 const slackMm = 30;
 
 export class Parts {
-  constructor(protected readonly slots: Build['slots'], private readonly catalogue: Catalogue, protected readonly packV: readonly [number, number]) {}
+  constructor(
+    protected readonly slots: Build['slots'],
+    private readonly catalogue: Catalogue,
+    protected readonly packV: readonly [number, number],
+  ) {}
 
   protected model(slot: string): Model {
     return this.catalogue.model(this.slots[slot]!);
@@ -23,7 +27,12 @@ export class Parts {
   }
 
   protected pins(slot: string, port: string, pin: string): Pad[] {
-    return this.model(slot).terminals.filter((one) => one.holds > 0 && one.roles.some((role) => role.is === 'port' && role.port === port && role.pin === pin)).map((terminal) => ({ slot, terminal }));
+    return this.model(slot)
+      .terminals.filter(
+        (one) =>
+          one.holds > 0 && one.roles.some((role) => role.is === 'port' && role.port === port && role.pin === pin),
+      )
+      .map((terminal) => ({ slot, terminal }));
   }
 
   protected firstPin(slot: string, port: string, pin: string): Pad | undefined {
@@ -37,28 +46,59 @@ export class Parts {
       const turn = (pose.yawDeg * Math.PI) / 180;
       const x = pose.face === 'down' ? -terminal.atMm[0] : terminal.atMm[0];
       const y = terminal.atMm[1];
-      return [pose.atMm[0] + x * Math.cos(turn) - y * Math.sin(turn), pose.atMm[1] + x * Math.sin(turn) + y * Math.cos(turn), pose.atMm[2]];
+      return [
+        pose.atMm[0] + x * Math.cos(turn) - y * Math.sin(turn),
+        pose.atMm[1] + x * Math.sin(turn) + y * Math.cos(turn),
+        pose.atMm[2],
+      ];
     };
     const [p, q] = [at(a), at(b)];
-    return Math.round(Math.sqrt((p[0]! - q[0]!) ** 2 + (p[1]! - q[1]!) ** 2 + (p[2]! - q[2]!) ** 2)) + slackMm + (b.terminal.form === 'pin' ? 0 : solderMm);
+    return (
+      Math.round(Math.sqrt((p[0]! - q[0]!) ** 2 + (p[1]! - q[1]!) ** 2 + (p[2]! - q[2]!) ** 2)) +
+      slackMm +
+      (b.terminal.form === 'pin' ? 0 : solderMm)
+    );
   }
 
   protected regulator(slot: string, node: string) {
-    return this.model(slot).elements.find((one) => one.is === 'regulator' && one.output === node) as Extract<Model['elements'][number], { is: 'regulator' }> | undefined;
+    return this.model(slot).elements.find((one) => one.is === 'regulator' && one.output === node) as
+      Extract<Model['elements'][number], { is: 'regulator' }> | undefined;
   }
 
   protected output(slot: string, regulator: NonNullable<ReturnType<Parts['regulator']>>): [number, number] {
     const above = this.regulator(slot, regulator.input);
-    const takes = this.model(slot).terminals.find(({ node, roles }) => node === regulator.input && roles.some((role) => role.is === 'supply' && role.dir === 'takes'))?.roles.find(({ is }) => is === 'supply');
+    const takes = this.model(slot)
+      .terminals.find(
+        ({ node, roles }) =>
+          node === regulator.input && roles.some((role) => role.is === 'supply' && role.dir === 'takes'),
+      )
+      ?.roles.find(({ is }) => is === 'supply');
     const range = takes?.is === 'supply' ? takes.volts : null;
-    const input = above ? this.output(slot, above) : !range || (range[0] <= this.packV[0] && range[1] >= this.packV[1]) ? this.packV : range;
-    const at = (volts: number) => (volts >= regulator.minInV ? regulator.outV : regulator.kindOf === 'step-up' ? 0 : Math.max(0, Math.min(regulator.outV, volts - (regulator.kindOf === 'linear' ? Math.max(0.1, regulator.minInV - regulator.outV) : 0.5))));
+    const input = above
+      ? this.output(slot, above)
+      : !range || (range[0] <= this.packV[0] && range[1] >= this.packV[1])
+        ? this.packV
+        : range;
+    const at = (volts: number) =>
+      volts >= regulator.minInV
+        ? regulator.outV
+        : regulator.kindOf === 'step-up'
+          ? 0
+          : Math.max(
+              0,
+              Math.min(
+                regulator.outV,
+                volts - (regulator.kindOf === 'linear' ? Math.max(0.1, regulator.minInV - regulator.outV) : 0.5),
+              ),
+            );
     return [at(input[0]), at(input[1])];
   }
 
   protected draw(slot: string, volts: number): { typical: number; peak: number } {
     const model = this.model(slot);
-    const own = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'))!.node;
+    const own = model.terminals.find(({ roles }) =>
+      roles.some((role) => role.is === 'supply' && role.dir === 'takes'),
+    )!.node;
     return this.drawn(model, own, volts);
   }
 

@@ -2,7 +2,13 @@
 import { Parts } from './parts';
 
 export class Rails extends Parts {
-  protected load(onRail: Map<string, { typical: number; peak: number }>, rail: string, typical: number, peak: number, sign: 1 | -1): void {
+  protected load(
+    onRail: Map<string, { typical: number; peak: number }>,
+    rail: string,
+    typical: number,
+    peak: number,
+    sign: 1 | -1,
+  ): void {
     const [slot, id] = rail.split('/') as [string, string];
     const element = this.model(slot).elements.find((one) => one.id === id);
     if (element?.is !== 'regulator') return;
@@ -23,11 +29,15 @@ export class Rails extends Parts {
   }
 
   protected over(onRail: ReadonlyMap<string, { typical: number; peak: number }>): number {
-    return [...onRail].filter(([rail, used]) => {
-      const { element, typical, peak, flight } = this.own(rail);
-      const planned = used.typical + typical > Math.min(element.limitA * 0.75, element.stillAirA) + 1e-9 || (!flight && used.peak + peak > element.limitA + 1e-9);
-      return used.typical > 1e-12 && planned;
-    }).length * 10;
+    return (
+      [...onRail].filter(([rail, used]) => {
+        const { element, typical, peak, flight } = this.own(rail);
+        const planned =
+          used.typical + typical > Math.min(element.limitA * 0.75, element.stillAirA) + 1e-9 ||
+          (!flight && used.peak + peak > element.limitA + 1e-9);
+        return used.typical > 1e-12 && planned;
+      }).length * 10
+    );
   }
 
   protected bears(onRail: ReadonlyMap<string, { typical: number; peak: number }>): boolean {

@@ -9,12 +9,30 @@ import type { NamedRecord } from '../../api/types';
 import { SubmitButton, WordsField } from '../../ui/form';
 
 const Entry = styled.article`
-  margin: 6px 24px; padding: 10px 14px; border: 1.5px solid ${({ theme }) => theme.edge}; border-left: 8px solid ${({ theme }) => theme.ink}; border-radius: 6px;
-  background: ${({ theme }) => theme.paper}; font-size: 18px;
-  h3 { font-size: 20px; } form { display: grid; gap: 10px; max-width: 620px; padding-top: 10px; }
+  margin: 6px 24px;
+  padding: 10px 14px;
+  border: 1.5px solid ${({ theme }) => theme.edge};
+  border-left: 8px solid ${({ theme }) => theme.ink};
+  border-radius: 6px;
+  background: ${({ theme }) => theme.paper};
+  font-size: 18px;
+  h3 {
+    font-size: 20px;
+  }
+  form {
+    display: grid;
+    gap: 10px;
+    max-width: 620px;
+    padding-top: 10px;
+  }
 `;
 
-const stateWords: Readonly<Record<FaultEntry['state'], string>> = { found: 'open', mended: 'mended', proved: 'mended and proved', accepted: 'accepted as it is' };
+const stateWords: Readonly<Record<FaultEntry['state'], string>> = {
+  found: 'open',
+  mended: 'mended',
+  proved: 'mended and proved',
+  accepted: 'accepted as it is',
+};
 
 export function FaultEntryCard({ record, where }: { record: NamedRecord; where: string }) {
   const person = useSession().data;
@@ -25,16 +43,39 @@ export function FaultEntryCard({ record, where }: { record: NamedRecord; where: 
     if (!person) return;
     const done = String(new FormData(event.currentTarget).get('done') ?? '').trim();
     const { quadId, jobId, step, planVersion } = record;
-    enqueue(quadId, person.personId, [{
-      id: newId(), quadId, seq: null, jobId, step, personId: person.personId, deviceId: deviceId(), shownAt: null, doneAt: new Date().toISOString(),
-      arrivedAt: null, basisSeq: record.seq ?? 0, planVersion, how: 'did', replaces: record.id, body: { saw: 'fault', fault: { ...fault, done, state: 'mended' } },
-    }]);
+    enqueue(quadId, person.personId, [
+      {
+        id: newId(),
+        quadId,
+        seq: null,
+        jobId,
+        step,
+        personId: person.personId,
+        deviceId: deviceId(),
+        shownAt: null,
+        doneAt: new Date().toISOString(),
+        arrivedAt: null,
+        basisSeq: record.seq ?? 0,
+        planVersion,
+        how: 'did',
+        replaces: record.id,
+        body: { saw: 'fault', fault: { ...fault, done, state: 'mended' } },
+      },
+    ]);
   };
   return (
     <Entry data-fault={fault.state}>
-      <h3>{fault.symptom}: {stateWords[fault.state]}</h3>
-      <p>{where}. {fault.cause && `Cause: ${fault.cause}. `}{fault.done && `Done: ${fault.done}. `}{fault.minutes > 0 && `${fault.minutes} min.`}</p>
-      <p>{record.person}, {new Date(record.doneAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}</p>
+      <h3>
+        {fault.symptom}: {stateWords[fault.state]}
+      </h3>
+      <p>
+        {where}. {fault.cause && `Cause: ${fault.cause}. `}
+        {fault.done && `Done: ${fault.done}. `}
+        {fault.minutes > 0 && `${fault.minutes} min.`}
+      </p>
+      <p>
+        {record.person}, {new Date(record.doneAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+      </p>
       {fault.state === 'found' && (
         <form onSubmit={mend}>
           <WordsField name="done" label="Mended: what was done" />

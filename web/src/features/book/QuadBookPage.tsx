@@ -15,26 +15,74 @@ import { FaultEntryCard } from './FaultEntryCard';
 import { recordWords } from './recordWords';
 
 const Page = styled.main`
-  h1 { font-size: 34px; font-weight: 400; padding: 8px 24px 0; }
-  h2 { font-size: 23px; padding: 18px 24px 6px; }
-  & > p, nav { padding: 2px 24px; font-size: 19px; }
-  nav { display: flex; gap: 12px; flex-wrap: wrap; }
-  nav button { display: flex; gap: 8px; align-items: center; padding: 8px 12px; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; background: ${({ theme }) => theme.paper}; cursor: pointer; }
-  nav button[aria-pressed='true'] { font-weight: 700; text-decoration: underline; text-underline-offset: 5px; }
+  h1 {
+    font-size: 34px;
+    font-weight: 400;
+    padding: 8px 24px 0;
+  }
+  h2 {
+    font-size: 23px;
+    padding: 18px 24px 6px;
+  }
+  & > p,
+  nav {
+    padding: 2px 24px;
+    font-size: 19px;
+  }
+  nav {
+    display: flex;
+    gap: 12px;
+    flex-wrap: wrap;
+  }
+  nav button {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    padding: 8px 12px;
+    border: 2px solid ${({ theme }) => theme.ink};
+    border-radius: 6px;
+    background: ${({ theme }) => theme.paper};
+    cursor: pointer;
+  }
+  nav button[aria-pressed='true'] {
+    font-weight: 700;
+    text-decoration: underline;
+    text-underline-offset: 5px;
+  }
 `;
 const Lines = styled.ol`
   padding: 4px 24px 40px;
-  li { display: grid; grid-template-columns: 56px 190px 150px 1fr; gap: 12px; padding: 5px 0; border-bottom: 1px solid ${({ theme }) => theme.edge}; font-size: 17px; }
-  li[data-gone='true'] > :last-child { text-decoration: line-through; }
-  time, .seq { color: ${({ theme }) => theme.quiet}; }
+  li {
+    display: grid;
+    grid-template-columns: 56px 190px 150px 1fr;
+    gap: 12px;
+    padding: 5px 0;
+    border-bottom: 1px solid ${({ theme }) => theme.edge};
+    font-size: 17px;
+  }
+  li[data-gone='true'] > :last-child {
+    text-decoration: line-through;
+  }
+  time,
+  .seq {
+    color: ${({ theme }) => theme.quiet};
+  }
 `;
 
 const kinds = [
   { key: '1', label: 'everything', has: () => true },
   { key: '2', label: 'work', has: ({ body }: QuadRecord) => 'do' in body },
-  { key: '3', label: 'readings', has: ({ body }: QuadRecord) => 'saw' in body && (body.saw === 'reading' || body.saw === 'meter proof') },
+  {
+    key: '3',
+    label: 'readings',
+    has: ({ body }: QuadRecord) => 'saw' in body && (body.saw === 'reading' || body.saw === 'meter proof'),
+  },
   { key: '4', label: 'looks', has: ({ body }: QuadRecord) => 'saw' in body && body.saw === 'look' },
-  { key: '5', label: 'power and permits', has: ({ body }: QuadRecord) => 'saw' in body && ['power', 'permit', 'pack', 'caution'].includes(body.saw) },
+  {
+    key: '5',
+    label: 'power and permits',
+    has: ({ body }: QuadRecord) => 'saw' in body && ['power', 'permit', 'pack', 'caution'].includes(body.saw),
+  },
 ] as const;
 
 export function QuadBookPage() {
@@ -48,7 +96,11 @@ export function QuadBookPage() {
   const book = useMemo(() => {
     if (!records || !named || !covers(catalogue, named)) return null;
     const folded = foldLog(records, catalogue);
-    return { words: { build: fold(records, catalogue), catalogue }, open: openFaults(folded).length, ...standing(records) };
+    return {
+      words: { build: fold(records, catalogue), catalogue },
+      open: openFaults(folded).length,
+      ...standing(records),
+    };
   }, [records, named, catalogue]);
   if (quad.error && !quad.data) return <Notice title="This book cannot be shown">{quad.error.message}</Notice>;
   if (!quad.data || !records || !book) return <Notice title="Fetching the book">One moment.</Notice>;
@@ -57,27 +109,41 @@ export function QuadBookPage() {
   return (
     <Page>
       <Head title={`${quad.data.name}, quad book`} />
-      <h1>{quad.data.name}, {quad.data.customer}</h1>
+      <h1>
+        {quad.data.name}, {quad.data.customer}
+      </h1>
       <p>{records.length} records. Nothing is ever erased: what was corrected or taken back stays, struck through.</p>
       <nav aria-label="Jobs">
         {quad.data.jobs.map(({ id, title, openedAt, closedAt }) => (
-          <Link key={id} to={`/jobs/${id}`}>{title}, {new Date(openedAt).toLocaleDateString('en-GB')}{closedAt ? ', closed' : ', open'}</Link>
+          <Link key={id} to={`/jobs/${id}`}>
+            {title}, {new Date(openedAt).toLocaleDateString('en-GB')}
+            {closedAt ? ', closed' : ', open'}
+          </Link>
         ))}
       </nav>
-      <h2>Faults: {faults.length}, {book.open} open</h2>
+      <h2>
+        Faults: {faults.length}, {book.open} open
+      </h2>
       {faults.length === 0 && <p>No fault has been logged on this quad.</p>}
-      {faults.map((record) => <FaultEntryCard key={record.id} record={record} where={siteWords(faultOf(record).site, book.words)} />)}
+      {faults.map((record) => (
+        <FaultEntryCard key={record.id} record={record} where={siteWords(faultOf(record).site, book.words)} />
+      ))}
       <h2 id="log">Log</h2>
       <nav aria-label="Show">
         {kinds.map(({ key, label }, index) => (
-          <button key={key} type="button" aria-pressed={index === kind} onClick={() => setKind(index)}><KeyCap>{key}</KeyCap>{label}</button>
+          <button key={key} type="button" aria-pressed={index === kind} onClick={() => setKind(index)}>
+            <KeyCap>{key}</KeyCap>
+            {label}
+          </button>
         ))}
       </nav>
       <Lines aria-labelledby="log">
         {shown.map((record) => (
           <li key={record.id} data-gone={book.gone.has(record.id)}>
             <span className="seq">{record.seq ?? 'kept'}</span>
-            <time dateTime={record.doneAt}>{new Date(record.doneAt).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'medium' })}</time>
+            <time dateTime={record.doneAt}>
+              {new Date(record.doneAt).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'medium' })}
+            </time>
             <span>{record.person}</span>
             <span>{recordWords(record, book.words)}</span>
           </li>

@@ -11,20 +11,66 @@ import { useKeys } from '../../ui/useKeys';
 import { Outline } from './Outline';
 
 const Page = styled.main`
-  h1 { font-size: 34px; font-weight: 400; padding: 8px 24px 0; }
-  & > p { padding: 2px 24px 0; font-size: 20px; color: ${({ theme }) => theme.quiet}; }
+  h1 {
+    font-size: 34px;
+    font-weight: 400;
+    padding: 8px 24px 0;
+  }
+  & > p {
+    padding: 2px 24px 0;
+    font-size: 20px;
+    color: ${({ theme }) => theme.quiet};
+  }
 `;
 const Rail = styled.ol`
-  display: flex; flex-wrap: wrap; gap: 34px 22px; padding: 26px 0 10px; border-top: 3px solid ${({ theme }) => theme.ink}; margin: 22px 24px 0;
-  li { width: 290px; }
-  a { text-decoration: none; display: block; border-radius: 6px; padding: 4px 4px 8px; }
-  h2 { font-size: 23px; line-height: 28px; display: flex; gap: 10px; align-items: center; }
-  p { font-size: 18px; } .next { font-weight: 700; }
+  display: flex;
+  flex-wrap: wrap;
+  gap: 34px 22px;
+  padding: 26px 0 10px;
+  border-top: 3px solid ${({ theme }) => theme.ink};
+  margin: 22px 24px 0;
+  li {
+    width: 290px;
+  }
+  a {
+    text-decoration: none;
+    display: block;
+    border-radius: 6px;
+    padding: 4px 4px 8px;
+  }
+  h2 {
+    font-size: 23px;
+    line-height: 28px;
+    display: flex;
+    gap: 10px;
+    align-items: center;
+  }
+  p {
+    font-size: 18px;
+  }
+  .next {
+    font-weight: 700;
+  }
 `;
-const Thread = styled.span`display: block; width: 2px; height: 110px; background: ${({ theme }) => theme.ink}; margin: -26px 0 -84px 107px;`;
+const Thread = styled.span`
+  display: block;
+  width: 2px;
+  height: 110px;
+  background: ${({ theme }) => theme.ink};
+  margin: -26px 0 -84px 107px;
+`;
 const Doors = styled.nav`
-  padding: 20px 24px; display: flex; gap: 26px; font-size: 19px;
-  a { display: flex; gap: 9px; align-items: center; text-decoration: none; font-weight: 700; }
+  padding: 20px 24px;
+  display: flex;
+  gap: 26px;
+  font-size: 19px;
+  a {
+    display: flex;
+    gap: 9px;
+    align-items: center;
+    text-decoration: none;
+    font-weight: 700;
+  }
 `;
 
 export function FloorPage() {
@@ -39,20 +85,45 @@ export function FloorPage() {
     ...(lead ? [{ key: 'h', to: '/people', label: 'People' }] : []),
   ];
   const keys: Answer[] = [
-    ...lines.slice(0, 9).map(({ jobId }, index): Answer => ({ key: String(index + 1), label: '', act: () => void navigate(`/jobs/${jobId}`) })),
+    ...lines
+      .slice(0, 9)
+      .map(({ jobId }, index): Answer => ({
+        key: String(index + 1),
+        label: '',
+        act: () => void navigate(`/jobs/${jobId}`),
+      })),
     ...doors.map(({ key, to, label }): Answer => ({ key, label, act: () => void navigate(to) })),
   ];
   useKeys(keys);
   return (
     <Page>
       <Head title="which quad next" />
-      <h1>{lines.length > 0 ? 'Take one up: press its number' : floor.isPending ? 'Looking round the shop' : 'No quad is waiting'}</h1>
-      <p>{floor.error ? `The list is not fresh: ${floor.error.message}` : lines.length > 0 ? 'By due day. Inked as far as it is built. Times are estimates.' : 'A new job hangs its quad here.'}</p>
+      <h1>
+        {lines.length > 0
+          ? 'Take one up: press its number'
+          : floor.isPending
+            ? 'Looking round the shop'
+            : 'No quad is waiting'}
+      </h1>
+      <p>
+        {floor.error
+          ? `The list is not fresh: ${floor.error.message}`
+          : lines.length > 0
+            ? 'By due day. Inked as far as it is built. Times are estimates.'
+            : 'A new job hangs its quad here.'}
+      </p>
       <Rail>
-        {lines.map((line, index) => <Hanging key={line.jobId} line={line} number={index + 1} />)}
+        {lines.map((line, index) => (
+          <Hanging key={line.jobId} line={line} number={index + 1} />
+        ))}
       </Rail>
       <Doors aria-label="Places">
-        {doors.map(({ key, to, label }) => <Link key={key} to={to}><KeyCap>{key.toUpperCase()}</KeyCap>{label}</Link>)}
+        {doors.map(({ key, to, label }) => (
+          <Link key={key} to={to}>
+            <KeyCap>{key.toUpperCase()}</KeyCap>
+            {label}
+          </Link>
+        ))}
       </Doors>
     </Page>
   );
@@ -64,10 +135,25 @@ function Hanging({ line, number }: { line: FloorLine; number: number }) {
       <Thread aria-hidden />
       <Link to={`/jobs/${line.jobId}`}>
         <Outline line={line} />
-        <h2>{number <= 9 && <KeyCap>{number}</KeyCap>}{line.quad}</h2>
-        <p>{line.customer}, {line.title}, bench {line.bench}{line.dueOn ? `, due ${new Date(line.dueOn).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })}` : ''}</p>
-        <p>{line.against[0] ?? (line.next ? `waits for nothing, ${line.leftMinutes} min left` : 'every planned check has passed')}</p>
-        {line.next && <p className="next">{line.next}, {line.nextMinutes} min</p>}
+        <h2>
+          {number <= 9 && <KeyCap>{number}</KeyCap>}
+          {line.quad}
+        </h2>
+        <p>
+          {line.customer}, {line.title}, bench {line.bench}
+          {line.dueOn
+            ? `, due ${new Date(line.dueOn).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })}`
+            : ''}
+        </p>
+        <p>
+          {line.against[0] ??
+            (line.next ? `waits for nothing, ${line.leftMinutes} min left` : 'every planned check has passed')}
+        </p>
+        {line.next && (
+          <p className="next">
+            {line.next}, {line.nextMinutes} min
+          </p>
+        )}
       </Link>
     </li>
   );

@@ -21,14 +21,27 @@ export function CustomerForm({ head, onDone }: CustomerFormProps) {
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
-    send.mutate({ id: newId(), name: String(data.get('name')).trim(), contact: String(data.get('contact')).trim() }, { onSuccess: onDone });
+    send.mutate(
+      { id: newId(), name: String(data.get('name')).trim(), contact: String(data.get('contact')).trim() },
+      { onSuccess: onDone },
+    );
   };
   return (
     <FormPage title="Whose quad is it?" head={head} onSubmit={submit}>
-      <div onInput={(event) => setTyped((event.target as HTMLInputElement).name === 'name' ? (event.target as HTMLInputElement).value : typed)}>
+      <div
+        onInput={(event) =>
+          setTyped(
+            (event.target as HTMLInputElement).name === 'name' ? (event.target as HTMLInputElement).value : typed,
+          )
+        }
+      >
         <WordsField name="name" label="Customer" autoFocus error={errors.of('name')} />
       </div>
-      <Found label="Known customers" items={(found.data ?? []).map(({ id, name }) => ({ id, name, note: '' }))} onTake={onDone} />
+      <Found
+        label="Known customers"
+        items={(found.data ?? []).map(({ id, name }) => ({ id, name, note: '' }))}
+        onTake={onDone}
+      />
       <WordsField name="contact" label="How to reach them" error={errors.of('contact')} />
       <FormProblem message={errors.rest(['name', 'contact'])} />
       <SubmitButton>Take as new customer</SubmitButton>

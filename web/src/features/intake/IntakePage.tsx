@@ -1,6 +1,17 @@
 /** The intake sheet of a job: volts, motors, room, screws, how hard and how long, extras, weights, pictures. */
 import type { Intake, PartModel } from '@junctor/core';
-import { expectedLoss, extrasFor, failureChance, fitMargins, forecastWeight, gradeJob, motorRisks, notesOf, screwFits, voltageWindow } from '@junctor/core';
+import {
+  expectedLoss,
+  extrasFor,
+  failureChance,
+  fitMargins,
+  forecastWeight,
+  gradeJob,
+  motorRisks,
+  notesOf,
+  screwFits,
+  voltageWindow,
+} from '@junctor/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
@@ -26,39 +37,93 @@ function IntakeSheet({ bench }: { bench: Bench }) {
   const intake = job.intake ?? none;
   const candidates = useCandidates();
   const { target, cells } = job.plan;
-  const judged = useMemo(() => ({
-    volts: voltageWindow(target, catalogue, cells), motors: motorRisks(target, catalogue, cells), room: fitMargins(target, catalogue), screws: screwFits(target, catalogue),
-    grade: gradeJob(state.start, target, catalogue, state.steps),
-  }), [target, cells, catalogue, state]);
-  const weighed = Object.fromEntries(notesOf(state.log, 'weight').map(({ record }) => [record.body.what, record.body.grams]));
+  const judged = useMemo(
+    () => ({
+      volts: voltageWindow(target, catalogue, cells),
+      motors: motorRisks(target, catalogue, cells),
+      room: fitMargins(target, catalogue),
+      screws: screwFits(target, catalogue),
+      grade: gradeJob(state.start, target, catalogue, state.steps),
+    }),
+    [target, cells, catalogue, state],
+  );
+  const weighed = Object.fromEntries(
+    notesOf(state.log, 'weight').map(({ record }) => [record.body.what, record.body.grams]),
+  );
   const propeller = candidates.find(({ id }) => id === intake.propeller) ?? null;
-  const packs = candidates.filter(({ kind, cells: pack }) => kind === 'pack' && pack && pack.series >= cells[0] && pack.series <= cells[1]);
+  const packs = candidates.filter(
+    ({ kind, cells: pack }) => kind === 'pack' && pack && pack.series >= cells[0] && pack.series <= cells[1],
+  );
   const weight = forecastWeight(target, catalogue, weighed, packs, propeller);
   const extras = extrasFor(target, catalogue, candidates, intake.valueMinor);
   const money = (minor: number) => (minor / 100).toLocaleString('en-GB', { maximumFractionDigits: 0 });
   const { grade } = judged;
   return (
-    <Sheet place={`${job.quad}, intake`} title={intake.wants ? `“${intake.wants}”` : `${job.quad}: what it came in for`} go={(to) => void navigate(to)} doors={[{ key: 'Enter', label: 'Take it to the bench', to: `/jobs/${job.id}` }, { key: 'q', label: 'Quad book', to: `/quads/${job.quadId}` }]} note={`${job.customer}, ${job.title}, ${cells[1]} cells${intake.valueMinor > 0 ? `, ${money(intake.valueMinor)} at risk` : ''}.`}>
+    <Sheet
+      place={`${job.quad}, intake`}
+      title={intake.wants ? `“${intake.wants}”` : `${job.quad}: what it came in for`}
+      go={(to) => void navigate(to)}
+      doors={[
+        { key: 'Enter', label: 'Take it to the bench', to: `/jobs/${job.id}` },
+        { key: 'q', label: 'Quad book', to: `/quads/${job.quadId}` },
+      ]}
+      note={`${job.customer}, ${job.title}, ${cells[1]} cells${intake.valueMinor > 0 ? `, ${money(intake.valueMinor)} at risk` : ''}.`}
+    >
       <Columns>
         <section>
           <h2>Volts from the empty to the full pack</h2>
           <Lines aria-label="Volts">
             {judged.volts.map(({ slot, printed, takesV, from, emptyV, fullV, verdict }) => (
               <li key={`${slot}${printed}`} style={{ gridTemplateColumns: '150px 130px 1fr' }}>
-                <span>{verdict === 'fits' ? mark.good : mark.bad} {slot} {printed}</span><span className="quiet">{takesV[0]} to {takesV[1]} V</span>
-                <span>{from === null ? 'not fed' : `${emptyV!.toFixed(1)} to ${fullV!.toFixed(1)} V from ${from === 'battery' ? 'the battery' : from}`}{verdict === 'fits' ? '' : <strong>, {verdict}</strong>}</span>
+                <span>
+                  {verdict === 'fits' ? mark.good : mark.bad} {slot} {printed}
+                </span>
+                <span className="quiet">
+                  {takesV[0]} to {takesV[1]} V
+                </span>
+                <span>
+                  {from === null
+                    ? 'not fed'
+                    : `${emptyV!.toFixed(1)} to ${fullV!.toFixed(1)} V from ${from === 'battery' ? 'the battery' : from}`}
+                  {verdict === 'fits' ? '' : <strong>, {verdict}</strong>}
+                </span>
               </li>
             ))}
           </Lines>
           <h2>Motors on this ESC</h2>
           <Lines aria-label="Motors">
-            {judged.motors.map(({ motor, freeRpm, electricalRpm, band, says }) => <li key={motor}><span>{band === 'easy' ? mark.good : band === 'near the limit' ? mark.middle : mark.bad} <strong>{band}</strong>: {motor}, {Math.round(freeRpm / 100) * 100} turns a minute unloaded, {Math.round(electricalRpm / 1000)} k electrical. {says}.{intake.valueMinor > 0 && ` A failure is assumed in ${Math.round(failureChance[band] * 100)} of 100 quads: expected loss ${money(expectedLoss(0, failureChance[band], intake.valueMinor).lossMinor)}; a cheaper motor must save more.`}</span></li>)}
+            {judged.motors.map(({ motor, freeRpm, electricalRpm, band, says }) => (
+              <li key={motor}>
+                <span>
+                  {band === 'easy' ? mark.good : band === 'near the limit' ? mark.middle : mark.bad}{' '}
+                  <strong>{band}</strong>: {motor}, {Math.round(freeRpm / 100) * 100} turns a minute unloaded,{' '}
+                  {Math.round(electricalRpm / 1000)} k electrical. {says}.
+                  {intake.valueMinor > 0 &&
+                    ` A failure is assumed in ${Math.round(failureChance[band] * 100)} of 100 quads: expected loss ${money(expectedLoss(0, failureChance[band], intake.valueMinor).lossMinor)}; a cheaper motor must save more.`}
+                </span>
+              </li>
+            ))}
             {judged.motors.length === 0 && <li>No motor speed is known.</li>}
           </Lines>
           <h2>Into the frame</h2>
           <Lines aria-label="Room">
-            {judged.room.map(({ what, bay, marginMm, holes, verdict }) => <li key={what}><span>{verdict === 'go' ? mark.good : verdict === 'tight' ? mark.middle : mark.bad} <strong>{verdict}</strong>: {what} in bay {bay}, {marginMm.join(' / ')} mm left along, across, up{holes ? `; ${holes}` : ''}</span></li>)}
-            {judged.screws.map(({ thread, lengthMm, clampsMm, engagedMm, verdict }) => <li key={thread}><span>{verdict === 'good' ? mark.good : mark.bad} stack screw {thread} x {lengthMm}: clamps {clampsMm} mm, {engagedMm} mm beyond: <strong>{verdict}</strong></span></li>)}
+            {judged.room.map(({ what, bay, marginMm, holes, verdict }) => (
+              <li key={what}>
+                <span>
+                  {verdict === 'go' ? mark.good : verdict === 'tight' ? mark.middle : mark.bad}{' '}
+                  <strong>{verdict}</strong>: {what} in bay {bay}, {marginMm.join(' / ')} mm left along, across, up
+                  {holes ? `; ${holes}` : ''}
+                </span>
+              </li>
+            ))}
+            {judged.screws.map(({ thread, lengthMm, clampsMm, engagedMm, verdict }) => (
+              <li key={thread}>
+                <span>
+                  {verdict === 'good' ? mark.good : mark.bad} stack screw {thread} x {lengthMm}: clamps {clampsMm} mm,{' '}
+                  {engagedMm} mm beyond: <strong>{verdict}</strong>
+                </span>
+              </li>
+            ))}
             {judged.room.length === 0 && <li>No frame is in the plan: not judged.</li>}
           </Lines>
           <KitFile bench={bench} />
@@ -66,19 +131,68 @@ function IntakeSheet({ bench }: { bench: Bench }) {
         <section>
           <h2>How hard and how long</h2>
           <Lines aria-label="Grade">
-            <li><span><strong>{grade.word}</strong>: {grade.says}.</span></li>
-            <li><span>{grade.joints.signal} signal, {grade.joints.motor} motor and {grade.joints.power} power joints, {grade.crimps} crimps, {grade.plugs} {grade.plugs === 1 ? 'plug' : 'plugs'}{grade.smallestPad ? `; smallest pad ${grade.smallestPad.terminal}, ${grade.smallestPad.widthMm} mm` : ''}</span></li>
-            <li><span><strong>{grade.minutes.least} to {grade.minutes.most} min</strong> at the bench. Starting values: the shop has no times of its own yet.</span></li>
-            {grade.plugsSaveMinutes !== null && <li><span>Plugging saves about {grade.plugsSaveMinutes} min of soldering; each plug is looked into for a bent pin.</span></li>}
+            <li>
+              <span>
+                <strong>{grade.word}</strong>: {grade.says}.
+              </span>
+            </li>
+            <li>
+              <span>
+                {grade.joints.signal} signal, {grade.joints.motor} motor and {grade.joints.power} power joints,{' '}
+                {grade.crimps} crimps, {grade.plugs} {grade.plugs === 1 ? 'plug' : 'plugs'}
+                {grade.smallestPad
+                  ? `; smallest pad ${grade.smallestPad.terminal}, ${grade.smallestPad.widthMm} mm`
+                  : ''}
+              </span>
+            </li>
+            <li>
+              <span>
+                <strong>
+                  {grade.minutes.least} to {grade.minutes.most} min
+                </strong>{' '}
+                at the bench. Starting values: the shop has no times of its own yet.
+              </span>
+            </li>
+            {grade.plugsSaveMinutes !== null && (
+              <li>
+                <span>
+                  Plugging saves about {grade.plugsSaveMinutes} min of soldering; each plug is looked into for a bent
+                  pin.
+                </span>
+              </li>
+            )}
           </Lines>
           <h2>Extras worth having</h2>
           <Lines aria-label="Extras">
-            {extras.map(({ what, there, massG, typicalA, serialPorts, freePorts, savesMinor, says }) => <li key={what}><span>{there ? mark.good : '○'} {what}: {massG} g, {Math.round(typicalA * 1000)} mA, {serialPorts} of {freePorts} free ports; {says}{!there && savesMinor > 0 ? `, ${money(savesMinor)} in a hundred flights at one loss in 200` : ''}</span></li>)}
+            {extras.map(({ what, there, massG, typicalA, serialPorts, freePorts, savesMinor, says }) => (
+              <li key={what}>
+                <span>
+                  {there ? mark.good : '○'} {what}: {massG} g, {Math.round(typicalA * 1000)} mA, {serialPorts} of{' '}
+                  {freePorts} free ports; {says}
+                  {!there && savesMinor > 0 ? `, ${money(savesMinor)} in a hundred flights at one loss in 200` : ''}
+                </span>
+              </li>
+            ))}
           </Lines>
           <h2>Weight</h2>
           <Lines aria-label="Weight">
-            <li><span>Planned, dry: <strong>{weight.dryG[0].toFixed(0)} to {weight.dryG[1].toFixed(0)} g</strong>{propeller ? '' : '; propellers not said'}</span></li>
-            {weight.withPack.map(({ id, pack, g }) => <li key={id}><span>{id === intake.pack ? <strong>{pack}</strong> : pack}: {g[0].toFixed(0)} to {g[1].toFixed(0)} g ready to fly</span></li>)}
+            <li>
+              <span>
+                Planned, dry:{' '}
+                <strong>
+                  {weight.dryG[0].toFixed(0)} to {weight.dryG[1].toFixed(0)} g
+                </strong>
+                {propeller ? '' : '; propellers not said'}
+              </span>
+            </li>
+            {weight.withPack.map(({ id, pack, g }) => (
+              <li key={id}>
+                <span>
+                  {id === intake.pack ? <strong>{pack}</strong> : pack}: {g[0].toFixed(0)} to {g[1].toFixed(0)} g ready
+                  to fly
+                </span>
+              </li>
+            ))}
           </Lines>
           <WeightsBefore bench={bench} weighed={weighed} />
           <Pictures bench={bench} />
@@ -91,6 +205,18 @@ function IntakeSheet({ bench }: { bench: Bench }) {
 /** Models that extras, packs and propellers are chosen from. */
 function useCandidates(): readonly PartModel[] {
   const index = useModelIndex().data ?? [];
-  const wanted = index.filter(({ kind, retired }) => !retired && ['positioning', 'buzzer', 'receiver', 'pack', 'propeller'].includes(kind)).slice(0, 250).map(({ id, revision }) => ({ model: id, revision }));
-  return useQuery({ queryKey: ['candidates', wanted], enabled: wanted.length > 0, staleTime: Infinity, queryFn: () => request<PartModel[]>('POST', '/catalogue/models', { wanted }) }).data ?? [];
+  const wanted = index
+    .filter(
+      ({ kind, retired }) => !retired && ['positioning', 'buzzer', 'receiver', 'pack', 'propeller'].includes(kind),
+    )
+    .slice(0, 250)
+    .map(({ id, revision }) => ({ model: id, revision }));
+  return (
+    useQuery({
+      queryKey: ['candidates', wanted],
+      enabled: wanted.length > 0,
+      staleTime: Infinity,
+      queryFn: () => request<PartModel[]>('POST', '/catalogue/models', { wanted }),
+    }).data ?? []
+  );
 }

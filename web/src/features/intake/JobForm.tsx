@@ -11,7 +11,15 @@ import { useSend, useTemplates } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useModelIndex } from '../../api/stores';
 import { fieldErrors } from '../../ui/fieldErrors';
-import { ChoiceField, FormPage, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
+import {
+  ChoiceField,
+  FormPage,
+  FormProblem,
+  NumberTextField,
+  SubmitButton,
+  typedNumber,
+  WordsField,
+} from '../../ui/form';
 import type { Choice } from './AnotherPart';
 import { AnotherPart, useSwapped } from './AnotherPart';
 import { readBuildFile } from './readBuildFile';
@@ -22,9 +30,21 @@ interface JobFormProps {
   onDone: (jobId: string) => void;
 }
 
-const kinds = [{ value: 'new', label: 'new build' }, { value: 'conversion', label: 'conversion' }, { value: 'repair', label: 'repair' }, { value: 'refit', label: 'refit' }];
-const comings = [{ value: 'parts', label: 'in parts' }, { value: 'book', label: 'as its book says' }, { value: 'wired', label: 'wired as planned' }];
-const sources = [{ value: 'template', label: 'a template' }, { value: 'file', label: 'a build file' }];
+const kinds = [
+  { value: 'new', label: 'new build' },
+  { value: 'conversion', label: 'conversion' },
+  { value: 'repair', label: 'repair' },
+  { value: 'refit', label: 'refit' },
+];
+const comings = [
+  { value: 'parts', label: 'in parts' },
+  { value: 'book', label: 'as its book says' },
+  { value: 'wired', label: 'wired as planned' },
+];
+const sources = [
+  { value: 'template', label: 'a template' },
+  { value: 'file', label: 'a build file' },
+];
 
 export function JobForm({ head, quad, onDone }: JobFormProps) {
   const templates = useTemplates();
@@ -38,7 +58,12 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
   const send = useSend<object, JobSheet>(() => '/jobs', ['floor', 'quads', 'quad']);
   const errors = fieldErrors(send.error);
   const chosen = template ?? templates.data?.[0]?.id ?? null;
-  const draft = useQuery({ queryKey: ['template', chosen], enabled: chosen !== null && !fromFile, staleTime: Infinity, queryFn: () => request<{ plan: PlanDraft }>('GET', `/templates/${chosen}`) });
+  const draft = useQuery({
+    queryKey: ['template', chosen],
+    enabled: chosen !== null && !fromFile,
+    staleTime: Infinity,
+    queryFn: () => request<{ plan: PlanDraft }>('GET', `/templates/${chosen}`),
+  });
   const swapped = useSwapped(draft.data?.plan ?? null, choices);
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
@@ -55,42 +80,112 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
       if (!swapped) return setProblem('The part models are still coming');
       if (swapped.lost.length > 0 && !lostSeen) {
         setLostSeen(true);
-        return setProblem(`The board chosen has no pad for: ${swapped.lost.map(({ was, wire }) => `${was} (${wire})`).join(', ')}. Press again to open the job without them.`);
+        return setProblem(
+          `The board chosen has no pad for: ${swapped.lost.map(({ was, wire }) => `${was} (${wire})`).join(', ')}. Press again to open the job without them.`,
+        );
       }
-      plan = { file: { format: 'junctor-build', version: 1, name: text('title') || 'build', plan: { ...swapped.plan, schools: { ...swapped.plan.schools, 'solder alloy': text('alloy') } } } };
+      plan = {
+        file: {
+          format: 'junctor-build',
+          version: 1,
+          name: text('title') || 'build',
+          plan: { ...swapped.plan, schools: { ...swapped.plan.schools, 'solder alloy': text('alloy') } },
+        },
+      };
     }
     const value = Math.round(typedNumber(text('value')) * 100);
-    const intake = { wants: text('wants'), valueMinor: Number.isFinite(value) ? value : -1, pack: text('pack') || null, propeller: text('propeller') || null, extras: [] };
-    const job = { id: newId(), quadId: quad.id, kind: text('kind'), title: text('title'), dueOn: text('dueOn') || null, bench: Number(text('bench')), intake, plan };
+    const intake = {
+      wants: text('wants'),
+      valueMinor: Number.isFinite(value) ? value : -1,
+      pack: text('pack') || null,
+      propeller: text('propeller') || null,
+      extras: [],
+    };
+    const job = {
+      id: newId(),
+      quadId: quad.id,
+      kind: text('kind'),
+      title: text('title'),
+      dueOn: text('dueOn') || null,
+      bench: Number(text('bench')),
+      intake,
+      plan,
+    };
     const coming = text('coming');
-    send.mutate(job, { onSuccess: (made) => {
-      if (coming === 'wired' && person) foundAsPlanned(made, person.personId);
-      onDone(made.id);
-    } });
+    send.mutate(job, {
+      onSuccess: (made) => {
+        if (coming === 'wired' && person) foundAsPlanned(made, person.personId);
+        onDone(made.id);
+      },
+    });
   };
-  const ofKind = (kind: string) => [{ value: '', label: 'not said' }, ...index.filter((one) => one.kind === kind && !one.retired).map(({ id, name }) => ({ value: id, label: name }))];
+  const ofKind = (kind: string) => [
+    { value: '', label: 'not said' },
+    ...index.filter((one) => one.kind === kind && !one.retired).map(({ id, name }) => ({ value: id, label: name })),
+  ];
   return (
     <FormPage title={`What is to be done to ${quad.name}?`} head={head} onSubmit={(event) => void submit(event)} wide>
       <WordsField name="title" label="In a few words" defaultValue="new build" autoFocus error={errors.of('title')} />
-      <WordsField name="wants" label="What the customer wants, in the customer’s words" error={errors.of('intake.wants')} />
+      <WordsField
+        name="wants"
+        label="What the customer wants, in the customer’s words"
+        error={errors.of('intake.wants')}
+      />
       <ChoiceField name="kind" label="Kind of job" options={kinds} />
       <ChoiceField name="coming" label="The quad comes in" options={comings} />
       <WordsField name="dueOn" label="Due day, may stay empty" type="date" error={errors.of('dueOn')} />
       <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}>
-        <NumberTextField name="bench" label="Bench" defaultValue="1" error={errors.of('bench')} /><NumberTextField name="value" label="Worth of craft and load, in money" error={errors.of('intake.valueMinor')} />
+        <NumberTextField name="bench" label="Bench" defaultValue="1" error={errors.of('bench')} />
+        <NumberTextField
+          name="value"
+          label="Worth of craft and load, in money"
+          error={errors.of('intake.valueMinor')}
+        />
       </div>
-      <ChoiceField name="source" label="The plan comes from" options={sources} onChange={(value) => setFromFile(value === 'file')} />
+      <ChoiceField
+        name="source"
+        label="The plan comes from"
+        options={sources}
+        onChange={(value) => setFromFile(value === 'file')}
+      />
       {fromFile ? (
-        <label style={{ display: 'grid', gap: 4, fontWeight: 700 }}>Build file
+        <label style={{ display: 'grid', gap: 4, fontWeight: 700 }}>
+          Build file
           <input type="file" name="file" accept="application/json,.json" style={{ fontWeight: 400 }} />
         </label>
       ) : (
         <>
-          <ChoiceField key={String(templates.isSuccess)} name="template" label="Template" options={(templates.data ?? []).map(({ id, name }) => ({ value: id, label: name }))} onChange={(id) => { setTemplate(id); setChoices([]); }} />
-          {draft.data && <AnotherPart plan={draft.data.plan} onChoose={(choice, slot) => { setLostSeen(false); setChoices([...choices.filter((one) => one.slot !== slot), ...(choice ? [choice] : [])]); }} />}
+          <ChoiceField
+            key={String(templates.isSuccess)}
+            name="template"
+            label="Template"
+            options={(templates.data ?? []).map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={(id) => {
+              setTemplate(id);
+              setChoices([]);
+            }}
+          />
+          {draft.data && (
+            <AnotherPart
+              plan={draft.data.plan}
+              onChoose={(choice, slot) => {
+                setLostSeen(false);
+                setChoices([...choices.filter((one) => one.slot !== slot), ...(choice ? [choice] : [])]);
+              }}
+            />
+          )}
         </>
       )}
-      {!fromFile && <ChoiceField name="alloy" label="Solder" options={[{ value: 'leaded', label: 'leaded' }, { value: 'lead-free', label: 'lead-free' }]} />}
+      {!fromFile && (
+        <ChoiceField
+          name="alloy"
+          label="Solder"
+          options={[
+            { value: 'leaded', label: 'leaded' },
+            { value: 'lead-free', label: 'lead-free' },
+          ]}
+        />
+      )}
       <ChoiceField key={`pack${index.length}`} name="pack" label="Pack it flies with" options={ofKind('pack')} />
       <ChoiceField key={`prop${index.length}`} name="propeller" label="Propellers" options={ofKind('propeller')} />
       <FormProblem message={problem ?? errors.rest(['title', 'dueOn', 'bench'])} />
@@ -103,6 +198,21 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
 function foundAsPlanned({ id, quadId, plan }: JobSheet, personId: string): void {
   const doneAt = new Date().toISOString();
   const acts = difference(emptyBuild, plan.target).flatMap(({ effect }) => [...effect]);
-  const records = acts.map((body): QuadRecord => ({ id: newId(), quadId, seq: null, jobId: id, step: null, personId, deviceId: deviceId(), shownAt: null, doneAt, arrivedAt: null, basisSeq: 0, planVersion: 1, how: 'found', body }));
+  const records = acts.map((body): QuadRecord => ({
+    id: newId(),
+    quadId,
+    seq: null,
+    jobId: id,
+    step: null,
+    personId,
+    deviceId: deviceId(),
+    shownAt: null,
+    doneAt,
+    arrivedAt: null,
+    basisSeq: 0,
+    planVersion: 1,
+    how: 'found',
+    body,
+  }));
   for (let from = 0; from < records.length; from += 100) enqueue(quadId, personId, records.slice(from, from + 100));
 }

@@ -16,29 +16,78 @@ export function KitFile({ bench }: { bench: Bench }) {
   const [says, setSays] = useState<string | null>(null);
   const steps = bench.state.steps.filter((step) => step.verb === 'count');
   if (steps.length === 0) return null;
-  const counted = new Map(notesOf(bench.state.log, 'kit').filter(({ record }) => record.jobId === bench.job.id).map(({ record }) => [record.body.line, record.body.have]));
+  const counted = new Map(
+    notesOf(bench.state.log, 'kit')
+      .filter(({ record }) => record.jobId === bench.job.id)
+      .map(({ record }) => [record.body.line, record.body.have]),
+  );
   const take = async (file: File) => {
     setSays(null);
-    const read = readKit(await file.text(), steps.map(({ line }) => line));
+    const read = readKit(
+      await file.text(),
+      steps.map(({ line }) => line),
+    );
     setFaults(read.ok ? [] : read.faults);
     if (!read.ok) return;
-    bench.recordEach(read.rows.map(({ key, counted: have }) => {
-      const step = steps.find(({ subject }) => subject === key)!;
-      // What was counted before has left the stores already.
-      const pick = counted.has(key) ? null : pickFor(step.line, stock, inShop);
-      return { step: step.id, body: { saw: 'kit', line: key, wanted: step.line.needed, have, takes: pick ? takesFor(pick, have) : [], parts: pick?.parts ?? [] } };
-    }));
+    bench.recordEach(
+      read.rows.map(({ key, counted: have }) => {
+        const step = steps.find(({ subject }) => subject === key)!;
+        // What was counted before has left the stores already.
+        const pick = counted.has(key) ? null : pickFor(step.line, stock, inShop);
+        return {
+          step: step.id,
+          body: {
+            saw: 'kit',
+            line: key,
+            wanted: step.line.needed,
+            have,
+            takes: pick ? takesFor(pick, have) : [],
+            parts: pick?.parts ?? [],
+          },
+        };
+      }),
+    );
     setSays(`${read.rows.length} lines counted in`);
   };
   return (
     <>
       <h2>Kit</h2>
-      <p style={{ fontSize: 18, padding: '0 0 8px' }}>{steps.filter(({ done }) => done).length} of {steps.length} lines are on the table{steps.some(({ against }) => against) ? `, ${steps.filter(({ against }) => against).length} short` : ''}.</p>
-      <Small type="button" onClick={() => saveFile('kit.csv', writeKit(steps.map(({ line }) => ({ ...line, counted: counted.get(line.key) ?? null }))), 'text/csv')}>Write the kit as CSV</Small>
+      <p style={{ fontSize: 18, padding: '0 0 8px' }}>
+        {steps.filter(({ done }) => done).length} of {steps.length} lines are on the table
+        {steps.some(({ against }) => against) ? `, ${steps.filter(({ against }) => against).length} short` : ''}.
+      </p>
+      <Small
+        type="button"
+        onClick={() =>
+          saveFile(
+            'kit.csv',
+            writeKit(steps.map(({ line }) => ({ ...line, counted: counted.get(line.key) ?? null }))),
+            'text/csv',
+          )
+        }
+      >
+        Write the kit as CSV
+      </Small>
       <FileField label="Counted kit as CSV" accept=".csv,text/csv" onFile={(file) => void take(file)} />
-      {says && <p role="status" style={{ fontWeight: 700 }}>{says}</p>}
-      {faults.length > 0 && <p role="alert" style={{ fontWeight: 700 }}>▲ Nothing of the file was taken</p>}
-      <Lines aria-label="Kit faults">{faults.slice(0, 20).map(({ line, says: what }, index) => <li key={index}><span>line {line}: {what}</span></li>)}</Lines>
+      {says && (
+        <p role="status" style={{ fontWeight: 700 }}>
+          {says}
+        </p>
+      )}
+      {faults.length > 0 && (
+        <p role="alert" style={{ fontWeight: 700 }}>
+          ▲ Nothing of the file was taken
+        </p>
+      )}
+      <Lines aria-label="Kit faults">
+        {faults.slice(0, 20).map(({ line, says: what }, index) => (
+          <li key={index}>
+            <span>
+              line {line}: {what}
+            </span>
+          </li>
+        ))}
+      </Lines>
     </>
   );
 }

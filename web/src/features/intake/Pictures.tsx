@@ -17,8 +17,21 @@ export function Pictures({ bench }: { bench: Bench }) {
     <>
       <h2>Pictures</h2>
       <FileField label="As it came in" accept="image/*" onFile={(file) => void take(file)} />
-      {problem && <p role="alert" style={{ fontWeight: 700 }}>▲ {problem}</p>}
-      <p style={{ display: 'flex', gap: 8, paddingTop: 8 }}>{pictures.map(({ record }) => <img key={record.id} src={`/api/pictures/${record.body.blob}`} alt={`as it came in, ${new Date(record.doneAt).toLocaleDateString('en-GB')}`} style={{ height: 110 }} />)}</p>
+      {problem && (
+        <p role="alert" style={{ fontWeight: 700 }}>
+          ▲ {problem}
+        </p>
+      )}
+      <p style={{ display: 'flex', gap: 8, paddingTop: 8 }}>
+        {pictures.map(({ record }) => (
+          <img
+            key={record.id}
+            src={`/api/pictures/${record.body.blob}`}
+            alt={`as it came in, ${new Date(record.doneAt).toLocaleDateString('en-GB')}`}
+            style={{ height: 110 }}
+          />
+        ))}
+      </p>
     </>
   );
 }

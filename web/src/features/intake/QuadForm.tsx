@@ -15,7 +15,10 @@ interface QuadFormProps {
 export function QuadForm({ head, customer, onDone }: QuadFormProps) {
   const quads = useQuads('');
   const own = (quads.data ?? []).filter(({ customerId }) => customerId === customer.id);
-  const send = useSend<{ id: string; customerId: string; name: string }, { id: string; name: string }>(() => '/quads', ['quads']);
+  const send = useSend<{ id: string; customerId: string; name: string }, { id: string; name: string }>(
+    () => '/quads',
+    ['quads'],
+  );
   const errors = fieldErrors(send.error);
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
@@ -24,7 +27,11 @@ export function QuadForm({ head, customer, onDone }: QuadFormProps) {
   };
   return (
     <FormPage title={`Which quad of ${customer.name}?`} head={head} onSubmit={submit}>
-      <Found label="Known quads" items={own.map(({ id, name, openJobId }) => ({ id, name, note: openJobId ? 'has an open job' : '' }))} onTake={onDone} />
+      <Found
+        label="Known quads"
+        items={own.map(({ id, name, openJobId }) => ({ id, name, note: openJobId ? 'has an open job' : '' }))}
+        onTake={onDone}
+      />
       <WordsField name="name" label="What it is called" autoFocus error={errors.of('name')} />
       <FormProblem message={errors.rest(['name'])} />
       <SubmitButton>Take as new quad</SubmitButton>

@@ -5,7 +5,11 @@ import { Lines, Small } from '../../ui/Sheet';
 import { useState } from 'react';
 import type { Bench } from '../job/useBench';
 
-const asked = [{ what: 'dry', label: 'Dry, g' }, { what: 'with pack', label: 'With pack, g' }, { what: 'with propellers', label: 'With propellers too, g' }] as const;
+const asked = [
+  { what: 'dry', label: 'Dry, g' },
+  { what: 'with pack', label: 'With pack, g' },
+  { what: 'with propellers', label: 'With propellers too, g' },
+] as const;
 
 export function WeightsBefore({ bench, weighed }: { bench: Bench; weighed: Readonly<Record<string, number>> }) {
   const [problem, setProblem] = useState<string | null>(null);
@@ -18,7 +22,10 @@ export function WeightsBefore({ bench, weighed }: { bench: Bench; weighed: Reado
     });
     if (given.some(({ grams }) => !(grams > 0))) return setProblem('Weights are numbers above 0');
     if (given.length === 0) return setProblem('Type at least one weight');
-    bench.record(given.map(({ what, grams }) => ({ saw: 'weight', what, grams })), null);
+    bench.record(
+      given.map(({ what, grams }) => ({ saw: 'weight', what, grams })),
+      null,
+    );
   };
   const [dry, pack, props] = asked.map(({ what }) => weighed[what]);
   return (
@@ -26,11 +33,18 @@ export function WeightsBefore({ bench, weighed }: { bench: Bench; weighed: Reado
       <h2>Weighed when it came in</h2>
       {dry !== undefined ? (
         <Lines aria-label="Weighed">
-          <li><span>dry {dry} g{pack !== undefined ? `, with pack ${pack} g: the pack has ${(pack - dry).toFixed(0)} g` : ''}{props !== undefined && pack !== undefined ? `; propellers ${(props - pack).toFixed(0)} g` : ''}</span></li>
+          <li>
+            <span>
+              dry {dry} g{pack !== undefined ? `, with pack ${pack} g: the pack has ${(pack - dry).toFixed(0)} g` : ''}
+              {props !== undefined && pack !== undefined ? `; propellers ${(props - pack).toFixed(0)} g` : ''}
+            </span>
+          </li>
         </Lines>
       ) : (
         <form onSubmit={submit} noValidate style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 10 }}>
-          {asked.map(({ what, label }) => <NumberTextField key={what} name={what} label={label} />)}
+          {asked.map(({ what, label }) => (
+            <NumberTextField key={what} name={what} label={label} />
+          ))}
           <Small type="submit">Keep weights</Small>
           <FormProblem message={problem} />
         </form>

@@ -16,5 +16,8 @@ it.each([
 
 it('says where a name stands twice, at any depth, and lets the same name stand in two places', () => {
   expect(repeated('{"a": {"x": 1},\n "b": [{"x": 2}, {"x": 3}]}')).toBeNull();
-  expect(repeated('{"a": {"x": 1},\n "b": [{"y": 2,\n "y": 3}]}')).toEqual({ ok: false, problem: 'Line 3: b.0.y stands there already' });
+  expect(repeated('{"a": {"x": 1},\n "b": [{"y": 2,\n "y": 3}]}')).toEqual({
+    ok: false,
+    problem: 'Line 3: b.0.y stands there already',
+  });
 });

@@ -15,7 +15,12 @@ export async function readBuildFile(file: File | null): Promise<ReadResult> {
 export function repeated(text: string): ReadResult | null {
   const tree = parseTree(text);
   const [first] = tree ? repeatedNames(tree) : [];
-  return first ? { ok: false, problem: `Line ${text.slice(0, first.offset).split('\n').length}: ${first.path} stands there already` } : null;
+  return first
+    ? {
+        ok: false,
+        problem: `Line ${text.slice(0, first.offset).split('\n').length}: ${first.path} stands there already`,
+      }
+    : null;
 }
 
 /** Parsed, or a problem with line and column. */

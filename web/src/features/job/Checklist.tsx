@@ -4,9 +4,19 @@ import styled from 'styled-components';
 import type { Bench } from './useBench';
 
 const List = styled.ol`
-  padding-top: 10px; font-size: 19px; line-height: 1.25; display: grid; gap: 9px;
-  li { display: grid; grid-template-columns: 26px 1fr; align-items: baseline; }
-  li[data-now='true'] { font-weight: 700; }
+  padding-top: 10px;
+  font-size: 19px;
+  line-height: 1.25;
+  display: grid;
+  gap: 9px;
+  li {
+    display: grid;
+    grid-template-columns: 26px 1fr;
+    align-items: baseline;
+  }
+  li[data-now='true'] {
+    font-weight: 700;
+  }
 `;
 
 export function Checklist({ bench }: { bench: Bench }) {
@@ -15,11 +25,21 @@ export function Checklist({ bench }: { bench: Bench }) {
   const before = gates.filter(({ id, state }) => id !== 'first power' && state === 'blocking');
   return (
     <List>
-      {before.map(({ id, missing }) => <li key={id}><Box done={false} /><span>{id}: {missing.length} open</span></li>)}
+      {before.map(({ id, missing }) => (
+        <li key={id}>
+          <Box done={false} />
+          <span>
+            {id}: {missing.length} open
+          </span>
+        </li>
+      ))}
       {lines.map((step) => (
         <li key={step.id} data-now={step.id === current?.id}>
           <Box done={step.done} />
-          <span>{stepWords(step, words)}{step.done ? ', done' : step.against ? `: ${step.against}` : ''}</span>
+          <span>
+            {stepWords(step, words)}
+            {step.done ? ', done' : step.against ? `: ${step.against}` : ''}
+          </span>
         </li>
       ))}
     </List>
@@ -30,7 +50,16 @@ export function Checklist({ bench }: { bench: Bench }) {
 export function Box({ done }: { done: boolean }) {
   return (
     <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden>
-      <rect x="1.5" y="1.5" width="15" height="15" rx="2" fill={done ? '#20262b' : 'none'} stroke="#20262b" strokeWidth="2" />
+      <rect
+        x="1.5"
+        y="1.5"
+        width="15"
+        height="15"
+        rx="2"
+        fill={done ? '#20262b' : 'none'}
+        stroke="#20262b"
+        strokeWidth="2"
+      />
       {done && <path d="M4.5 9.5l3 3 6-7" stroke="#f3efe6" strokeWidth="2.2" fill="none" />}
     </svg>
   );

@@ -13,44 +13,170 @@ import { useState } from 'react';
 import type { Bench } from './useBench';
 
 const Lines = styled.ol`
-  font-size: 18px; line-height: 30px; padding-top: 8px;
-  li { display: grid; grid-template-columns: 26px minmax(0, 1fr) auto; gap: 8px; white-space: nowrap; }
-  li span { overflow: hidden; text-overflow: ellipsis; } li[data-now='true'] { font-weight: 700; }
+  font-size: 18px;
+  line-height: 30px;
+  padding-top: 8px;
+  li {
+    display: grid;
+    grid-template-columns: 26px minmax(0, 1fr) auto;
+    gap: 8px;
+    white-space: nowrap;
+  }
+  li span {
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  li[data-now='true'] {
+    font-weight: 700;
+  }
 `;
 const stateWords = { enough: 'enough', short: 'short', used: 'enough, used', 'not listed': 'count by eye' } as const;
 
-export function CountView({ bench, step, line, setMode }: { bench: Bench; step: Step; line: KitLine; setMode: SetMode }) {
+export function CountView({
+  bench,
+  step,
+  line,
+  setMode,
+}: {
+  bench: Bench;
+  step: Step;
+  line: KitLine;
+  setMode: SetMode;
+}) {
   const stock = useStock();
   const parts = useParts('');
   const [typing, setTyping] = useState(false);
   const inShop = (parts.data ?? []).filter(({ onQuad }) => onQuad === null);
   const pick = pickFor(line, stock.data ?? [], inShop);
   const place = stock.data?.find(({ key, offcut }) => key === line.key && !offcut)?.place;
-  const count = (have: number) => bench.record([{ saw: 'kit', line: line.key, wanted: line.needed, have, takes: takesFor(pick, have), parts: pick.parts }], step.id);
-  const number = usePrompts([{ id: 'have', asks: `How much of ${line.name} is there`, hint: 'Count what is on the table.', unit: line.unit === 'pieces' ? 'pieces' : line.unit }], ({ have }) => count(Number(have)));
-  const rest = () => bench.recordEach(bench.state.steps.flatMap((one) => {
-    if (one.verb !== 'count' || one.done) return [];
-    const own = pickFor(one.line, stock.data ?? [], inShop);
-    return [{ step: one.id, body: { saw: 'kit' as const, line: one.line.key, wanted: one.line.needed, have: own.have, takes: own.takes, parts: own.parts } }];
-  }));
+  const count = (have: number) =>
+    bench.record(
+      [{ saw: 'kit', line: line.key, wanted: line.needed, have, takes: takesFor(pick, have), parts: pick.parts }],
+      step.id,
+    );
+  const number = usePrompts(
+    [
+      {
+        id: 'have',
+        asks: `How much of ${line.name} is there`,
+        hint: 'Count what is on the table.',
+        unit: line.unit === 'pieces' ? 'pieces' : line.unit,
+      },
+    ],
+    ({ have }) => count(Number(have)),
+  );
+  const rest = () =>
+    bench.recordEach(
+      bench.state.steps.flatMap((one) => {
+        if (one.verb !== 'count' || one.done) return [];
+        const own = pickFor(one.line, stock.data ?? [], inShop);
+        return [
+          {
+            step: one.id,
+            body: {
+              saw: 'kit' as const,
+              line: one.line.key,
+              wanted: one.line.needed,
+              have: own.have,
+              takes: own.takes,
+              parts: own.parts,
+            },
+          },
+        ];
+      }),
+    );
   const donor = pick.donors[0];
-  const takeDonor = () => donor && bench.record([{ saw: 'kit', line: line.key, wanted: line.needed, have: line.needed, takes: [{ stock: donor.id, quantity: 1 }], parts: [] }], step.id);
+  const takeDonor = () =>
+    donor &&
+    bench.record(
+      [
+        {
+          saw: 'kit',
+          line: line.key,
+          wanted: line.needed,
+          have: line.needed,
+          takes: [{ stock: donor.id, quantity: 1 }],
+          parts: [],
+        },
+      ],
+      step.id,
+    );
   const common = commonAnswers(bench, setMode).filter(({ key }) => !typing || key === '*');
   const short = pick.state === 'short';
-  const answers: Answer[] = typing ? [...common, { key: 'Escape', label: 'Not that', act: () => setTyping(false) }, ...number.answers] : [
-    ...common,
-    { key: '5', label: 'Another number…', act: () => setTyping(true) },
-    ...(donor ? [{ key: '7', label: `Offcut: ${donor.name}`, act: () => void takeDonor() }] : []),
-    { key: '9', label: 'All the rest as listed', act: rest },
-    { key: 'Enter', label: short ? `Short: only ${amountWords(pick.have, line.unit)}` : `On the table: ${amountWords(line.needed, line.unit)}`, main: true, act: () => count(pick.have) },
-  ];
+  const answers: Answer[] = typing
+    ? [...common, { key: 'Escape', label: 'Not that', act: () => setTyping(false) }, ...number.answers]
+    : [
+        ...common,
+        { key: '5', label: 'Another number…', act: () => setTyping(true) },
+        ...(donor ? [{ key: '7', label: `Offcut: ${donor.name}`, act: () => void takeDonor() }] : []),
+        { key: '9', label: 'All the rest as listed', act: rest },
+        {
+          key: 'Enter',
+          label: short
+            ? `Short: only ${amountWords(pick.have, line.unit)}`
+            : `On the table: ${amountWords(line.needed, line.unit)}`,
+          main: true,
+          act: () => count(pick.have),
+        },
+      ];
   return (
     <JobFrame
-      bench={bench} shown={step} answers={answers} sentence={<strong>{stepWords(step, bench.state.words)}</strong>}
-      under={typing ? number.problem ?? 'Type what is really there, then Enter.' : short ? <strong role="alert">Short by {amountWords(line.needed - pick.have, line.unit)}. Counted short it is said again at the step that needs it.</strong> : pick.cautions.length > 0 ? <strong>{pick.cautions.join('; ')}</strong> : line.because || 'As the plan needs it.'}
-      left={{ title: 'what the build needs', note: 'in picking order', body: <Needs bench={bench} current={line.key} /> }}
-      crossing={<><Fact><dt>needed</dt><dd>{amountWords(line.needed, line.unit)}</dd></Fact><Fact><dt>in the stores</dt><dd>{pick.state === 'not listed' ? 'not listed' : amountWords(pick.have, line.unit)}</dd></Fact><Fact><dt>so it is</dt><dd className="long">{stateWords[pick.state]}</dd></Fact>{place && <Fact><dt>lies in</dt><dd className="long">{place}</dd></Fact>}{line.slots.length > 0 && <Fact><dt>for</dt><dd className="long">{line.slots.join(', ')}</dd></Fact>}</>}
-      right={typing ? { title: 'what is there', note: 'type it, then Enter', body: <Typed state={number} /> } : { title: 'what is on the table', note: 'counted in', body: <Counted bench={bench} /> }}
+      bench={bench}
+      shown={step}
+      answers={answers}
+      sentence={<strong>{stepWords(step, bench.state.words)}</strong>}
+      under={
+        typing ? (
+          (number.problem ?? 'Type what is really there, then Enter.')
+        ) : short ? (
+          <strong role="alert">
+            Short by {amountWords(line.needed - pick.have, line.unit)}. Counted short it is said again at the step that
+            needs it.
+          </strong>
+        ) : pick.cautions.length > 0 ? (
+          <strong>{pick.cautions.join('; ')}</strong>
+        ) : (
+          line.because || 'As the plan needs it.'
+        )
+      }
+      left={{
+        title: 'what the build needs',
+        note: 'in picking order',
+        body: <Needs bench={bench} current={line.key} />,
+      }}
+      crossing={
+        <>
+          <Fact>
+            <dt>needed</dt>
+            <dd>{amountWords(line.needed, line.unit)}</dd>
+          </Fact>
+          <Fact>
+            <dt>in the stores</dt>
+            <dd>{pick.state === 'not listed' ? 'not listed' : amountWords(pick.have, line.unit)}</dd>
+          </Fact>
+          <Fact>
+            <dt>so it is</dt>
+            <dd className="long">{stateWords[pick.state]}</dd>
+          </Fact>
+          {place && (
+            <Fact>
+              <dt>lies in</dt>
+              <dd className="long">{place}</dd>
+            </Fact>
+          )}
+          {line.slots.length > 0 && (
+            <Fact>
+              <dt>for</dt>
+              <dd className="long">{line.slots.join(', ')}</dd>
+            </Fact>
+          )}
+        </>
+      }
+      right={
+        typing
+          ? { title: 'what is there', note: 'type it, then Enter', body: <Typed state={number} /> }
+          : { title: 'what is on the table', note: 'counted in', body: <Counted bench={bench} /> }
+      }
     />
   );
 }
@@ -64,7 +190,8 @@ function Needs({ bench, current }: { bench: Bench; current: string }) {
       {lines.slice(from, from + 11).map((step) => (
         <li key={step.id} data-now={step.subject === current}>
           <span aria-hidden>{step.subject === current ? '►' : step.done ? (step.against ? '▲' : '●') : '○'}</span>
-          <span>{step.line.name}</span><span>{amountWords(step.line.needed, step.line.unit)}</span>
+          <span>{step.line.name}</span>
+          <span>{amountWords(step.line.needed, step.line.unit)}</span>
         </li>
       ))}
     </Lines>
@@ -72,13 +199,26 @@ function Needs({ bench, current }: { bench: Bench; current: string }) {
 }
 
 function Counted({ bench }: { bench: Bench }) {
-  const counted = notesOf(bench.state.log, 'kit').filter(({ record }) => record.jobId === bench.job.id).slice(-11).reverse();
-  const names = new Map(bench.state.steps.flatMap((step) => (step.verb === 'count' ? [[step.subject, step.line] as const] : [])));
-  if (counted.length === 0) return <p style={{ fontSize: 20, paddingTop: 14 }}>Nothing yet. What is counted in stands here.</p>;
+  const counted = notesOf(bench.state.log, 'kit')
+    .filter(({ record }) => record.jobId === bench.job.id)
+    .slice(-11)
+    .reverse();
+  const names = new Map(
+    bench.state.steps.flatMap((step) => (step.verb === 'count' ? [[step.subject, step.line] as const] : [])),
+  );
+  if (counted.length === 0)
+    return <p style={{ fontSize: 20, paddingTop: 14 }}>Nothing yet. What is counted in stands here.</p>;
   return (
     <Lines>
       {counted.map(({ record: { id, body } }) => (
-        <li key={id}><span aria-hidden>{body.have < body.wanted ? '▲' : '●'}</span><span>{names.get(body.line)?.name ?? body.line}</span><span>{amountWords(body.have, names.get(body.line)?.unit ?? 'pieces')}{body.have < body.wanted ? ', short' : ''}</span></li>
+        <li key={id}>
+          <span aria-hidden>{body.have < body.wanted ? '▲' : '●'}</span>
+          <span>{names.get(body.line)?.name ?? body.line}</span>
+          <span>
+            {amountWords(body.have, names.get(body.line)?.unit ?? 'pieces')}
+            {body.have < body.wanted ? ', short' : ''}
+          </span>
+        </li>
       ))}
     </Lines>
   );

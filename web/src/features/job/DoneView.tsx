@@ -30,16 +30,42 @@ export function DoneView({ bench, setMode }: { bench: Bench; setMode: SetMode })
   const shut = () => close.mutate({ id: bench.job.id }, { onSuccess: () => void navigate('/') });
   const answers: Answer[] = [
     ...commonAnswers(bench, setMode),
-    ...(bench.job.closedAt ? [] : [{ key: '5', label: 'Close the job', act: shut, blocked: faults > 0 ? `${faults} faults are open` : null }]),
+    ...(bench.job.closedAt
+      ? []
+      : [{ key: '5', label: 'Close the job', act: shut, blocked: faults > 0 ? `${faults} faults are open` : null }]),
     { key: '6', label: 'Quad book', act: () => void navigate(`/quads/${bench.job.quadId}`) },
     { key: 'Enter', label: 'To the Floor', main: true, act: () => void navigate('/') },
   ];
   return (
     <JobFrame
-      bench={bench} shown={null} answers={answers} {...DoneHands(bench)}
+      bench={bench}
+      shown={null}
+      answers={answers}
+      {...DoneHands(bench)}
       sentence={<strong>Every check planned here has passed, up to limited power</strong>}
-      under={close.error ? `Not closed: ${close.error.message}` : by ? `Limited power: ${by.person}, ${new Date(by.doneAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}. This says what was checked, nothing more. Iron parked wetted, and off.` : 'Nothing has been powered.'}
-      crossing={<><Fact><dt>readings passed</dt><dd>{readings}</dd></Fact><Fact><dt>findings</dt><dd>{bench.state.findings.length}</dd></Fact><Fact><dt>faults logged</dt><dd>{notesOf(log, 'fault').length}</dd></Fact></>}
+      under={
+        close.error
+          ? `Not closed: ${close.error.message}`
+          : by
+            ? `Limited power: ${by.person}, ${new Date(by.doneAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}. This says what was checked, nothing more. Iron parked wetted, and off.`
+            : 'Nothing has been powered.'
+      }
+      crossing={
+        <>
+          <Fact>
+            <dt>readings passed</dt>
+            <dd>{readings}</dd>
+          </Fact>
+          <Fact>
+            <dt>findings</dt>
+            <dd>{bench.state.findings.length}</dd>
+          </Fact>
+          <Fact>
+            <dt>faults logged</dt>
+            <dd>{notesOf(log, 'fault').length}</dd>
+          </Fact>
+        </>
+      }
     />
   );
 }
@@ -48,13 +74,22 @@ function NotSeen({ bench }: { bench: Bench }) {
   const { words, touches } = bench.state;
   const pairs = touches.notProven.map(([a, b]) => `${terminalWords(a, words)} and ${padWords(b, words)}`);
   const lines = [
-    'weak or cracked joints that still conduct', 'logic wires exchanged between plugs',
-    'regulators that stay silent', 'turning sense of the motors', 'whether the receiver is bound',
+    'weak or cracked joints that still conduct',
+    'logic wires exchanged between plugs',
+    'regulators that stay silent',
+    'turning sense of the motors',
+    'whether the receiver is bound',
   ];
   return (
     <>
-      <ul style={{ fontSize: 20, lineHeight: 1.5, paddingTop: 10 }}>{lines.map((line) => <li key={line}>{line}</li>)}</ul>
-      <p style={{ fontSize: 16, lineHeight: 1.3, paddingTop: 8 }}><strong>{pairs.length} neighbouring pairs, contact not proven:</strong> {pairs.join('; ')}</p>
+      <ul style={{ fontSize: 20, lineHeight: 1.5, paddingTop: 10 }}>
+        {lines.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+      <p style={{ fontSize: 16, lineHeight: 1.3, paddingTop: 8 }}>
+        <strong>{pairs.length} neighbouring pairs, contact not proven:</strong> {pairs.join('; ')}
+      </p>
     </>
   );
 }

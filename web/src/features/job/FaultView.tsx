@@ -27,22 +27,53 @@ export function FaultView({ bench, symptom, setMode }: { bench: Bench; symptom: 
       return;
     }
     const fault: FaultEntry = {
-      symptom: text('symptom'), site: sites[Number(text('site'))] ?? sites[0]!, cause: text('cause'), ...(looks ? { defect: looks } : {}), partsReplaced: [], done: text('done'),
-      minutes: Math.max(0, typedNumber(text('minutes')) || 0), costMinor: 0, state: text('state') as FaultEntry['state'],
+      symptom: text('symptom'),
+      site: sites[Number(text('site'))] ?? sites[0]!,
+      cause: text('cause'),
+      ...(looks ? { defect: looks } : {}),
+      partsReplaced: [],
+      done: text('done'),
+      minutes: Math.max(0, typedNumber(text('minutes')) || 0),
+      costMinor: 0,
+      state: text('state') as FaultEntry['state'],
     };
     bench.record([{ saw: 'fault', fault }], current?.id ?? null);
     setMode(work);
   };
   return (
     <FormPage onSubmit={submit} title="Log a fault" head={<Head title={`${bench.job.quad}, ${bench.job.title}`} />}>
-      <WordsField name="symptom" label="What was seen or heard" defaultValue={symptom} autoFocus error={missing ? 'Say what was seen or heard' : null} />
-      <ChoiceField name="site" label="Where" options={sites.map((site, index) => ({ value: String(index), label: siteWords(site, words) }))} onChange={(value) => setAt(Number(value))} />
-      <ChoiceField name="looks" label="It looks like" options={[{ value: '', label: 'nothing of this' }, ...damages.map((one) => ({ value: one, label: one }))]} onChange={(value) => setLooks(value as Damage | '')} />
+      <WordsField
+        name="symptom"
+        label="What was seen or heard"
+        defaultValue={symptom}
+        autoFocus
+        error={missing ? 'Say what was seen or heard' : null}
+      />
+      <ChoiceField
+        name="site"
+        label="Where"
+        options={sites.map((site, index) => ({ value: String(index), label: siteWords(site, words) }))}
+        onChange={(value) => setAt(Number(value))}
+      />
+      <ChoiceField
+        name="looks"
+        label="It looks like"
+        options={[{ value: '', label: 'nothing of this' }, ...damages.map((one) => ({ value: one, label: one }))]}
+        onChange={(value) => setLooks(value as Damage | '')}
+      />
       {judged && <Judged {...judged} />}
       <WordsField name="cause" label="Why, as far as known" />
       <WordsField name="done" label="What was done" />
       <NumberTextField name="minutes" label="Minutes it cost" />
-      <ChoiceField name="state" label="It is" options={[{ value: 'found', label: 'found, still open' }, { value: 'mended', label: 'mended' }, { value: 'accepted', label: 'accepted as it is' }]} />
+      <ChoiceField
+        name="state"
+        label="It is"
+        options={[
+          { value: 'found', label: 'found, still open' },
+          { value: 'mended', label: 'mended' },
+          { value: 'accepted', label: 'accepted as it is' },
+        ]}
+      />
       <SubmitButton>Log the fault</SubmitButton>
       <AnswerRow answers={[{ key: 'Escape', label: 'Close', hidden: true, act: () => setMode(work) }]} />
     </FormPage>
@@ -52,7 +83,9 @@ export function FaultView({ bench, symptom, setMode }: { bench: Bench; symptom: 
 function Judged({ replace, suspect, because, first, joints, minutes }: DamageJudged) {
   return (
     <p role="status" style={{ fontSize: 19, lineHeight: '26px' }}>
-      <strong>Replace {replace.join(' and ')}:</strong> {because}. {suspect.length > 0 ? `Read ${suspect.join(', ')} as well. ` : ''}First: {first}. {joints} joints, about {minutes} min at the bench; prices of parts are not kept here.
+      <strong>Replace {replace.join(' and ')}:</strong> {because}.{' '}
+      {suspect.length > 0 ? `Read ${suspect.join(', ')} as well. ` : ''}First: {first}. {joints} joints, about {minutes}{' '}
+      min at the bench; prices of parts are not kept here.
     </p>
   );
 }

@@ -6,16 +6,38 @@ import type { Bench } from './useBench';
 export function FindingsLine({ bench, otherwise }: { bench: Bench; otherwise: string }) {
   const { plan } = bench.job;
   // What only works badly by the plan itself was known before the iron was on: the wiring screen says it.
-  const known = useMemo(() => new Set(judge(plan.target, bench.catalogue, plan.links, plan.cells).filter(({ severity }) => severity === 'warn').map(({ key }) => key)), [plan, bench.catalogue]);
+  const known = useMemo(
+    () =>
+      new Set(
+        judge(plan.target, bench.catalogue, plan.links, plan.cells)
+          .filter(({ severity }) => severity === 'warn')
+          .map(({ key }) => key),
+      ),
+    [plan, bench.catalogue],
+  );
   const worst = bench.state.findings.find(({ key }) => !known.has(key));
   const short = shortAt(bench);
-  if (!worst) return short ? <strong role="alert">{short}. {otherwise}</strong> : <>{otherwise}</>;
-  return <strong role="alert">{severityWord[worst.severity]}: {worst.says}</strong>;
+  if (!worst)
+    return short ? (
+      <strong role="alert">
+        {short}. {otherwise}
+      </strong>
+    ) : (
+      <>{otherwise}</>
+    );
+  return (
+    <strong role="alert">
+      {severityWord[worst.severity]}: {worst.says}
+    </strong>
+  );
 }
 
 /** What was counted short on the table and is needed now. */
 function shortAt({ state: { steps, current } }: Bench): string | null {
-  const line = steps.find((step) => step.verb === 'count' && step.against !== null && current !== null && step.line.steps.includes(current.id));
+  const line = steps.find(
+    (step) =>
+      step.verb === 'count' && step.against !== null && current !== null && step.line.steps.includes(current.id),
+  );
   return line?.against ?? null;
 }
 

@@ -26,22 +26,50 @@ export function FreeView({ bench, step, setMode }: { bench: Bench; step: Step; s
   const answers: Answer[] = [
     ...commonAnswers(bench, setMode),
     whyAnswer(setMode),
-    { key: '1', label: `Keep it on ${padWords(really, words)}`, blocked: objection?.says ?? (change.isPending ? 'changing the plan' : null), act: keep },
-    { key: 'Enter', label: `Freed: off ${padWords(really, words)}`, main: true, act: () => void ('effect' in step && bench.record(step.effect, step.id)) },
+    {
+      key: '1',
+      label: `Keep it on ${padWords(really, words)}`,
+      blocked: objection?.says ?? (change.isPending ? 'changing the plan' : null),
+      act: keep,
+    },
+    {
+      key: 'Enter',
+      label: `Freed: off ${padWords(really, words)}`,
+      main: true,
+      act: () => void ('effect' in step && bench.record(step.effect, step.id)),
+    },
   ];
   const also = offer.changes.length > 1 ? `, and the plan’s other lead takes ${padWords(planned, words)}` : '';
   const under = change.error
     ? `The plan was not changed: ${change.error.message}`
-    : !objection ? `No rule objects: it can stay there${also}.` : worst ? `${severityWord[worst.severity]}: ${worst.says}` : objection.says;
+    : !objection
+      ? `No rule objects: it can stay there${also}.`
+      : worst
+        ? `${severityWord[worst.severity]}: ${worst.says}`
+        : objection.says;
   return (
     <JobFrame
-      bench={bench} shown={step} answers={answers} {...handsFor(bench, step, { ringAt: really })}
-      sentence={<><strong>{capital(wireWords(wire, words))}</strong> is on <Plate>{padWords(really, words)}</Plate>, planned was <Plate>{padWords(planned, words)}</Plate></>}
+      bench={bench}
+      shown={step}
+      answers={answers}
+      {...handsFor(bench, step, { ringAt: really })}
+      sentence={
+        <>
+          <strong>{capital(wireWords(wire, words))}</strong> is on <Plate>{padWords(really, words)}</Plate>, planned was{' '}
+          <Plate>{padWords(planned, words)}</Plate>
+        </>
+      }
       under={<strong role="alert">{under}</strong>}
       crossing={
         <>
-          <Fact><dt>keep it</dt><dd className="long">{objection ? `no: ${objection.says}` : 'the plan follows'}</dd></Fact>
-          <Fact><dt>move it</dt><dd className="long">desolder here, then solder to {padWords(planned, words)}</dd></Fact>
+          <Fact>
+            <dt>keep it</dt>
+            <dd className="long">{objection ? `no: ${objection.says}` : 'the plan follows'}</dd>
+          </Fact>
+          <Fact>
+            <dt>move it</dt>
+            <dd className="long">desolder here, then solder to {padWords(planned, words)}</dd>
+          </Fact>
         </>
       }
     />

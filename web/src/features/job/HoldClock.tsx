@@ -4,7 +4,15 @@ import { useSeconds } from './useSeconds';
 
 const holdS = 2.5;
 
-export function HoldClock({ startedAt, first, heldFirstMs }: { startedAt: number | null; first: boolean; heldFirstMs: number | null }) {
+export function HoldClock({
+  startedAt,
+  first,
+  heldFirstMs,
+}: {
+  startedAt: number | null;
+  first: boolean;
+  heldFirstMs: number | null;
+}) {
   const elapsed = useSeconds(startedAt);
   const limit = first || heldFirstMs === null ? null : heldFirstMs / 1000;
   return (

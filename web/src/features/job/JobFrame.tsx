@@ -29,13 +29,21 @@ export function JobFrame({ bench, shown, answers, under, ...rest }: JobFrameProp
     ...answers,
     { key: 'Home', label: 'Floor', hidden: true, act: () => void navigate('/') },
     { key: '?', label: 'Keys of this screen', hidden: true, act: () => setHelpOpen(!helpOpen) },
-    ...(answers.some(({ key }) => key === 'Escape') ? [] : [{ key: 'Escape', label: 'Close', hidden: true, act: () => (refused ? dismissRefusal() : setHelpOpen(false)) }]),
+    ...(answers.some(({ key }) => key === 'Escape')
+      ? []
+      : [
+          { key: 'Escape', label: 'Close', hidden: true, act: () => (refused ? dismissRefusal() : setHelpOpen(false)) },
+        ]),
   ];
   return (
     <>
       <Frame
         {...rest}
-        head={<Head title={`${bench.job.quad}, ${bench.job.title}`}><span>bench {bench.job.bench}</span></Head>}
+        head={
+          <Head title={`${bench.job.quad}, ${bench.job.title}`}>
+            <span>bench {bench.job.bench}</span>
+          </Head>
+        }
         under={refused ? <strong role="alert">Not stored: {refused.message} (Esc closes)</strong> : under}
         answers={<AnswerRow answers={all} />}
         cord={<Cord steps={bench.state.steps} gates={bench.state.gates} shown={shown} />}

@@ -4,9 +4,20 @@ import type { Answer } from '../../ui/Answers';
 import { KeyCap } from '../../ui/Plate';
 
 const Sheet = styled.aside`
-  position: fixed; inset: 140px 24px auto auto; width: 420px; padding: 18px 22px; background: ${({ theme }) => theme.paper};
-  border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px;
-  dl { display: grid; grid-template-columns: auto 1fr; gap: 8px 14px; margin-top: 10px; align-items: center; }
+  position: fixed;
+  inset: 140px 24px auto auto;
+  width: 420px;
+  padding: 18px 22px;
+  background: ${({ theme }) => theme.paper};
+  border: 2px solid ${({ theme }) => theme.ink};
+  border-radius: 6px;
+  dl {
+    display: grid;
+    grid-template-columns: auto 1fr;
+    gap: 8px 14px;
+    margin-top: 10px;
+    align-items: center;
+  }
 `;
 
 export function KeysHelp({ answers }: { answers: readonly Answer[] }) {
@@ -16,7 +27,12 @@ export function KeysHelp({ answers }: { answers: readonly Answer[] }) {
       <dl>
         {answers.map(({ key, label, also }) => (
           <div key={key} style={{ display: 'contents' }}>
-            <dt><KeyCap>{key}</KeyCap> {also?.map((one) => <KeyCap key={one}>{one.toUpperCase()}</KeyCap>)}</dt>
+            <dt>
+              <KeyCap>{key}</KeyCap>{' '}
+              {also?.map((one) => (
+                <KeyCap key={one}>{one.toUpperCase()}</KeyCap>
+              ))}
+            </dt>
             <dd>{label}</dd>
           </div>
         ))}

@@ -1,6 +1,19 @@
 /** One joint: which wire to which pad, how to make it, and where it really went. */
 import type { Step } from '@junctor/core';
-import { alloyOf, findTerminal, landedOn, neighboursOf, modelIn, padWords, printed, recipeFor, slotWords, splitJoint, splitRef, wireWords } from '@junctor/core';
+import {
+  alloyOf,
+  findTerminal,
+  landedOn,
+  neighboursOf,
+  modelIn,
+  padWords,
+  printed,
+  recipeFor,
+  slotWords,
+  splitJoint,
+  splitRef,
+  wireWords,
+} from '@junctor/core';
 import { useState } from 'react';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
@@ -26,11 +39,22 @@ export function LandView({ bench, step, setMode }: { bench: Bench; step: Step; s
     { key: '9', also: ['f'], label: 'Flip the board', hidden: true, act: () => setFlipped(!flipped) },
     { key: 'Enter', label: `Done: on ${printed(ref, words)}`, main: true, act: () => void land() },
   ];
-  const hands = handsFor(bench, step, { flipped, onPick: (picked) => setMode({ is: 'other pad', ref: picked, flipped: false }) });
+  const hands = handsFor(bench, step, {
+    flipped,
+    onPick: (picked) => setMode({ is: 'other pad', ref: picked, flipped: false }),
+  });
   return (
     <JobFrame
-      bench={bench} shown={step} {...hands} answers={answers}
-      sentence={<>Solder <strong>{wireWords(wire, words)}</strong> to {slotWords(splitRef(ref).slot, words)}, pad <Plate>{padWords(ref, words)}</Plate></>}
+      bench={bench}
+      shown={step}
+      {...hands}
+      answers={answers}
+      sentence={
+        <>
+          Solder <strong>{wireWords(wire, words)}</strong> to {slotWords(splitRef(ref).slot, words)}, pad{' '}
+          <Plate>{padWords(ref, words)}</Plate>
+        </>
+      }
       under={<FindingsLine bench={bench} otherwise={neighbourLine(bench, ref)} />}
       crossing={<RecipeFacts bench={bench} joint={step.subject} />}
     />
@@ -42,7 +66,10 @@ export function neighbourLine(bench: Bench, ref: `${string}.${string}`): string 
   const { build } = bench.state.words;
   const { slot, terminal } = splitRef(ref);
   const model = modelIn(build, slot, bench.catalogue)!;
-  const near = neighboursOf(model, model.terminals.find(({ id }) => id === terminal)!).slice(0, 2);
+  const near = neighboursOf(
+    model,
+    model.terminals.find(({ id }) => id === terminal)!,
+  ).slice(0, 2);
   if (near.length === 0) return 'No other pad is close. Tip wiped and wetted; pack and USB stay unplugged.';
   const names = near.map((one) => one.terminal.printed).join(' and ');
   return `${names} ${near.length > 1 ? 'lie' : 'lies'} ${near[0]!.gapMm.toFixed(1)} mm away: look for a bridge. Tip wiped; pack, USB unplugged.`;
@@ -56,12 +83,32 @@ export function RecipeFacts({ bench, joint }: { bench: Bench; joint: string }) {
   const { tipMm, setC, stripMm, flowsS, stopS } = recipeFor(wire.awg, pad, alloyOf(bench.job.plan.schools));
   return (
     <>
-      <Fact><dt>tip</dt><dd>{tipMm} mm</dd></Fact>
-      <Fact><dt>iron, {alloyOf(bench.job.plan.schools)} solder</dt><dd>{setC} °C</dd></Fact>
-      <Fact><dt>strip</dt><dd>{stripMm.toFixed(1)} mm</dd></Fact>
-      <Fact><dt>flows after</dt><dd>{flowsS[0]} to {flowsS[1]} s</dd></Fact>
-      <Fact><dt>stop at</dt><dd>{stopS} s</dd></Fact>
-      <Fact><dt>colour</dt><dd>{wire.colour}</dd></Fact>
+      <Fact>
+        <dt>tip</dt>
+        <dd>{tipMm} mm</dd>
+      </Fact>
+      <Fact>
+        <dt>iron, {alloyOf(bench.job.plan.schools)} solder</dt>
+        <dd>{setC} °C</dd>
+      </Fact>
+      <Fact>
+        <dt>strip</dt>
+        <dd>{stripMm.toFixed(1)} mm</dd>
+      </Fact>
+      <Fact>
+        <dt>flows after</dt>
+        <dd>
+          {flowsS[0]} to {flowsS[1]} s
+        </dd>
+      </Fact>
+      <Fact>
+        <dt>stop at</dt>
+        <dd>{stopS} s</dd>
+      </Fact>
+      <Fact>
+        <dt>colour</dt>
+        <dd>{wire.colour}</dd>
+      </Fact>
     </>
   );
 }

@@ -17,16 +17,34 @@ export function LookView({ bench, step, setMode }: { bench: Bench; step: LookSte
   const [asking, setAsking] = useState(false);
   const { words } = bench.state;
   const subjects = step.plug ? [step.plug] : step.joints;
-  const grade = (of: string, as: 'good' | 'redo'): Note => ({ saw: 'look', of, grade: as, defects: as === 'redo' ? ['seen with the magnifier'] : [] });
-  const allGood = () => bench.record(subjects.map((of) => grade(of, 'good')), step.id);
+  const grade = (of: string, as: 'good' | 'redo'): Note => ({
+    saw: 'look',
+    of,
+    grade: as,
+    defects: as === 'redo' ? ['seen with the magnifier'] : [],
+  });
+  const allGood = () =>
+    bench.record(
+      subjects.map((of) => grade(of, 'good')),
+      step.id,
+    );
   const redo = (of: string) => {
-    bench.record([...subjects.filter((one) => one !== of).map((one) => grade(one, 'good')), grade(of, 'redo')], step.id);
+    bench.record(
+      [...subjects.filter((one) => one !== of).map((one) => grade(one, 'good')), grade(of, 'redo')],
+      step.id,
+    );
     setAsking(false);
   };
   const answers: Answer[] = asking
     ? [
         { key: 'Escape', label: 'Close', act: () => setAsking(false) },
-        ...subjects.slice(0, 8).map((of, index): Answer => ({ key: String(index + 1), label: step.plug ? 'bent pin' : shortName(of), act: () => redo(of) })),
+        ...subjects
+          .slice(0, 8)
+          .map((of, index): Answer => ({
+            key: String(index + 1),
+            label: step.plug ? 'bent pin' : shortName(of),
+            act: () => redo(of),
+          })),
       ]
     : [
         ...commonAnswers(bench, setMode),
@@ -36,10 +54,38 @@ export function LookView({ bench, step, setMode }: { bench: Bench; step: LookSte
       ];
   return (
     <JobFrame
-      bench={bench} shown={step} answers={answers} {...handsFor(bench, step)}
+      bench={bench}
+      shown={step}
+      answers={answers}
+      {...handsFor(bench, step)}
       sentence={<strong>{asking ? 'Which one is to be redone?' : stepWords(step, words)}</strong>}
-      under={asking ? subjects.map((of, index) => `${index + 1}: ${jointWords(of, words)}`).join('; ') : <FindingsLine bench={bench} otherwise={step.against ?? (step.plug ? 'Both ends, in good light. A bent pin puts the pack on a logic chip; no limiter is quick enough.' : 'Boards covered, flux off, offcuts counted. Both sides.')} />}
-      crossing={<><Fact><dt>{step.plug ? 'contacts' : 'joints'}</dt><dd>{step.plug ? contactsOf(bench, step.plug) : subjects.length}</dd></Fact><Fact><dt>if not</dt><dd className="long">{step.plug ? 'straighten it, or do not mate it' : 'flux and a short reflow'}</dd></Fact></>}
+      under={
+        asking ? (
+          subjects.map((of, index) => `${index + 1}: ${jointWords(of, words)}`).join('; ')
+        ) : (
+          <FindingsLine
+            bench={bench}
+            otherwise={
+              step.against ??
+              (step.plug
+                ? 'Both ends, in good light. A bent pin puts the pack on a logic chip; no limiter is quick enough.'
+                : 'Boards covered, flux off, offcuts counted. Both sides.')
+            }
+          />
+        )
+      }
+      crossing={
+        <>
+          <Fact>
+            <dt>{step.plug ? 'contacts' : 'joints'}</dt>
+            <dd>{step.plug ? contactsOf(bench, step.plug) : subjects.length}</dd>
+          </Fact>
+          <Fact>
+            <dt>if not</dt>
+            <dd className="long">{step.plug ? 'straighten it, or do not mate it' : 'flux and a short reflow'}</dd>
+          </Fact>
+        </>
+      }
     />
   );
 }

@@ -24,10 +24,18 @@ export function LookingView({ bench, index, setMode }: { bench: Bench; index: nu
   ];
   return (
     <JobFrame
-      bench={bench} shown={step} answers={answers} {...handsFor(bench, step)}
+      bench={bench}
+      shown={step}
+      answers={answers}
+      {...handsFor(bench, step)}
       sentence={<>Looking: {stepWords(step, words)}</>}
       under={became(bench, step)}
-      crossing={<Fact><dt>this step</dt><dd className="long">{step.done ? 'done' : step.against ?? 'not done yet'}</dd></Fact>}
+      crossing={
+        <Fact>
+          <dt>this step</dt>
+          <dd className="long">{step.done ? 'done' : (step.against ?? 'not done yet')}</dd>
+        </Fact>
+      }
     />
   );
 }

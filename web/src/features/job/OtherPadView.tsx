@@ -1,6 +1,16 @@
 /** The ring walks to where the wire really went; Enter records it there, whatever was planned. */
 import type { Act, Side, TerminalRef } from '@junctor/core';
-import { findTerminal, landedOn, modelIn, padWords, printed, splitJoint, splitRef, terminalOf, wireWords } from '@junctor/core';
+import {
+  findTerminal,
+  landedOn,
+  modelIn,
+  padWords,
+  printed,
+  splitJoint,
+  splitRef,
+  terminalOf,
+  wireWords,
+} from '@junctor/core';
 import { useRef } from 'react';
 import { padTowards } from '../../drawing/view';
 import type { Answer } from '../../ui/Answers';
@@ -27,16 +37,25 @@ export function OtherPadView({ bench, mode, setMode }: { bench: Bench; mode: Oth
   };
   const turnOver = () => {
     const over: Side = side === 'top' ? 'bottom' : 'top';
-    const there = model.terminals.find(({ id, sides }) => id === terminal && sides.includes(over)) ?? model.terminals.find(({ sides, form }) => sides.includes(over) && form !== 'tail');
+    const there =
+      model.terminals.find(({ id, sides }) => id === terminal && sides.includes(over)) ??
+      model.terminals.find(({ sides, form }) => sides.includes(over) && form !== 'tail');
     if (there) go(`${slot}.${there.id}`, there.sides.length > 1 && over === 'bottom');
   };
-  useKeys([...'abcdefghijklmnopqrstuvwxyz0123456789'].map((key) => ({ key, act: () => {
-    const now = performance.now();
-    const text = (now - typed.current.at < 1200 ? typed.current.text : '') + key;
-    typed.current = { text, at: now };
-    const found = model.terminals.find((one) => one.printed.toLowerCase() === text) ?? model.terminals.find((one) => one.printed.toLowerCase().startsWith(text));
-    if (found) go(`${slot}.${found.id}`, found.sides.length > 1 && mode.flipped);
-  } })));
+  useKeys(
+    [...'abcdefghijklmnopqrstuvwxyz0123456789'].map((key) => ({
+      key,
+      act: () => {
+        const now = performance.now();
+        const text = (now - typed.current.at < 1200 ? typed.current.text : '') + key;
+        typed.current = { text, at: now };
+        const found =
+          model.terminals.find((one) => one.printed.toLowerCase() === text) ??
+          model.terminals.find((one) => one.printed.toLowerCase().startsWith(text));
+        if (found) go(`${slot}.${found.id}`, found.sides.length > 1 && mode.flipped);
+      },
+    })),
+  );
   const joint = current && 'subject' in current ? splitJoint(current.subject) : null;
   const wire = joint && words.build.wires[joint.wire];
   if (!current || !('effect' in current) || !joint || !wire) {
@@ -44,7 +63,9 @@ export function OtherPadView({ bench, mode, setMode }: { bench: Bench; mode: Oth
   }
   const planned = landedOn(wire.ends[joint.end]);
   const take = () => {
-    const landed = current.effect.map((act): Act => (act.do === 'land' ? { ...act, as: { ...act.as, at: { on: 'terminal', ref: mode.ref } } } : act));
+    const landed = current.effect.map((act): Act =>
+      act.do === 'land' ? { ...act, as: { ...act.as, at: { on: 'terminal', ref: mode.ref } } } : act,
+    );
     bench.record(landed, current.id);
     setMode(work);
   };
@@ -57,17 +78,37 @@ export function OtherPadView({ bench, mode, setMode }: { bench: Bench; mode: Oth
     { key: 'ArrowDown', label: 'Down', hidden: true, act: () => walk('down') },
     { key: '/', label: 'Flip the board', act: turnOver },
     {
-      key: 'Enter', main: true, act: take, blocked: holds === 0 ? 'Nothing can be soldered there' : null,
+      key: 'Enter',
+      main: true,
+      act: take,
+      blocked: holds === 0 ? 'Nothing can be soldered there' : null,
       label: mode.ref === planned ? `Done: on ${printed(mode.ref, words)}` : `It is on ${printed(mode.ref, words)}`,
     },
   ];
   return (
     <JobFrame
-      bench={bench} shown={current} answers={answers}
+      bench={bench}
+      shown={current}
+      answers={answers}
       {...handsFor(bench, current, { ringAt: mode.ref, flipped: mode.flipped, onPick: (ref) => go(ref) })}
-      sentence={<>Where did <strong>{wireWords(wire, words)}</strong> really go?</>}
+      sentence={
+        <>
+          Where did <strong>{wireWords(wire, words)}</strong> really go?
+        </>
+      }
       under="Arrows walk to the nearest pad, letters find it by its print. Enter records the pad in the ring."
-      crossing={<><Fact><dt>planned</dt><dd className="long">{planned ? padWords(planned, words) : ''}</dd></Fact><Fact><dt>ring on</dt><dd>{padWords(mode.ref, words)}</dd></Fact></>}
+      crossing={
+        <>
+          <Fact>
+            <dt>planned</dt>
+            <dd className="long">{planned ? padWords(planned, words) : ''}</dd>
+          </Fact>
+          <Fact>
+            <dt>ring on</dt>
+            <dd>{padWords(mode.ref, words)}</dd>
+          </Fact>
+        </>
+      }
     />
   );
 }

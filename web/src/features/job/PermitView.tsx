@@ -18,26 +18,61 @@ export function PermitView({ bench, step, setMode }: { bench: Bench; step: Step;
   const { waiting } = useOutbox();
   const { quadId, id: jobId } = bench.job;
   const ask = useMutation({
-    mutationFn: () => request('POST', `/quads/${quadId}/permits`, { id: newId(), jobId, deviceId: deviceId(), doneAt: new Date().toISOString(), gate: 'first power' }),
+    mutationFn: () =>
+      request('POST', `/quads/${quadId}/permits`, {
+        id: newId(),
+        jobId,
+        deviceId: deviceId(),
+        doneAt: new Date().toISOString(),
+        gate: 'first power',
+      }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['log', quadId] }),
   });
-  const missing = ask.error instanceof ApiError ? ((ask.error.refusal.context as { missing?: string[] } | null)?.missing ?? [ask.error.message]) : bench.state.objections;
+  const missing =
+    ask.error instanceof ApiError
+      ? ((ask.error.refusal.context as { missing?: string[] } | null)?.missing ?? [ask.error.message])
+      : bench.state.objections;
   const blocked = waiting > 0 ? 'Waiting until everything is stored' : ask.isPending ? 'Asking' : null;
   const answers: Answer[] = [
     ...commonAnswers(bench, setMode),
     whyAnswer(setMode),
     { key: 'Enter', label: 'Ask for the permit', main: true, blocked, act: () => ask.mutate() },
   ];
-  const under = ask.error && !(ask.error instanceof ApiError)
-    ? `No permit: ${ask.error.message}. Only the server gives permits.`
-    : missing[0] ? `Not yet: ${missing[0]}${missing.length > 1 ? `, and ${missing.length - 1} more` : ''}` : 'Every check before it holds. The permit is for one power-up and ends with any later act.';
+  const under =
+    ask.error && !(ask.error instanceof ApiError)
+      ? `No permit: ${ask.error.message}. Only the server gives permits.`
+      : missing[0]
+        ? `Not yet: ${missing[0]}${missing.length > 1 ? `, and ${missing.length - 1} more` : ''}`
+        : 'Every check before it holds. The permit is for one power-up and ends with any later act.';
   return (
     <JobFrame
-      bench={bench} shown={step} answers={answers}
-      left={{ title: 'what must hold', note: 'all of it, now', body: <Checklist bench={bench} /> }} right={handsFor(bench, step).right}
-      sentence={<><strong>Ask for the permit:</strong> limited first power</>}
+      bench={bench}
+      shown={step}
+      answers={answers}
+      left={{ title: 'what must hold', note: 'all of it, now', body: <Checklist bench={bench} /> }}
+      right={handsFor(bench, step).right}
+      sentence={
+        <>
+          <strong>Ask for the permit:</strong> limited first power
+        </>
+      }
       under={<span role={missing[0] ? 'alert' : undefined}>{under}</span>}
-      crossing={<><Fact><dt>stage</dt><dd className="long">limited, everything plugged</dd></Fact><Fact><dt>school</dt><dd className="long">once, at the end</dd></Fact><Fact><dt>a limiter</dt><dd className="long">cannot save a logic pin</dd></Fact></>}
+      crossing={
+        <>
+          <Fact>
+            <dt>stage</dt>
+            <dd className="long">limited, everything plugged</dd>
+          </Fact>
+          <Fact>
+            <dt>school</dt>
+            <dd className="long">once, at the end</dd>
+          </Fact>
+          <Fact>
+            <dt>a limiter</dt>
+            <dd className="long">cannot save a logic pin</dd>
+          </Fact>
+        </>
+      }
     />
   );
 }

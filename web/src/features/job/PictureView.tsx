@@ -12,10 +12,27 @@ import { JobFrame } from './JobFrame';
 import type { SetMode } from './mode';
 import type { Bench } from './useBench';
 
-const List = styled.ol`font-size: 17px; line-height: 24px; padding-top: 8px; li { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }`;
+const List = styled.ol`
+  font-size: 17px;
+  line-height: 24px;
+  padding-top: 8px;
+  li {
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+`;
 const most = 13;
 
-export function PictureView({ bench, step, setMode }: { bench: Bench; step: Step & { verb: 'picture' }; setMode: SetMode }) {
+export function PictureView({
+  bench,
+  step,
+  setMode,
+}: {
+  bench: Bench;
+  step: Step & { verb: 'picture' };
+  setMode: SetMode;
+}) {
   const [problem, setProblem] = useState<string | null>(null);
   const [keeping, setKeeping] = useState(false);
   const field = useRef<HTMLDivElement>(null);
@@ -31,17 +48,62 @@ export function PictureView({ bench, step, setMode }: { bench: Bench; step: Step
   const answers: Answer[] = [
     ...commonAnswers(bench, setMode).filter(({ key }) => key !== '+'),
     whyAnswer(setMode),
-    { key: '+', label: 'Without one', act: () => bench.record([{ saw: 'skip', step: step.id, reason: 'no picture taken' }], step.id) },
-    { key: 'Enter', also: ['k'], label: 'Take it', main: true, act: () => field.current?.querySelector('input')?.click(), blocked: keeping ? 'keeping it' : null },
+    {
+      key: '+',
+      label: 'Without one',
+      act: () => bench.record([{ saw: 'skip', step: step.id, reason: 'no picture taken' }], step.id),
+    },
+    {
+      key: 'Enter',
+      also: ['k'],
+      label: 'Take it',
+      main: true,
+      act: () => field.current?.querySelector('input')?.click(),
+      blocked: keeping ? 'keeping it' : null,
+    },
   ];
   return (
     <JobFrame
-      bench={bench} shown={step} answers={answers}
+      bench={bench}
+      shown={step}
+      answers={answers}
       sentence={<strong>{stepWords(step, words)}</strong>}
-      under={problem ? <strong role="alert">Not kept: {problem}</strong> : keeping ? 'Keeping the picture' : 'Which wire was where is never so clear again. It stays with the quad.'}
-      left={{ title: 'what comes off', note: 'in this order', body: <List aria-label="What comes off">{off.slice(0, most).map((one) => <li key={one.id}>{stepWords(one, words)}</li>)}{off.length > most && <li>and {off.length - most} more</li>}</List> }}
-      crossing={<Fact><dt>to come off</dt><dd>{off.length} steps</dd></Fact>}
-      right={{ title: 'the picture', note: 'from the camera, or a file', body: <div ref={field} style={{ paddingTop: 16 }}><FileField label="Picture of the old wiring" accept="image/*" onFile={(file) => void take(file)} /></div> }}
+      under={
+        problem ? (
+          <strong role="alert">Not kept: {problem}</strong>
+        ) : keeping ? (
+          'Keeping the picture'
+        ) : (
+          'Which wire was where is never so clear again. It stays with the quad.'
+        )
+      }
+      left={{
+        title: 'what comes off',
+        note: 'in this order',
+        body: (
+          <List aria-label="What comes off">
+            {off.slice(0, most).map((one) => (
+              <li key={one.id}>{stepWords(one, words)}</li>
+            ))}
+            {off.length > most && <li>and {off.length - most} more</li>}
+          </List>
+        ),
+      }}
+      crossing={
+        <Fact>
+          <dt>to come off</dt>
+          <dd>{off.length} steps</dd>
+        </Fact>
+      }
+      right={{
+        title: 'the picture',
+        note: 'from the camera, or a file',
+        body: (
+          <div ref={field} style={{ paddingTop: 16 }}>
+            <FileField label="Picture of the old wiring" accept="image/*" onFile={(file) => void take(file)} />
+          </div>
+        ),
+      }}
     />
   );
 }

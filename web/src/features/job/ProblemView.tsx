@@ -16,14 +16,26 @@ export function ProblemView({ bench, setMode }: { bench: Bench; setMode: SetMode
   const { current } = bench.state;
   const answers: Answer[] = [
     { key: 'Escape', label: 'Close', act: () => setMode(work) },
-    ...choices.map((choice, index): Answer => ({ key: String(index + 1), label: choice, act: () => setMode({ is: 'what to do', defect: choice }) })),
+    ...choices.map((choice, index): Answer => ({
+      key: String(index + 1),
+      label: choice,
+      act: () => setMode({ is: 'what to do', defect: choice }),
+    })),
   ];
   return (
     <JobFrame
-      bench={bench} shown={current} answers={answers} {...(current ? handsFor(bench, current) : DoneHands(bench))}
+      bench={bench}
+      shown={current}
+      answers={answers}
+      {...(current ? handsFor(bench, current) : DoneHands(bench))}
       sentence={<strong>What is the problem?</strong>}
       under="Keys 1 to 6. Nothing is recorded until you say what to do about it."
-      crossing={<Fact><dt>last joint</dt><dd className="long">{lastJointWords(bench)}</dd></Fact>}
+      crossing={
+        <Fact>
+          <dt>last joint</dt>
+          <dd className="long">{lastJointWords(bench)}</dd>
+        </Fact>
+      }
     />
   );
 }
@@ -46,10 +58,22 @@ export function WhatToDoView({ bench, defect, setMode }: { bench: Bench; defect:
   ];
   return (
     <JobFrame
-      bench={bench} shown={current} answers={answers} {...(current ? handsFor(bench, current) : DoneHands(bench))}
-      sentence={<><strong>{defect.charAt(0).toUpperCase() + defect.slice(1)}</strong>: what is to be done?</>}
+      bench={bench}
+      shown={current}
+      answers={answers}
+      {...(current ? handsFor(bench, current) : DoneHands(bench))}
+      sentence={
+        <>
+          <strong>{defect.charAt(0).toUpperCase() + defect.slice(1)}</strong>: what is to be done?
+        </>
+      }
       under={joint ? `The last joint is ${jointWords(joint, words)}.` : 'No joint has been made yet.'}
-      crossing={<Fact><dt>last joint</dt><dd className="long">{lastJointWords(bench)}</dd></Fact>}
+      crossing={
+        <Fact>
+          <dt>last joint</dt>
+          <dd className="long">{lastJointWords(bench)}</dd>
+        </Fact>
+      }
     />
   );
 }

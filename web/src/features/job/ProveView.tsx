@@ -13,26 +13,78 @@ import type { Bench } from './useBench';
 type Id = 'apart' | 'together' | 'rest';
 
 const prompts: readonly Prompt<Id>[] = [
-  { id: 'rest', asks: 'Volts across the main leads', hint: 'Meter on volts, pack and USB off. Left-over charge fakes every reading.', unit: 'V' },
-  { id: 'apart', asks: 'Tips apart', hint: 'Meter on continuity. Hold the tips apart in the air.', choices: [{ value: 'none', label: 'silent' }, { value: 'does not stop', label: 'it sounds' }] },
-  { id: 'together', asks: 'Tips together', hint: 'Press the two tips together.', choices: [{ value: 'does not stop', label: 'it sounds' }, { value: 'none', label: 'silent' }] },
+  {
+    id: 'rest',
+    asks: 'Volts across the main leads',
+    hint: 'Meter on volts, pack and USB off. Left-over charge fakes every reading.',
+    unit: 'V',
+  },
+  {
+    id: 'apart',
+    asks: 'Tips apart',
+    hint: 'Meter on continuity. Hold the tips apart in the air.',
+    choices: [
+      { value: 'none', label: 'silent' },
+      { value: 'does not stop', label: 'it sounds' },
+    ],
+  },
+  {
+    id: 'together',
+    asks: 'Tips together',
+    hint: 'Press the two tips together.',
+    choices: [
+      { value: 'does not stop', label: 'it sounds' },
+      { value: 'none', label: 'silent' },
+    ],
+  },
 ];
 
 export function ProveView({ bench, step, setMode }: { bench: Bench; step: Step; setMode: SetMode }) {
   const state = usePrompts(prompts, ({ apart, together, rest }) => {
-    bench.record([{ saw: 'meter proof', meterId: bench.meter.id, tipsApart: apart as Length, tipsTogether: together as Length, restV: Number(rest) }], step.id);
+    bench.record(
+      [
+        {
+          saw: 'meter proof',
+          meterId: bench.meter.id,
+          tipsApart: apart as Length,
+          tipsTogether: together as Length,
+          restV: Number(rest),
+        },
+      ],
+      step.id,
+    );
   });
-  const common = commonAnswers(bench, setMode).filter(({ key }) => key === '*' || (key === '-' && !('unit' in state.prompt)));
+  const common = commonAnswers(bench, setMode).filter(
+    ({ key }) => key === '*' || (key === '-' && !('unit' in state.prompt)),
+  );
   const hands = handsFor(bench, step);
   const leads = mainLeads(bench.state.words.build, bench.catalogue);
   return (
     <JobFrame
-      bench={bench} shown={step} answers={[...common, ...state.answers]}
+      bench={bench}
+      shown={step}
+      answers={[...common, ...state.answers]}
       left={{ title: 'the meter', note: bench.meter.name, body: <PromptList prompts={prompts} state={state} /> }}
-      right={{ ...hands.right, title: 'main leads', note: leads ? 'black on −, red on +' : '', ...('unit' in state.prompt ? { body: <Typed state={state} /> } : {}) }}
+      right={{
+        ...hands.right,
+        title: 'main leads',
+        note: leads ? 'black on −, red on +' : '',
+        ...('unit' in state.prompt ? { body: <Typed state={state} /> } : {}),
+      }}
       sentence={<strong>{state.prompt.asks}</strong>}
       under={state.problem ?? step.against ?? state.prompt.hint}
-      crossing={<><Fact><dt>limit at rest</dt><dd>{restLimitV * 1000} mV</dd></Fact><Fact><dt>above it</dt><dd className="long">bleed through 100 Ω to 1 kΩ, wait, measure again</dd></Fact></>}
+      crossing={
+        <>
+          <Fact>
+            <dt>limit at rest</dt>
+            <dd>{restLimitV * 1000} mV</dd>
+          </Fact>
+          <Fact>
+            <dt>above it</dt>
+            <dd className="long">bleed through 100 Ω to 1 kΩ, wait, measure again</dd>
+          </Fact>
+        </>
+      }
     />
   );
 }

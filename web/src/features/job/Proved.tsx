@@ -6,15 +6,28 @@ import { Box } from './Checklist';
 import type { Bench } from './useBench';
 
 const List = styled.ol`
-  padding-top: 10px; font-size: 19px; line-height: 1.3; display: grid; gap: 14px;
-  li { display: grid; grid-template-columns: 26px 1fr; align-items: baseline; }
+  padding-top: 10px;
+  font-size: 19px;
+  line-height: 1.3;
+  display: grid;
+  gap: 14px;
+  li {
+    display: grid;
+    grid-template-columns: 26px 1fr;
+    align-items: baseline;
+  }
 `;
 
 export function Proved({ bench }: { bench: Bench }) {
   return (
     <List>
       {bench.state.gates.map((gate) => (
-        <li key={gate.id}><Box done={gate.state === 'passed'} /><span><strong>{gate.id}</strong>: {sentence(bench, gate)}</span></li>
+        <li key={gate.id}>
+          <Box done={gate.state === 'passed'} />
+          <span>
+            <strong>{gate.id}</strong>: {sentence(bench, gate)}
+          </span>
+        </li>
       ))}
     </List>
   );
@@ -40,7 +53,9 @@ function sentence(bench: Bench, { id, state, missing }: Gate): string {
   if (id === 'first power') {
     const power = notesOf(log, 'power').at(-1)?.record.body;
     const seen = power?.signs.filter((sign) => sign.seen).length ?? 0;
-    return power ? `limited power for ${power.onS} s at ${power.packV} V, ${seen} of ${power.signs.length} signs seen` : 'not powered';
+    return power
+      ? `limited power for ${power.onS} s at ${power.packV} V, ${seen} of ${power.signs.length} signs seen`
+      : 'not powered';
   }
   const joints = own.reduce((sum, step) => sum + (step.verb === 'look' ? step.joints.length : 0), 0);
   return `${joints} joints looked at and good`;

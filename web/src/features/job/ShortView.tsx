@@ -9,9 +9,27 @@ import type { TouchStep } from './TouchView';
 import type { Bench } from './useBench';
 
 const Field = styled.main`
-  position: fixed; inset: 0; background: ${({ theme }) => theme.danger}; color: #fff; display: grid; place-content: center; gap: 26px; padding: 60px;
-  h1, p { font-size: 62px; line-height: 1.15; font-weight: 700; }
-  button { max-width: 420px; background: #fff; color: ${({ theme }) => theme.danger}; border-color: #fff; font-size: 34px; }
+  position: fixed;
+  inset: 0;
+  background: ${({ theme }) => theme.danger};
+  color: #fff;
+  display: grid;
+  place-content: center;
+  gap: 26px;
+  padding: 60px;
+  h1,
+  p {
+    font-size: 62px;
+    line-height: 1.15;
+    font-weight: 700;
+  }
+  button {
+    max-width: 420px;
+    background: #fff;
+    color: ${({ theme }) => theme.danger};
+    border-color: #fff;
+    font-size: 34px;
+  }
 `;
 
 export interface StopProps {
@@ -30,7 +48,9 @@ export function ShortView(props: StopProps) {
       <h1>Short between + and −.</h1>
       <p>No battery.</p>
       <p>Find it first.</p>
-      <div><AnswerRow answers={[{ key: 'Enter', label: 'Find it', act: () => setSeen(true) }]} /></div>
+      <div>
+        <AnswerRow answers={[{ key: 'Enter', label: 'Find it', act: () => setSeen(true) }]} />
+      </div>
     </Field>
   );
 }

@@ -22,41 +22,132 @@ export function SignView({ bench, step, setMode }: { bench: Bench; step: SignSte
   const { meter } = bench;
   const [readings, setReadings] = useState<readonly LooseReading[] | null>(null);
   useEffect(() => {
-    void compute().loose(model, meter).then((found) => setReadings(found));
+    void compute()
+      .loose(model, meter)
+      .then((found) => setReadings(found));
   }, [model, meter]);
   if (!readings) return <Notice title="Computing the signature">One moment.</Notice>;
   return <Asked bench={bench} step={step} setMode={setMode} model={model} readings={readings} />;
 }
 
-const tones = (['none', 'chirp', 'about a second', 'many seconds', 'does not stop'] as const).map((value) => ({ value, label: lengthWord(value) }));
+const tones = (['none', 'chirp', 'about a second', 'many seconds', 'does not stop'] as const).map((value) => ({
+  value,
+  label: lengthWord(value),
+}));
 
-function Asked({ bench, step, setMode, model, readings }: { bench: Bench; step: SignStep; setMode: SetMode; model: PartModel; readings: readonly LooseReading[] }) {
+function Asked({
+  bench,
+  step,
+  setMode,
+  model,
+  readings,
+}: {
+  bench: Bench;
+  step: SignStep;
+  setMode: SetMode;
+  model: PartModel;
+  readings: readonly LooseReading[];
+}) {
   const prompts = readings.map(({ mode, black, red, why }, index): Prompt<string> => {
     const asks = `Black on ${black.printed}, red on ${red.printed}`;
-    return mode === 'tone' ? { id: String(index), asks, hint: `Tone: ${why}.`, choices: tones, from: 0 } : { id: String(index), asks, hint: `${mode === 'ohms' ? 'Ohms' : 'Diode'}: ${why}. Hold until it settles.`, unit: mode === 'ohms' ? 'Ω' : 'V' };
+    return mode === 'tone'
+      ? { id: String(index), asks, hint: `Tone: ${why}.`, choices: tones, from: 0 }
+      : {
+          id: String(index),
+          asks,
+          hint: `${mode === 'ohms' ? 'Ohms' : 'Diode'}: ${why}. Hold until it settles.`,
+          unit: mode === 'ohms' ? 'Ω' : 'V',
+        };
   });
-  const state = usePrompts(prompts, (given) => bench.record([signatureOf(step.subject, countedPart(bench, step.subject), readings, given)], step.id));
+  const state = usePrompts(prompts, (given) =>
+    bench.record([signatureOf(step.subject, countedPart(bench, step.subject), readings, given)], step.id),
+  );
   const now = readings[state.index]!;
   const common = commonAnswers(bench, setMode).filter(({ key }) => key === '*');
-  const expected = now.expected.band ? bandWords(now.expected.band, now.mode) : now.expected.passes.map(lengthWord).join(' or ');
+  const expected = now.expected.band
+    ? bandWords(now.expected.band, now.mode)
+    : now.expected.passes.map(lengthWord).join(' or ');
   return (
     <JobFrame
-      bench={bench} shown={step} answers={[...common, notNow(bench, step), ...state.answers]} sentence={<><strong>{state.prompt.asks}</strong>, loose part</>}
+      bench={bench}
+      shown={step}
+      answers={[...common, notNow(bench, step), ...state.answers]}
+      sentence={
+        <>
+          <strong>{state.prompt.asks}</strong>, loose part
+        </>
+      }
       under={state.problem ?? state.prompt.hint}
-      left={{ title: `${slotWords(step.subject, bench.state.words).replace(/^the /, '')}, loose`, note: model.name, body: <Board slot={step.subject} model={model} side={now.red.sides[0]!} marks={new Map()} rings={[now.black.id, now.red.id]} /> }}
-      crossing={<><Fact><dt>{now.mode}</dt><dd className="long">{now.why}</dd></Fact><Fact><dt>a typical part</dt><dd className="long" data-testid="expected">{expected}</dd></Fact></>}
-      right={'unit' in state.prompt ? { title: 'what the meter shows', note: 'type it, then Enter', body: <Typed state={state} /> } : { title: 'its signature', note: `${readings.length} touches`, body: <PromptList prompts={prompts.slice(Math.max(0, state.index - 3), state.index + 6)} state={{ ...state, index: Math.min(3, state.index) }} /> }}
+      left={{
+        title: `${slotWords(step.subject, bench.state.words).replace(/^the /, '')}, loose`,
+        note: model.name,
+        body: (
+          <Board
+            slot={step.subject}
+            model={model}
+            side={now.red.sides[0]!}
+            marks={new Map()}
+            rings={[now.black.id, now.red.id]}
+          />
+        ),
+      }}
+      crossing={
+        <>
+          <Fact>
+            <dt>{now.mode}</dt>
+            <dd className="long">{now.why}</dd>
+          </Fact>
+          <Fact>
+            <dt>a typical part</dt>
+            <dd className="long" data-testid="expected">
+              {expected}
+            </dd>
+          </Fact>
+        </>
+      }
+      right={
+        'unit' in state.prompt
+          ? { title: 'what the meter shows', note: 'type it, then Enter', body: <Typed state={state} /> }
+          : {
+              title: 'its signature',
+              note: `${readings.length} touches`,
+              body: (
+                <PromptList
+                  prompts={prompts.slice(Math.max(0, state.index - 3), state.index + 6)}
+                  state={{ ...state, index: Math.min(3, state.index) }}
+                />
+              ),
+            }
+      }
     />
   );
 }
 
-function signatureOf(slot: string, part: string | null, readings: readonly LooseReading[], given: Readonly<Record<string, string>>): Note {
+function signatureOf(
+  slot: string,
+  part: string | null,
+  readings: readonly LooseReading[],
+  given: Readonly<Record<string, string>>,
+): Note {
   return {
-    saw: 'signature', slot, part,
+    saw: 'signature',
+    slot,
+    part,
     readings: readings.map((reading, index) => {
       const { black, red, mode, expected } = reading;
-      const heard = mode === 'tone' ? { length: given[String(index)] as (typeof tones)[number]['value'], value: null } : { length: null, value: Number(given[String(index)]) };
-      return { black: black.id, red: red.id, mode, ...heard, passes: expected.passes, band: expected.band, verdict: judgeLoose(reading, heard) };
+      const heard =
+        mode === 'tone'
+          ? { length: given[String(index)] as (typeof tones)[number]['value'], value: null }
+          : { length: null, value: Number(given[String(index)]) };
+      return {
+        black: black.id,
+        red: red.id,
+        mode,
+        ...heard,
+        passes: expected.passes,
+        band: expected.band,
+        verdict: judgeLoose(reading, heard),
+      };
     }),
   };
 }

@@ -25,7 +25,11 @@ export function StepView({ bench, setMode }: { bench: Bench; setMode: SetMode })
     case 'land':
       return <LandView key={step.id} {...props} step={step} />;
     case 'free':
-      return planned(bench, step.subject) ? <FreeView key={step.id} {...props} step={step} /> : <WorkView key={step.id} {...props} step={step} />;
+      return planned(bench, step.subject) ? (
+        <FreeView key={step.id} {...props} step={step} />
+      ) : (
+        <WorkView key={step.id} {...props} step={step} />
+      );
     case 'look':
       return <LookView key={step.id} {...props} step={step} />;
     case 'count':

@@ -10,37 +10,89 @@ import { JobFrame } from './JobFrame';
 import type { StopProps } from './ShortView';
 import { word } from './lengthWord';
 
-const Suspects = styled.ol`padding-top: 14px; display: grid; gap: 14px; font-size: 21px; kbd { font: inherit; font-weight: 700; padding-right: 12px; }`;
+const Suspects = styled.ol`
+  padding-top: 14px;
+  display: grid;
+  gap: 14px;
+  font-size: 21px;
+  kbd {
+    font: inherit;
+    font-weight: 700;
+    padding-right: 12px;
+  }
+`;
 
 export function StopView({ bench, step, reading, setMode, onRetry }: StopProps) {
   const { words, asBuilt } = bench.state;
   const { touch, heard, expected } = reading;
   const suspects = suspectJoints(reading, asBuilt, bench.catalogue).slice(0, 5);
   const rework = (joint: string) => {
-    const look: Note = { saw: 'look', of: joint, grade: 'redo', defects: [`reading ${terminalWords(touch.black, words)} to ${terminalWords(touch.red, words)}`] };
+    const look: Note = {
+      saw: 'look',
+      of: joint,
+      grade: 'redo',
+      defects: [`reading ${terminalWords(touch.black, words)} to ${terminalWords(touch.red, words)}`],
+    };
     bench.record([look], step.id);
   };
   const symptom = `${terminalWords(touch.black, words)} to ${terminalWords(touch.red, words)}: ${word(heard.length ?? 'none')} instead of ${expected.passes.map(word).join(' or ')}`;
   const answers: Answer[] = [
     ...commonAnswers(bench, setMode).filter(({ key }) => key !== '*'),
     { key: '*', also: ['p'], label: 'Log a fault', act: () => setMode({ is: 'fault', symptom }) },
-    ...suspects.map((joint, index): Answer => ({ key: String(index + 1), label: `Rework ${joint.replace(/\.[ab]$/, '')}`, act: () => rework(joint) })),
+    ...suspects.map((joint, index): Answer => ({
+      key: String(index + 1),
+      label: `Rework ${joint.replace(/\.[ab]$/, '')}`,
+      act: () => rework(joint),
+    })),
     { key: '0', label: 'Touch again', act: onRetry },
   ];
   const hands = handsFor(bench, step);
   const list = (
     <Suspects aria-label="Where it can come from">
-      {suspects.map((joint, index) => <li key={joint}><kbd>{index + 1}</kbd>{jointWords(joint, words)}</li>)}
+      {suspects.map((joint, index) => (
+        <li key={joint}>
+          <kbd>{index + 1}</kbd>
+          {jointWords(joint, words)}
+        </li>
+      ))}
       {suspects.length === 0 && <li>No joint of this build lies on the way: look at the parts themselves.</li>}
     </Suspects>
   );
   return (
     <JobFrame
-      bench={bench} shown={step} answers={answers} left={hands.left}
-      right={{ title: 'where it can come from', note: 'choose one to rework; every reading on it is asked again', body: list }}
-      sentence={<><strong>Stop.</strong> {terminalWords(touch.black, words)} to {terminalWords(touch.red, words)}: {word(heard.length ?? 'none')}</>}
-      under={<strong role="alert">A good build shows “{expected.passes.map(word).join(' or ')}”. Limited power stays closed until this reads right.</strong>}
-      crossing={<><Fact><dt>expected</dt><dd>{expected.passes.map(word).join(' or ')}</dd></Fact><Fact><dt>heard</dt><dd>{word(heard.length ?? 'none')}</dd></Fact></>}
+      bench={bench}
+      shown={step}
+      answers={answers}
+      left={hands.left}
+      right={{
+        title: 'where it can come from',
+        note: 'choose one to rework; every reading on it is asked again',
+        body: list,
+      }}
+      sentence={
+        <>
+          <strong>Stop.</strong> {terminalWords(touch.black, words)} to {terminalWords(touch.red, words)}:{' '}
+          {word(heard.length ?? 'none')}
+        </>
+      }
+      under={
+        <strong role="alert">
+          A good build shows “{expected.passes.map(word).join(' or ')}”. Limited power stays closed until this reads
+          right.
+        </strong>
+      }
+      crossing={
+        <>
+          <Fact>
+            <dt>expected</dt>
+            <dd>{expected.passes.map(word).join(' or ')}</dd>
+          </Fact>
+          <Fact>
+            <dt>heard</dt>
+            <dd>{word(heard.length ?? 'none')}</dd>
+          </Fact>
+        </>
+      }
     />
   );
 }

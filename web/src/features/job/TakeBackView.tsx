@@ -20,15 +20,36 @@ export function TakeBackView({ bench, setMode }: { bench: Bench; setMode: SetMod
   };
   const answers: Answer[] = [
     { key: 'Escape', label: 'Leave it', act: () => setMode(work) },
-    { key: 'Enter', label: 'Take it back', main: true, act: takeBack, blocked: last ? null : 'Nothing is recorded in this job' },
+    {
+      key: 'Enter',
+      label: 'Take it back',
+      main: true,
+      act: takeBack,
+      blocked: last ? null : 'Nothing is recorded in this job',
+    },
   ];
-  const closes = last && isAct(last.body) ? 'Checks that stand on it will be asked again.' : 'Gates that stand on it will block again.';
+  const closes =
+    last && isAct(last.body)
+      ? 'Checks that stand on it will be asked again.'
+      : 'Gates that stand on it will block again.';
   return (
     <JobFrame
-      bench={bench} shown={current} answers={answers} {...(current ? handsFor(bench, current) : DoneHands(bench))}
-      sentence={<>Take back: <strong>{last ? recordWords(last, words) : 'nothing'}</strong></>}
+      bench={bench}
+      shown={current}
+      answers={answers}
+      {...(current ? handsFor(bench, current) : DoneHands(bench))}
+      sentence={
+        <>
+          Take back: <strong>{last ? recordWords(last, words) : 'nothing'}</strong>
+        </>
+      }
       under={`${closes} The record itself stays in the book.`}
-      crossing={<Fact><dt>made by</dt><dd className="long">{last ? `${last.person}, ${new Date(last.doneAt).toLocaleTimeString('en-GB')}` : ''}</dd></Fact>}
+      crossing={
+        <Fact>
+          <dt>made by</dt>
+          <dd className="long">{last ? `${last.person}, ${new Date(last.doneAt).toLocaleTimeString('en-GB')}` : ''}</dd>
+        </Fact>
+      }
     />
   );
 }

@@ -57,9 +57,27 @@ export function TouchView({ bench, step, setMode }: { bench: Bench; step: TouchS
       setStartedAt(null);
       return;
     }
-    const chargeAfterV = await compute().chargeLeft({ ...expected.request, heldS: heldMs === null ? usualHoldS : heldMs / 1000 });
+    const chargeAfterV = await compute().chargeLeft({
+      ...expected.request,
+      heldS: heldMs === null ? usualHoldS : heldMs / 1000,
+    });
     const judged = { ...expected.expectation, chargeAfterV };
-    bench.record([{ saw: 'reading', reading: { touch, meterId: bench.meter.id, heard, expected: judged, verdict: judgeReading(judged, heard), coreVersion } }], step.id);
+    bench.record(
+      [
+        {
+          saw: 'reading',
+          reading: {
+            touch,
+            meterId: bench.meter.id,
+            heard,
+            expected: judged,
+            verdict: judgeReading(judged, heard),
+            coreVersion,
+          },
+        },
+      ],
+      step.id,
+    );
     setAgain(null);
     setRetry(false);
   };
@@ -67,16 +85,49 @@ export function TouchView({ bench, step, setMode }: { bench: Bench; step: TouchS
   const timed = reason.startsWith('main leads');
   const answers: Answer[] = [
     ...commonAnswers(bench, setMode),
-    ...(timed ? [{ key: 'Enter', label: startedAt === null ? 'Start the clock' : 'Start again', act: () => setStartedAt(performance.now()) }] : []),
+    ...(timed
+      ? [
+          {
+            key: 'Enter',
+            label: startedAt === null ? 'Start the clock' : 'Start again',
+            act: () => setStartedAt(performance.now()),
+          },
+        ]
+      : []),
     ...lengthKeys.map(({ key, length, label }): Answer => ({ key, label, blocked, act: () => void hear(length) })),
     { ...whyAnswer(setMode), hidden: true },
   ];
   return (
     <JobFrame
-      bench={bench} shown={step} answers={answers} {...handsFor(bench, step)}
-      sentence={<>{again ? 'Once more: b' : 'B'}lack on <Plate>{terminalWords(touch.black, bench.state.words)}</Plate>, red on <Plate>{terminalWords(touch.red, bench.state.words)}</Plate></>}
-      under={again ? <strong role="alert">Heard “{word(again)}”, which no good build shows here. Press the tips on bare metal, touch again, then answer.</strong> : (step.against ?? under(reason, timed))}
-      crossing={<Expected expectation={before.data?.expectation ?? null} timed={timed} startedAt={startedAt} bench={bench} reason={reason} />}
+      bench={bench}
+      shown={step}
+      answers={answers}
+      {...handsFor(bench, step)}
+      sentence={
+        <>
+          {again ? 'Once more: b' : 'B'}lack on <Plate>{terminalWords(touch.black, bench.state.words)}</Plate>, red on{' '}
+          <Plate>{terminalWords(touch.red, bench.state.words)}</Plate>
+        </>
+      }
+      under={
+        again ? (
+          <strong role="alert">
+            Heard “{word(again)}”, which no good build shows here. Press the tips on bare metal, touch again, then
+            answer.
+          </strong>
+        ) : (
+          (step.against ?? under(reason, timed))
+        )
+      }
+      crossing={
+        <Expected
+          expectation={before.data?.expectation ?? null}
+          timed={timed}
+          startedAt={startedAt}
+          bench={bench}
+          reason={reason}
+        />
+      }
     />
   );
 }
@@ -90,21 +141,54 @@ function useExpectation(bench: Bench, step: TouchStep) {
     queryKey: ['expectation', bench.job.id, plan.version, step.id, seq],
     staleTime: Infinity,
     gcTime: 60_000,
-    queryFn: async (): Promise<{ expectation: Expectation; request: Parameters<ReturnType<typeof compute>['expectation']>[0] }> => {
+    queryFn: async (): Promise<{
+      expectation: Expectation;
+      request: Parameters<ReturnType<typeof compute>['expectation']>[0];
+    }> => {
       const { chargeV, pauseS } = chargeBefore(bench.state.log, new Date().toISOString());
-      const request = { models: bench.catalogue.models, target: plan.target, touch, meter: bench.meter, chargeV, pauseS };
+      const request = {
+        models: bench.catalogue.models,
+        target: plan.target,
+        touch,
+        meter: bench.meter,
+        chargeV,
+        pauseS,
+      };
       return { expectation: await compute().expectation(request), request };
     },
   });
 }
 
-function Expected({ expectation, timed, startedAt, bench, reason }: { expectation: Expectation | null; timed: boolean; startedAt: number | null; bench: Bench; reason: TouchReason }) {
+function Expected({
+  expectation,
+  timed,
+  startedAt,
+  bench,
+  reason,
+}: {
+  expectation: Expectation | null;
+  timed: boolean;
+  startedAt: number | null;
+  bench: Bench;
+  reason: TouchReason;
+}) {
   const place = bench.state.steps.filter(({ verb }) => verb === 'touch');
   return (
     <>
-      <Fact><dt>a good build shows</dt><dd data-testid="expected">{expectation ? expectation.passes.map(word).join(' or ') : 'computing'}</dd></Fact>
-      <Fact><dt>rules out</dt><dd className="long">{rulesOut[reason]}</dd></Fact>
-      <Fact><dt>touch</dt><dd>{place.findIndex(({ id }) => id === bench.state.current?.id) + 1} of {place.length}</dd></Fact>
+      <Fact>
+        <dt>a good build shows</dt>
+        <dd data-testid="expected">{expectation ? expectation.passes.map(word).join(' or ') : 'computing'}</dd>
+      </Fact>
+      <Fact>
+        <dt>rules out</dt>
+        <dd className="long">{rulesOut[reason]}</dd>
+      </Fact>
+      <Fact>
+        <dt>touch</dt>
+        <dd>
+          {place.findIndex(({ id }) => id === bench.state.current?.id) + 1} of {place.length}
+        </dd>
+      </Fact>
       {timed && <HoldClock startedAt={startedAt} first={reason === 'main leads'} heldFirstMs={firstHeldMs(bench)} />}
     </>
   );
@@ -112,7 +196,9 @@ function Expected({ expectation, timed, startedAt, bench, reason }: { expectatio
 
 /** How long the first main-lead touch was held, or null. */
 function firstHeldMs(bench: Bench): number | null {
-  const first = bench.state.steps.find((step): step is TouchStep => step.verb === 'touch' && step.listed.reason === 'main leads');
+  const first = bench.state.steps.find(
+    (step): step is TouchStep => step.verb === 'touch' && step.listed.reason === 'main leads',
+  );
   return first ? (lastReading(first.listed.touch, bench.state.log)?.record.body.reading.heard.heldMs ?? null) : null;
 }
 

@@ -20,10 +20,28 @@ export function WhyView({ bench, setMode }: { bench: Bench; setMode: SetMode }) 
   ];
   return (
     <JobFrame
-      bench={bench} shown={current} answers={answers} {...handsFor(bench, current)}
-      sentence={<>Why now: <strong>{reason(current)}</strong></>}
+      bench={bench}
+      shown={current}
+      answers={answers}
+      {...handsFor(bench, current)}
+      sentence={
+        <>
+          Why now: <strong>{reason(current)}</strong>
+        </>
+      }
       under={`Then: ${next ? stepWords(next, words) : 'nothing more'}. The gate ${gate.id} still wants ${gate.missing.length} of its steps.`}
-      crossing={<><Fact><dt>gate</dt><dd className="long">{gate.id}</dd></Fact><Fact><dt>school</dt><dd className="long">limited power once, at the end</dd></Fact></>}
+      crossing={
+        <>
+          <Fact>
+            <dt>gate</dt>
+            <dd className="long">{gate.id}</dd>
+          </Fact>
+          <Fact>
+            <dt>school</dt>
+            <dd className="long">limited power once, at the end</dd>
+          </Fact>
+        </>
+      }
     />
   );
 }
@@ -33,7 +51,9 @@ function reason(step: Step): string {
     case 'fit':
       return 'its wires can only be cut and landed where it will live';
     case 'land':
-      return step.stretch === 'power path' ? 'the big thermal mass comes first, before small parts are near' : 'one part at a time, so that a short has one place';
+      return step.stretch === 'power path'
+        ? 'the big thermal mass comes first, before small parts are near'
+        : 'one part at a time, so that a short has one place';
     case 'look':
       return step.plug ? 'a bent pin puts the pack on a logic chip' : 'a bridge is seen now or heard later';
     case 'mate':

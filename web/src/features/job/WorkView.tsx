@@ -18,12 +18,36 @@ export function WorkView({ bench, step, setMode }: { bench: Bench; step: Step; s
     ...commonAnswers(bench, setMode).filter(({ key }) => !loose || key !== '+'),
     whyAnswer(setMode),
     ...(loose ? [notNow(bench, step)] : []),
-    ...(step.verb === 'take' ? [takenTo(bench, step, '1', 'On its card', 'bench'), takenTo(bench, step, '2', 'Bought in', 'stock'), takenTo(bench, step, '3', 'Scrap', 'scrap')] : []),
-    { key: 'Enter', label: mainLabel(step), main: true, act: () => bench.record(step.verb === 'take' ? step.effect.map((act) => (act.do === 'take off' ? { ...act, to: 'customer' } : act)) : step.verb === 'say' ? [{ saw: 'caution', id: step.subject }] : 'effect' in step ? withParts(bench, step.effect) : [], step.id) },
+    ...(step.verb === 'take'
+      ? [
+          takenTo(bench, step, '1', 'On its card', 'bench'),
+          takenTo(bench, step, '2', 'Bought in', 'stock'),
+          takenTo(bench, step, '3', 'Scrap', 'scrap'),
+        ]
+      : []),
+    {
+      key: 'Enter',
+      label: mainLabel(step),
+      main: true,
+      act: () =>
+        bench.record(
+          step.verb === 'take'
+            ? step.effect.map((act) => (act.do === 'take off' ? { ...act, to: 'customer' } : act))
+            : step.verb === 'say'
+              ? [{ saw: 'caution', id: step.subject }]
+              : 'effect' in step
+                ? withParts(bench, step.effect)
+                : [],
+          step.id,
+        ),
+    },
   ];
   return (
     <JobFrame
-      bench={bench} shown={step} answers={answers} {...handsFor(bench, step)}
+      bench={bench}
+      shown={step}
+      answers={answers}
+      {...handsFor(bench, step)}
       sentence={<strong>{stepWords(step, words)}</strong>}
       under={<FindingsLine bench={bench} otherwise={step.against ?? hint(step)} />}
       crossing={<Crossing bench={bench} step={step} />}
@@ -32,22 +56,82 @@ export function WorkView({ bench, step, setMode }: { bench: Bench; step: Step; s
 }
 
 /** What becomes of a part that came off: the customer's unless said otherwise. */
-function takenTo(bench: Bench, step: Step & { effect: readonly Act[] }, key: string, label: string, to: 'bench' | 'stock' | 'scrap'): Answer {
-  return { key, label, act: () => bench.record(step.effect.map((act) => (act.do === 'take off' ? { ...act, to } : act)), step.id) };
+function takenTo(
+  bench: Bench,
+  step: Step & { effect: readonly Act[] },
+  key: string,
+  label: string,
+  to: 'bench' | 'stock' | 'scrap',
+): Answer {
+  return {
+    key,
+    label,
+    act: () =>
+      bench.record(
+        step.effect.map((act) => (act.do === 'take off' ? { ...act, to } : act)),
+        step.id,
+      ),
+  };
 }
 
 function Crossing({ bench, step }: { bench: Bench; step: Step }) {
   if (step.verb === 'redo') return <RecipeFacts bench={bench} joint={step.subject} />;
   if (step.verb === 'fit') {
     const model = modelIn(bench.state.words.build, step.subject, bench.catalogue)!;
-    return <><Fact><dt>part</dt><dd className="long">{model.name}</dd></Fact><Fact><dt>maker</dt><dd className="long">{model.maker}</dd></Fact><Fact><dt>mass</dt><dd>{model.massG} g</dd></Fact>{model.turns && <Fact><dt>turns, by its leads</dt><dd className="long">{model.turns}: {model.tails.map(({ colour }) => colour).join(' and ')}</dd></Fact>}</>;
+    return (
+      <>
+        <Fact>
+          <dt>part</dt>
+          <dd className="long">{model.name}</dd>
+        </Fact>
+        <Fact>
+          <dt>maker</dt>
+          <dd className="long">{model.maker}</dd>
+        </Fact>
+        <Fact>
+          <dt>mass</dt>
+          <dd>{model.massG} g</dd>
+        </Fact>
+        {model.turns && (
+          <Fact>
+            <dt>turns, by its leads</dt>
+            <dd className="long">
+              {model.turns}: {model.tails.map(({ colour }) => colour).join(' and ')}
+            </dd>
+          </Fact>
+        )}
+      </>
+    );
   }
   if (step.verb === 'say' && step.subject === 'hot iron') {
-    return <><Fact><dt>iron</dt><dd>400 °C</dd></Fact><Fact><dt>fumes, lead</dt><dd className="long">extract, wash hands</dd></Fact><Fact><dt>snipping</dt><dd className="long">eyes covered, offcuts counted</dd></Fact></>;
+    return (
+      <>
+        <Fact>
+          <dt>iron</dt>
+          <dd>400 °C</dd>
+        </Fact>
+        <Fact>
+          <dt>fumes, lead</dt>
+          <dd className="long">extract, wash hands</dd>
+        </Fact>
+        <Fact>
+          <dt>snipping</dt>
+          <dd className="long">eyes covered, offcuts counted</dd>
+        </Fact>
+      </>
+    );
   }
   const wire = 'subject' in step ? splitJoint(step.subject) : null;
-  const at = wire && bench.state.asBuilt.wires[wire.wire] ? landedOn(bench.state.asBuilt.wires[wire.wire]!.ends[wire.end]) : null;
-  return at ? <Fact><dt>now on</dt><dd className="long">{at}</dd></Fact> : null;
+  const at =
+    wire && bench.state.asBuilt.wires[wire.wire]
+      ? landedOn(bench.state.asBuilt.wires[wire.wire]!.ends[wire.end])
+      : null;
+  return at ? (
+    <Fact>
+      <dt>now on</dt>
+      <dd className="long">{at}</dd>
+    </Fact>
+  ) : null;
 }
 
 function mainLabel(step: Step): string {
@@ -86,7 +170,11 @@ function hint(step: Step): string {
     case 'unmate':
       return 'By the housing, never by the wires.';
     case 'say':
-      return step.subject === 'hot iron' ? 'Iron at 400 °C. Lithium packs stay away from the iron; fire plan known.' : step.stretch === 'kit' ? 'On a header, before any solder: once it is in the quad this costs an hour.' : 'Limited power comes next. One line at a time.';
+      return step.subject === 'hot iron'
+        ? 'Iron at 400 °C. Lithium packs stay away from the iron; fire plan known.'
+        : step.stretch === 'kit'
+          ? 'On a header, before any solder: once it is in the quad this costs an hour.'
+          : 'Limited power comes next. One line at a time.';
     default:
       return '';
   }

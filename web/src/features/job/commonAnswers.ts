@@ -35,18 +35,28 @@ export function ferrule(bench: Bench, index: number, direction: 1 | -1): number 
 
 /** Puts off what may wait: said in the log, never forgotten. */
 export function notNow(bench: Bench, step: Step): Answer {
-  return { key: '+', also: ['n'], label: 'Not now', act: () => bench.record([{ saw: 'skip', step: step.id, reason: 'put off at the table' }], step.id) };
+  return {
+    key: '+',
+    also: ['n'],
+    label: 'Not now',
+    act: () => bench.record([{ saw: 'skip', step: step.id, reason: 'put off at the table' }], step.id),
+  };
 }
 
 /** Acts that put parts in place, with the physical part that was counted onto the table for the slot. */
 export function withParts(bench: Bench, effect: readonly Act[]): readonly Act[] {
-  return effect.map((act) => (act.do === 'fit' ? { ...act, fitted: { ...act.fitted, part: countedPart(bench, act.slot) } } : act));
+  return effect.map((act) =>
+    act.do === 'fit' ? { ...act, fitted: { ...act.fitted, part: countedPart(bench, act.slot) } } : act,
+  );
 }
 
 /** The physical part on the table for a slot, or null when none was named. */
 export function countedPart({ state: { steps, log } }: Bench, slot: string): string | null {
   const step = steps.find((one) => one.verb === 'count' && one.line.kind === 'part' && one.line.slots.includes(slot));
   if (step?.verb !== 'count') return null;
-  const counted = notesOf(log, 'kit').filter(({ record }) => record.body.line === step.subject).at(-1)?.record.body.parts ?? [];
+  const counted =
+    notesOf(log, 'kit')
+      .filter(({ record }) => record.body.line === step.subject)
+      .at(-1)?.record.body.parts ?? [];
   return counted[step.line.slots.indexOf(slot)] ?? null;
 }

@@ -1,6 +1,19 @@
 /** What the two hands hold at a step: the boards, leads and lists on the left and right. */
 import type { PartModel, Side, Step, Terminal, TerminalRef, Wire } from '@junctor/core';
-import { jointName, landedOn, modelIn, padWords, slotWords, splitJoint, splitRef, standing, terminalOf, terminalUnder, terminalWords, wireWords } from '@junctor/core';
+import {
+  jointName,
+  landedOn,
+  modelIn,
+  padWords,
+  slotWords,
+  splitJoint,
+  splitRef,
+  standing,
+  terminalOf,
+  terminalUnder,
+  terminalWords,
+  wireWords,
+} from '@junctor/core';
 import { Board } from '../../drawing/Board';
 import type { LeadRow } from '../../drawing/Leads';
 import { Leads } from '../../drawing/Leads';
@@ -67,7 +80,8 @@ function asBuiltBench(bench: Bench): Bench {
 /** What comes off, where it sits now; null once it is off. */
 function oldHands(bench: Bench, verb: 'unmate' | 'drop' | 'take', subject: string): { left: Hand; right: Hand } | null {
   const { build } = bench.state.words;
-  if (verb === 'take') return build.slots[subject] ? { left: partHand(bench, subject, []), right: leadsHand(bench, subject, null) } : null;
+  if (verb === 'take')
+    return build.slots[subject] ? { left: partHand(bench, subject, []), right: leadsHand(bench, subject, null) } : null;
   if (verb === 'drop') {
     const end = build.wires[subject]?.ends.findLastIndex((one) => landedOn(one) !== null) ?? -1;
     return end < 0 ? null : jointHands(bench, jointName(subject, end as 0 | 1), {});
@@ -87,20 +101,46 @@ function checklistHands(bench: Bench): { left: Hand; right: Hand } {
 function setUpHands(bench: Bench, slot: string): { left: Hand; right: Hand } {
   const links = bench.job.plan.links.filter(({ ends }) => ends.some((end) => end.slot === slot));
   const model = modelIn(bench.state.words.build, slot, bench.catalogue)!;
-  const ports = model.ports.filter(({ id }) => links.some(({ ends }) => ends.some((end) => end.slot === slot && end.port === id)));
+  const ports = model.ports.filter(({ id }) =>
+    links.some(({ ends }) => ends.some((end) => end.slot === slot && end.port === id)),
+  );
   const lines = [
-    ...links.map(({ purpose, ends }) => `${purpose}: to ${ends.filter((end) => end.slot !== slot).map((end) => `${end.slot} ${end.port}`).join(', ')}`),
-    ...ports.map(({ inversion, speaks }) => `output ${inversion === 'inverted' ? 'inverted' : 'not inverted'}${speaks.length > 0 ? ', serial' : ''}`),
-    'region of the law here', 'signal strength on its channel', 'what it does when the link is lost', 'bound to the customer’s radio, firmware written on its part',
+    ...links.map(
+      ({ purpose, ends }) =>
+        `${purpose}: to ${ends
+          .filter((end) => end.slot !== slot)
+          .map((end) => `${end.slot} ${end.port}`)
+          .join(', ')}`,
+    ),
+    ...ports.map(
+      ({ inversion, speaks }) =>
+        `output ${inversion === 'inverted' ? 'inverted' : 'not inverted'}${speaks.length > 0 ? ', serial' : ''}`,
+    ),
+    'region of the law here',
+    'signal strength on its channel',
+    'what it does when the link is lost',
+    'bound to the customer’s radio, firmware written on its part',
   ];
   return {
     left: partHand(bench, slot, []),
-    right: { title: 'what to set', note: 'on a header, before any solder', body: <ul style={{ fontSize: 21, lineHeight: 1.7, paddingTop: 14 }}>{lines.map((line) => <li key={line}>{line}</li>)}</ul> },
+    right: {
+      title: 'what to set',
+      note: 'on a header, before any solder',
+      body: (
+        <ul style={{ fontSize: 21, lineHeight: 1.7, paddingTop: 14 }}>
+          {lines.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+      ),
+    },
   };
 }
 
 function mainLeadsBody(bench: Bench) {
-  const slot = Object.keys(bench.state.words.build.slots).find((one) => modelIn(bench.state.words.build, one, bench.catalogue)?.kind === 'battery lead');
+  const slot = Object.keys(bench.state.words.build.slots).find(
+    (one) => modelIn(bench.state.words.build, one, bench.catalogue)?.kind === 'battery lead',
+  );
   return slot ? boardHand(bench, slot, [], {}).body : null;
 }
 
@@ -113,7 +153,11 @@ function reallyOn(bench: Bench, joint: string): TerminalRef | null {
 
 /** The two ends of a wire: the pad in question on the left, where it leads on the right. What the plan does not have is shown as it is built. */
 export function wireHands(bench: Bench, joint: string, options: HandOptions = {}): { left: Hand; right: Hand } {
-  return jointHands(splitJoint(joint)!.wire in bench.state.words.build.wires ? bench : asBuiltBench(bench), joint, options);
+  return jointHands(
+    splitJoint(joint)!.wire in bench.state.words.build.wires ? bench : asBuiltBench(bench),
+    joint,
+    options,
+  );
 }
 
 function jointHands(bench: Bench, joint: string, options: HandOptions): { left: Hand; right: Hand } {
@@ -125,14 +169,24 @@ function jointHands(bench: Bench, joint: string, options: HandOptions): { left: 
   const ring = options.ringAt ?? planned;
   const { slot, terminal } = splitRef(ring);
   const drawn = (at: 0 | 1, towards: 'left' | 'right'): DrawnWire => ({
-    colour: wire.colour, awg: wire.awg, towards, landed: Boolean(there && there.ends[at].at.on !== 'air'),
+    colour: wire.colour,
+    awg: wire.awg,
+    towards,
+    landed: Boolean(there && there.ends[at].at.on !== 'air'),
   });
-  const left = boardHand(bench, slot, [terminal], { ...options, wire: drawn(end, 'right'), ghost: ring === planned ? null : splitRef(planned).terminal });
+  const left = boardHand(bench, slot, [terminal], {
+    ...options,
+    wire: drawn(end, 'right'),
+    ghost: ring === planned ? null : splitRef(planned).terminal,
+  });
   const other = terminalUnder(build, wire.ends[end === 0 ? 1 : 0], bench.catalogue);
   const otherSlot = other ? splitRef(other).slot : null;
   if (other && otherSlot && isBoard(modelIn(build, otherSlot, bench.catalogue)) && wire.from !== 'tail') {
     const right = boardHand(bench, otherSlot, [splitRef(other).terminal], { wire: drawn(end === 0 ? 1 : 0, 'left') });
-    return { left, right: { ...right, note: `${wireWords(wire, bench.state.words)}, ${wire.awg} AWG, goes here at its other end` } };
+    return {
+      left,
+      right: { ...right, note: `${wireWords(wire, bench.state.words)}, ${wire.awg} AWG, goes here at its other end` },
+    };
   }
   return { left, right: leadsHand(bench, otherSlot ?? slot, id) };
 }
@@ -151,32 +205,59 @@ function lookHands(bench: Bench, joints: readonly string[]): { left: Hand; right
 }
 
 function LookFor() {
-  const lines = ['wetted on pad and wire, edge runs out thin', 'no bridge to a neighbour', 'no ball, no whisker, no spike', 'no bare wire beyond the pad', 'insulation ends at the pad’s edge'];
-  return <ul style={{ fontSize: 22, lineHeight: 1.75, paddingTop: 18 }}>{lines.map((line) => <li key={line}>{line}</li>)}</ul>;
+  const lines = [
+    'wetted on pad and wire, edge runs out thin',
+    'no bridge to a neighbour',
+    'no ball, no whisker, no spike',
+    'no bare wire beyond the pad',
+    'insulation ends at the pad’s edge',
+  ];
+  return (
+    <ul style={{ fontSize: 22, lineHeight: 1.75, paddingTop: 18 }}>
+      {lines.map((line) => (
+        <li key={line}>{line}</li>
+      ))}
+    </ul>
+  );
 }
 
 function plugHands(bench: Bench, plug: string): { left: Hand; right: Hand } {
   const { slot, terminal: connectorId } = splitRef(plug as TerminalRef);
   const { build } = bench.state.words;
   const connector = modelIn(build, slot, bench.catalogue)?.connectors.find(({ id }) => id === connectorId);
-  const mate = Object.values(build.mates).find(({ a }) => 'slot' in a && a.slot === slot && a.connector === connectorId);
+  const mate = Object.values(build.mates).find(
+    ({ a }) => 'slot' in a && a.slot === slot && a.connector === connectorId,
+  );
   const housing = mate && 'housing' in mate.b ? mate.b.housing : null;
   if (mate && 'slot' in mate.b) {
     const { slot: other, connector: otherId } = mate.b;
     const pins = modelIn(build, other, bench.catalogue)?.connectors.find(({ id }) => id === otherId)?.pins ?? [];
     return { left: boardHand(bench, slot, connector?.pins ?? [], {}), right: boardHand(bench, other, pins, {}) };
   }
-  const wires = Object.values(build.wires).filter(({ ends }) => ends.some(({ at }) => at.on === 'cavity' && at.housing === housing));
+  const wires = Object.values(build.wires).filter(({ ends }) =>
+    ends.some(({ at }) => at.on === 'cavity' && at.housing === housing),
+  );
   const rows = wires.map((wire): LeadRow => {
     const at = wire.ends.map((end) => end.at).find((one) => one.on === 'cavity' && one.housing === housing);
     const position = at?.on === 'cavity' ? at.position : 0;
     const pin = connector?.pins[position - 1];
     const printed = pin ? terminalOf(modelIn(build, slot, bench.catalogue)!, pin)?.printed : '';
-    return { id: wire.id, says: `${position}: ${printed}, ${wire.colour}`, colour: wire.colour, awg: wire.awg, contact: true, state: wire.id in bench.state.asBuilt.wires ? 'landed' : 'planned' };
+    return {
+      id: wire.id,
+      says: `${position}: ${printed}, ${wire.colour}`,
+      colour: wire.colour,
+      awg: wire.awg,
+      contact: true,
+      state: wire.id in bench.state.asBuilt.wires ? 'landed' : 'planned',
+    };
   });
   return {
     left: boardHand(bench, slot, connector?.pins ?? [], {}),
-    right: { title: `its lead, housing ${housing ?? ''}`, note: 'looking into the mating face, latch up', body: <Leads rows={rows} /> },
+    right: {
+      title: `its lead, housing ${housing ?? ''}`,
+      note: 'looking into the mating face, latch up',
+      body: <Leads rows={rows} />,
+    },
   };
 }
 
@@ -185,16 +266,29 @@ function bundleHand(bench: Bench, bundle: string, end: 0 | 1): Hand {
   const housing = wires.map((wire) => wire.ends[end].at).find((at) => at.on === 'cavity');
   const rows = wires.map((wire): LeadRow => {
     const { at } = wire.ends[end];
-    return { id: wire.id, says: `position ${at.on === 'cavity' ? at.position : '?'}, ${wire.colour}`, colour: wire.colour, awg: wire.awg, contact: true, state: wire.id in bench.state.asBuilt.wires ? 'landed' : 'planned' };
+    return {
+      id: wire.id,
+      says: `position ${at.on === 'cavity' ? at.position : '?'}, ${wire.colour}`,
+      colour: wire.colour,
+      awg: wire.awg,
+      contact: true,
+      state: wire.id in bench.state.asBuilt.wires ? 'landed' : 'planned',
+    };
   });
-  return { title: `housing ${housing?.on === 'cavity' ? housing.housing : ''}`, note: 'looking into the mating face, latch up', body: <Leads rows={rows} /> };
+  return {
+    title: `housing ${housing?.on === 'cavity' ? housing.housing : ''}`,
+    note: 'looking into the mating face, latch up',
+    body: <Leads rows={rows} />,
+  };
 }
 
 /** The board or part under a terminal; what came off is drawn as it came in. */
 export function placeHand(bench: Bench, ref: TerminalRef, rings: readonly string[]): Hand {
   const { slot } = splitRef(ref);
   const here = bench.state.words.build.slots[slot] ? bench : asBuiltBench(bench);
-  return isBoard(modelIn(here.state.words.build, slot, bench.catalogue)) ? boardHand(here, slot, rings, {}) : leadsHand(here, slot, null);
+  return isBoard(modelIn(here.state.words.build, slot, bench.catalogue))
+    ? boardHand(here, slot, rings, {})
+    : leadsHand(here, slot, null);
 }
 
 function probeHand(bench: Bench, title: string, ref: TerminalRef): Hand {
@@ -214,7 +308,12 @@ interface BoardOptions extends HandOptions {
   wire?: DrawnWire | null;
 }
 
-function boardHand(bench: Bench, slot: string, rings: readonly string[], { flipped = false, ghost = null, wire = null, onPick }: BoardOptions): Hand {
+function boardHand(
+  bench: Bench,
+  slot: string,
+  rings: readonly string[],
+  { flipped = false, ghost = null, wire = null, onPick }: BoardOptions,
+): Hand {
   const { words } = bench.state;
   const model = modelIn(words.build, slot, bench.catalogue)!;
   const side = sideFor(model, rings, flipped);
@@ -222,7 +321,18 @@ function boardHand(bench: Bench, slot: string, rings: readonly string[], { flipp
   return {
     title: slotWords(slot, words).replace(/^the /, ''),
     note: `${side === 'top' ? 'top side up' : 'underside up'}${arrowWords(model, side)}`,
-    body: <Board slot={slot} model={model} side={side} marks={terminalMarks(bench.state, bench.catalogue)} rings={rings} ghost={ghost} wire={wire} {...(pick ? { onPick: pick } : {})} />,
+    body: (
+      <Board
+        slot={slot}
+        model={model}
+        side={side}
+        marks={terminalMarks(bench.state, bench.catalogue)}
+        rings={rings}
+        ghost={ghost}
+        wire={wire}
+        {...(pick ? { onPick: pick } : {})}
+      />
+    ),
   };
 }
 
@@ -244,7 +354,10 @@ function leadsHand(bench: Bench, slot: string, current: string | null): Hand {
   const { words, asBuilt } = bench.state;
   const own = Object.values(words.build.wires).filter((wire) => isOf(wire, slot));
   const rows = own.map((wire): LeadRow => ({
-    id: wire.id, colour: wire.colour, awg: wire.awg, ...leadState(bench, wire, current),
+    id: wire.id,
+    colour: wire.colour,
+    awg: wire.awg,
+    ...leadState(bench, wire, current),
   }));
   const fitted = slot in asBuilt.slots;
   return {
@@ -255,7 +368,9 @@ function leadsHand(bench: Bench, slot: string, current: string | null): Hand {
 }
 
 function isOf(wire: Wire, slot: string): boolean {
-  return wire.tailOf ? splitRef(wire.tailOf).slot === slot : wire.ends.some((end) => landedOn(end)?.startsWith(`${slot}.`) && wire.from === 'stock');
+  return wire.tailOf
+    ? splitRef(wire.tailOf).slot === slot
+    : wire.ends.some((end) => landedOn(end)?.startsWith(`${slot}.`) && wire.from === 'stock');
 }
 
 function leadState(bench: Bench, wire: Wire, current: string | null): Pick<LeadRow, 'says' | 'state'> {
@@ -266,9 +381,11 @@ function leadState(bench: Bench, wire: Wire, current: string | null): Pick<LeadR
   const really = there ? landedOn(there.ends[end]) : null;
   const name = wire.tailOf ? `lead ${splitRef(wire.tailOf).terminal}` : `${wire.colour} wire`;
   const when = lastLanding(bench, jointName(wire.id, end));
-  if (really && really !== planned) return { says: `${name} is on ${padWords(really, words)}${when}`, state: 'differs' };
+  if (really && really !== planned)
+    return { says: `${name} is on ${padWords(really, words)}${when}`, state: 'differs' };
   if (really) return { says: `${name}, on ${padWords(really, words)}${when}`, state: 'landed' };
-  if (wire.id === current) return { says: `${name}, ${wire.colour} ${wire.awg} AWG, to ${padWords(planned, words)}`, state: 'current' };
+  if (wire.id === current)
+    return { says: `${name}, ${wire.colour} ${wire.awg} AWG, to ${padWords(planned, words)}`, state: 'current' };
   return { says: `${name}, to ${padWords(planned, words)}`, state: 'planned' };
 }
 

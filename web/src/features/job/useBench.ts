@@ -20,7 +20,11 @@ export interface Bench {
   /** Keeps one or more things at once, as done at this step, or as found. */
   record: (bodies: readonly (Act | Note)[], step: StepId | null, replaces?: string, how?: QuadRecord['how']) => void;
   /** The same for several steps at once. */
-  recordEach: (list: readonly { body: Act | Note; step: StepId | null }[], replaces?: string, how?: QuadRecord['how']) => void;
+  recordEach: (
+    list: readonly { body: Act | Note; step: StepId | null }[],
+    replaces?: string,
+    how?: QuadRecord['how'],
+  ) => void;
 }
 
 export type BenchLoad = { is: 'loading' } | { is: 'failed'; why: string } | { is: 'ready'; bench: Bench };
@@ -35,7 +39,10 @@ export function useBench(jobId: string): BenchLoad {
   const named = useMemo(() => (plan && records ? modelsNamed(plan.target, records) : undefined), [plan, records]);
   const catalogue = useModels(named);
   const state = useMemo(
-    () => (plan && records && named && covers(catalogue.data, named) ? deriveJob({ jobId, plan, records, catalogue: catalogue.data }) : null),
+    () =>
+      plan && records && named && covers(catalogue.data, named)
+        ? deriveJob({ jobId, plan, records, catalogue: catalogue.data })
+        : null,
     [jobId, plan, records, named, catalogue.data],
   );
   const shownAt = useShownAt(state?.current ?? null);
@@ -47,17 +54,40 @@ export function useBench(jobId: string): BenchLoad {
   const recordEach: Bench['recordEach'] = (list, replaces, how = 'did') => {
     const doneAt = new Date().toISOString();
     const made = list.map(({ body, step }): QuadRecord => ({
-      id: newId(), quadId: data.quadId, seq: null, jobId, step, personId: person.personId, deviceId: deviceId(),
-      shownAt: step && step === state.current?.id ? shownAt.current : null, doneAt, arrivedAt: null, basisSeq: state.lastSeq,
-      planVersion: data.plan.version, how, body, ...(replaces ? { replaces } : {}),
+      id: newId(),
+      quadId: data.quadId,
+      seq: null,
+      jobId,
+      step,
+      personId: person.personId,
+      deviceId: deviceId(),
+      shownAt: step && step === state.current?.id ? shownAt.current : null,
+      doneAt,
+      arrivedAt: null,
+      basisSeq: state.lastSeq,
+      planVersion: data.plan.version,
+      how,
+      body,
+      ...(replaces ? { replaces } : {}),
     }));
     enqueue(data.quadId, person.personId, made);
   };
-  const record: Bench['record'] = (bodies, step, replaces, how) => recordEach(bodies.map((body) => ({ body, step })), replaces, how);
+  const record: Bench['record'] = (bodies, step, replaces, how) =>
+    recordEach(
+      bodies.map((body) => ({ body, step })),
+      replaces,
+      how,
+    );
   return {
     is: 'ready',
     bench: {
-      job: data, person, records, catalogue: catalogue.data, state, record, recordEach,
+      job: data,
+      person,
+      records,
+      catalogue: catalogue.data,
+      state,
+      record,
+      recordEach,
       meter,
       limiters: tools.data.filter(({ kind }) => kind === 'limiter'),
     },

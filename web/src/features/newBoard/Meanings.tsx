@@ -11,11 +11,39 @@ import { useKeys } from '../../ui/useKeys';
 import { Fields } from './SizeForm';
 
 const Choices = styled.ul`
-  display: grid; gap: 8px; padding: 10px 0;
-  button { display: flex; gap: 12px; align-items: center; width: 100%; padding: 10px 14px; font-size: 20px; font-weight: 700; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 8px; background: ${({ theme }) => theme.paper}; cursor: pointer; text-align: left; }
-  .sure { margin-left: auto; font-weight: 400; color: ${({ theme }) => theme.quiet}; }
+  display: grid;
+  gap: 8px;
+  padding: 10px 0;
+  button {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+    width: 100%;
+    padding: 10px 14px;
+    font-size: 20px;
+    font-weight: 700;
+    border: 2px solid ${({ theme }) => theme.ink};
+    border-radius: 8px;
+    background: ${({ theme }) => theme.paper};
+    cursor: pointer;
+    text-align: left;
+  }
+  .sure {
+    margin-left: auto;
+    font-weight: 400;
+    color: ${({ theme }) => theme.quiet};
+  }
 `;
-const List = styled.ol`columns: 2; column-gap: 24px; font-size: 17px; padding-top: 10px; li { break-inside: avoid; padding: 3px 0; }`;
+const List = styled.ol`
+  columns: 2;
+  column-gap: 24px;
+  font-size: 17px;
+  padding-top: 10px;
+  li {
+    break-inside: avoid;
+    padding: 3px 0;
+  }
+`;
 
 interface MeaningsProps {
   draft: BoardDraft;
@@ -35,25 +63,70 @@ export function Meanings({ draft, drafted, onRing, onChange, onDone }: MeaningsP
     if (asked) onChange({ answers: { ...draft.answers, [asked.index]: meaning } });
   };
   const offers = asked?.reading.meanings.slice(0, 6) ?? [];
-  const keys: Answer[] = asked && !typing
-    ? [...offers.map(({ meaning }, index): Answer => ({ key: String(index + 1), label: meaningWords(meaning), act: () => say(meaning) })), { key: '7', label: 'Something else', act: () => setTyping(true) }, { key: '0', label: 'Nobody knows', act: () => say(null) }]
-    : asked ? [{ key: 'Escape', label: 'Back', act: () => setTyping(false) }] : [{ key: 'Enter', label: 'On to the first measurement', act: onDone }, { key: '4', label: 'Ask all again', act: () => onChange({ answers: {} }) }];
+  const keys: Answer[] =
+    asked && !typing
+      ? [
+          ...offers.map(({ meaning }, index): Answer => ({
+            key: String(index + 1),
+            label: meaningWords(meaning),
+            act: () => say(meaning),
+          })),
+          { key: '7', label: 'Something else', act: () => setTyping(true) },
+          { key: '0', label: 'Nobody knows', act: () => say(null) },
+        ]
+      : asked
+        ? [{ key: 'Escape', label: 'Back', act: () => setTyping(false) }]
+        : [
+            { key: 'Enter', label: 'On to the first measurement', act: onDone },
+            { key: '4', label: 'Ask all again', act: () => onChange({ answers: {} }) },
+          ];
   useKeys(keys);
   const left = drafted.pads.filter((pad) => pad.open).length;
   return (
     <>
       {asked ? (
         <>
-          <p style={{ fontSize: 24 }} data-testid="question" aria-live="polite">Pad {asked.index + 1}, printed <Plate>{asked.printed}</Plate>, {neighbours(drafted, asked.index)}: what is it? <span style={{ fontSize: 18 }}>{left} to say</span></p>
-          {typing ? <Other draft={draft} onSay={say} /> : (
+          <p style={{ fontSize: 24 }} data-testid="question" aria-live="polite">
+            Pad {asked.index + 1}, printed <Plate>{asked.printed}</Plate>, {neighbours(drafted, asked.index)}: what is
+            it? <span style={{ fontSize: 18 }}>{left} to say</span>
+          </p>
+          {typing ? (
+            <Other draft={draft} onSay={say} />
+          ) : (
             <Choices>
-              {keys.map(({ key, label, act }, index) => <li key={key}><button type="button" onClick={act}><KeyCap>{key}</KeyCap>{label}{offers[index] && <span className="sure">{Math.round(offers[index].confidence * 100)} %</span>}{key === '0' && <span className="sure">its readings are for the record only</span>}</button></li>)}
+              {keys.map(({ key, label, act }, index) => (
+                <li key={key}>
+                  <button type="button" onClick={act}>
+                    <KeyCap>{key}</KeyCap>
+                    {label}
+                    {offers[index] && <span className="sure">{Math.round(offers[index].confidence * 100)} %</span>}
+                    {key === '0' && <span className="sure">its readings are for the record only</span>}
+                  </button>
+                </li>
+              ))}
             </Choices>
           )}
         </>
-      ) : <Choices>{keys.map(({ key, label, act }) => <li key={key}><button type="button" onClick={act}><KeyCap>{key}</KeyCap>{label}</button></li>)}</Choices>}
+      ) : (
+        <Choices>
+          {keys.map(({ key, label, act }) => (
+            <li key={key}>
+              <button type="button" onClick={act}>
+                <KeyCap>{key}</KeyCap>
+                {label}
+              </button>
+            </li>
+          ))}
+        </Choices>
+      )}
       <List aria-label="Labels and meanings">
-        {drafted.pads.map(({ index, printed, meaning, open, terminal }) => <li key={index}><strong>{printed}</strong> {open ? '? to be said' : meaning ? meaningWords(meaning) : 'nobody knows: record only'}{terminal !== printed && <span style={{ opacity: 0.75 }}> as {terminal}</span>}</li>)}
+        {drafted.pads.map(({ index, printed, meaning, open, terminal }) => (
+          <li key={index}>
+            <strong>{printed}</strong>{' '}
+            {open ? '? to be said' : meaning ? meaningWords(meaning) : 'nobody knows: record only'}
+            {terminal !== printed && <span style={{ opacity: 0.75 }}> as {terminal}</span>}
+          </li>
+        ))}
       </List>
     </>
   );
@@ -72,7 +145,10 @@ function Other({ draft, onSay }: { draft: BoardDraft; onSay: (meaning: Meaning) 
     const typed = String(new FormData(event.currentTarget).get('label'));
     const [reading] = readLabels(draft.kind, [typed, 'TX1', 'RX1', 'VBAT', '5V']);
     if (reading?.sure) onSay(reading.sure);
-    else setProblem(`“${typed}” can be ${reading?.meanings.map(({ meaning }) => meaningWords(meaning)).join(' or ') || 'anything'}: say it plainer, as TX3, VBAT, GND, 5V, LED, BOOT`);
+    else
+      setProblem(
+        `“${typed}” can be ${reading?.meanings.map(({ meaning }) => meaningWords(meaning)).join(' or ') || 'anything'}: say it plainer, as TX3, VBAT, GND, 5V, LED, BOOT`,
+      );
   };
   return (
     <Fields onSubmit={submit} noValidate>

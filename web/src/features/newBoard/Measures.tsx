@@ -24,7 +24,11 @@ export function Measures({ model, meter, measured, onChange, onDone }: MeasuresP
     event.preventDefault();
     if (!now) return onDone();
     const data = new FormData(event.currentTarget);
-    if (now.is === 'tone') return onChange([...measured, { is: 'tone', black: now.black, red: now.red, sounds: data.get('sounds') === 'yes' }]);
+    if (now.is === 'tone')
+      return onChange([
+        ...measured,
+        { is: 'tone', black: now.black, red: now.red, sounds: data.get('sounds') === 'yes' },
+      ]);
     const typed = String(data.get('ohms')).trim();
     const ohms = typedNumber(typed) * (String(data.get('unit')) === 'kilo' ? 1000 : 1);
     if (typed === '' || !(ohms >= 0)) return setProblem('Ohms are a number; leave the rest out with the button');
@@ -34,15 +38,60 @@ export function Measures({ model, meter, measured, onChange, onDone }: MeasuresP
   return (
     <>
       <Lines aria-label="Measured">
-        {filled.map((line) => <li key={line}><span>● {line}</span></li>)}
-        {contradicts.map((line) => <li key={line}><strong>▲ {line}</strong></li>)}
+        {filled.map((line) => (
+          <li key={line}>
+            <span>● {line}</span>
+          </li>
+        ))}
+        {contradicts.map((line) => (
+          <li key={line}>
+            <strong>▲ {line}</strong>
+          </li>
+        ))}
       </Lines>
       <Fields key={measured.length} onSubmit={submit} noValidate style={{ paddingTop: 12 }}>
-        {now ? <p style={{ fontSize: 22 }} data-testid="question">{now.asks}, part loose and unpowered. <span style={{ fontSize: 18 }}>{measured.length + 1} of {asked.length}</span></p> : <p style={{ fontSize: 22 }}>Everything that is asked first has been measured.</p>}
-        {now?.is === 'ohms' && <><NumberTextField name="ohms" label="Ohms" autoFocus /><ChoiceField name="unit" label="In" options={[{ value: 'plain', label: 'Ω' }, { value: 'kilo', label: 'kΩ' }]} /></>}
-        {now?.is === 'tone' && <ChoiceField name="sounds" label="The meter" options={[{ value: 'yes', label: 'sounds' }, { value: 'no', label: 'is silent' }]} />}
+        {now ? (
+          <p style={{ fontSize: 22 }} data-testid="question">
+            {now.asks}, part loose and unpowered.{' '}
+            <span style={{ fontSize: 18 }}>
+              {measured.length + 1} of {asked.length}
+            </span>
+          </p>
+        ) : (
+          <p style={{ fontSize: 22 }}>Everything that is asked first has been measured.</p>
+        )}
+        {now?.is === 'ohms' && (
+          <>
+            <NumberTextField name="ohms" label="Ohms" autoFocus />
+            <ChoiceField
+              name="unit"
+              label="In"
+              options={[
+                { value: 'plain', label: 'Ω' },
+                { value: 'kilo', label: 'kΩ' },
+              ]}
+            />
+          </>
+        )}
+        {now?.is === 'tone' && (
+          <ChoiceField
+            name="sounds"
+            label="The meter"
+            options={[
+              { value: 'yes', label: 'sounds' },
+              { value: 'no', label: 'is silent' },
+            ]}
+          />
+        )}
         <FormProblem message={problem} />
-        <div style={{ display: 'flex', gap: 12 }}><SubmitButton>{now ? 'Measured' : 'On'}</SubmitButton>{now && <Small type="button" onClick={onDone}>Leave the rest assumed</Small>}</div>
+        <div style={{ display: 'flex', gap: 12 }}>
+          <SubmitButton>{now ? 'Measured' : 'On'}</SubmitButton>
+          {now && (
+            <Small type="button" onClick={onDone}>
+              Leave the rest assumed
+            </Small>
+          )}
+        </div>
       </Fields>
     </>
   );

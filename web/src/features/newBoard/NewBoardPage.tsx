@@ -19,8 +19,12 @@ import { useDraft } from './useDraft';
 
 type EntryPart = 'size' | 'pads' | 'picture' | 'meanings' | 'measure' | 'store';
 const titles: Readonly<Record<EntryPart, string>> = {
-  size: 'How large is it, and what is it?', pads: 'What is printed along its edges?', picture: 'Where on the picture are the pads?', meanings: 'What do the labels mean?',
-  measure: 'What does the meter say to the loose part?', store: 'Is it all as it should be?',
+  size: 'How large is it, and what is it?',
+  pads: 'What is printed along its edges?',
+  picture: 'Where on the picture are the pads?',
+  meanings: 'What do the labels mean?',
+  measure: 'What does the meter say to the loose part?',
+  store: 'Is it all as it should be?',
 };
 
 export function NewBoardPage() {
@@ -40,25 +44,70 @@ export function NewBoardPage() {
   const change = (some: Partial<BoardDraft>) => setDraft({ ...draft, ...some });
   const open = drafted.pads.filter((pad) => pad.open).length;
   const doors: Door[] = [
-    { key: '1', label: 'Size', act: () => go('size') }, { key: '2', label: `Pads: ${drafted.pads.length}`, act: () => go('pads') }, { key: '3', label: 'On a picture', act: () => go('picture') },
-    { key: '4', label: open > 0 ? `Meanings: ${open} to say` : 'Meanings', act: () => go('meanings') }, { key: '5', label: 'First measurement', act: () => go('measure') }, { key: '6', label: 'Store it', act: () => go('store') },
+    { key: '1', label: 'Size', act: () => go('size') },
+    { key: '2', label: `Pads: ${drafted.pads.length}`, act: () => go('pads') },
+    { key: '3', label: 'On a picture', act: () => go('picture') },
+    { key: '4', label: open > 0 ? `Meanings: ${open} to say` : 'Meanings', act: () => go('meanings') },
+    { key: '5', label: 'First measurement', act: () => go('measure') },
+    { key: '6', label: 'Store it', act: () => go('store') },
   ];
   const ringed = ring === null ? null : drafted.pads[ring];
   const side = ringed?.side ?? 'top';
   return (
-    <Sheet place="stores, new board" title={titles[part]} go={(to) => void navigate(to)} doors={part === 'meanings' ? [] : doors} note={`${draft.name || 'a new board'}: ${draft.widthMm} x ${draft.heightMm} mm, ${drafted.pads.length} ${drafted.pads.length === 1 ? 'pad' : 'pads'}. Kept in this browser until it is stored.`}>
+    <Sheet
+      place="stores, new board"
+      title={titles[part]}
+      go={(to) => void navigate(to)}
+      doors={part === 'meanings' ? [] : doors}
+      note={`${draft.name || 'a new board'}: ${draft.widthMm} x ${draft.heightMm} mm, ${drafted.pads.length} ${drafted.pads.length === 1 ? 'pad' : 'pads'}. Kept in this browser until it is stored.`}
+    >
       <Columns>
         <section>
-          {part === 'size' && <SizeForm draft={draft} onDone={(some) => { change(some); go('pads'); }} />}
+          {part === 'size' && (
+            <SizeForm
+              draft={draft}
+              onDone={(some) => {
+                change(some);
+                go('pads');
+              }}
+            />
+          )}
           {part === 'pads' && <Rows draft={draft} onChange={change} onDone={() => go('meanings')} />}
           {part === 'picture' && <PhotoPads draft={draft} onChange={change} />}
-          {part === 'meanings' && <Meanings draft={draft} drafted={drafted} onRing={setRing} onChange={change} onDone={() => go('measure')} />}
-          {part === 'measure' && meter && <Measures model={drafted.model} meter={meter} measured={measured} onChange={setMeasured} onDone={() => go('store')} />}
-          {part === 'store' && meter && <StoreIt drafted={drafted} measured={measured} meter={meter} onStored={(id) => { setDraft(null); void navigate(`/stores/models/${id}`); }} />}
+          {part === 'meanings' && (
+            <Meanings draft={draft} drafted={drafted} onRing={setRing} onChange={change} onDone={() => go('measure')} />
+          )}
+          {part === 'measure' && meter && (
+            <Measures
+              model={drafted.model}
+              meter={meter}
+              measured={measured}
+              onChange={setMeasured}
+              onDone={() => go('store')}
+            />
+          )}
+          {part === 'store' && meter && (
+            <StoreIt
+              drafted={drafted}
+              measured={measured}
+              meter={meter}
+              onStored={(id) => {
+                setDraft(null);
+                void navigate(`/stores/models/${id}`);
+              }}
+            />
+          )}
         </section>
         <section>
           <div style={{ height: 430 }}>
-            <Board slot="new" model={drafted.model} side={side} marks={new Map()} rings={ringed ? [ringed.terminal] : []} everyLabel />
+            <Board
+              slot="new"
+              model={drafted.model}
+              side={side}
+              marks={new Map()}
+              rings={ringed ? [ringed.terminal] : []}
+              everyLabel
+            />
           </div>
         </section>
       </Columns>

@@ -11,8 +11,27 @@ import { FileField, NumberTextField, typedNumber, WordsField } from '../../ui/fo
 import { Lines, Small } from '../../ui/Sheet';
 
 const Stage = styled.div`
-  position: relative; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; overflow: hidden; cursor: crosshair; width: 100%; height: 360px; background: ${({ theme }) => theme.paper};
-  img { width: 100%; height: 100%; object-fit: contain; display: block; } svg { position: absolute; inset: 0; width: 100%; height: 100%; pointer-events: none; }
+  position: relative;
+  border: 2px solid ${({ theme }) => theme.ink};
+  border-radius: 6px;
+  overflow: hidden;
+  cursor: crosshair;
+  width: 100%;
+  height: 360px;
+  background: ${({ theme }) => theme.paper};
+  img {
+    width: 100%;
+    height: 100%;
+    object-fit: contain;
+    display: block;
+  }
+  svg {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 100%;
+    pointer-events: none;
+  }
 `;
 const step = { plain: 1, fast: 12 };
 
@@ -29,20 +48,27 @@ export function PhotoPads({ draft, onChange }: { draft: BoardDraft; onChange: (s
   const set = () => {
     setProblem(null);
     if (!toMm) {
-      if (marks.length === 1 && marks[0]![0] === at[0] && marks[0]![1] === at[1]) return setProblem('The second point lies elsewhere');
+      if (marks.length === 1 && marks[0]![0] === at[0] && marks[0]![1] === at[1])
+        return setProblem('The second point lies elsewhere');
       return setMarks([...marks, at]);
     }
     const printed = values.label.trim();
     const size = typedNumber(values.size);
     if (!printed || !(size > 0)) return setProblem('Type the pad’s label and size first');
     const [x, y] = toMm(at).map((mm) => Math.round(mm * 100) / 100) as [number, number];
-    if (Math.abs(x) > draft.widthMm / 2 || Math.abs(y) > draft.heightMm / 2) return setProblem(`That is ${x}, ${y} mm: off the board`);
+    if (Math.abs(x) > draft.widthMm / 2 || Math.abs(y) > draft.heightMm / 2)
+      return setProblem(`That is ${x}, ${y} mm: off the board`);
     onChange({ placed: [...draft.placed, { printed, atMm: [x, y], sizeMm: [size, size], side: 'top' }] });
     setValues({ ...values, label: '' });
   };
   const onKey = (event: KeyboardEvent) => {
     const by = event.shiftKey ? step.fast : step.plain;
-    const moves: Readonly<Record<string, XY>> = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, -by], ArrowDown: [0, by] };
+    const moves: Readonly<Record<string, XY>> = {
+      ArrowLeft: [-by, 0],
+      ArrowRight: [by, 0],
+      ArrowUp: [0, -by],
+      ArrowDown: [0, by],
+    };
     const move = moves[event.key];
     if (move) setAt([at[0] + move[0], at[1] + move[1]]);
     else if (event.key === 'Enter') set();
@@ -62,29 +88,83 @@ export function PhotoPads({ draft, onChange }: { draft: BoardDraft; onChange: (s
     setMarks([]);
     setUrl(URL.createObjectURL(file));
   };
-  const asks = !toMm ? (marks.length === 0 ? 'First known point: the upper left hole. Arrows move, Shift is faster, Enter sets.' : 'Second known point: the upper right hole.') : 'Type a label, then Enter on the picture sets the pad.';
+  const asks = !toMm
+    ? marks.length === 0
+      ? 'First known point: the upper left hole. Arrows move, Shift is faster, Enter sets.'
+      : 'Second known point: the upper right hole.'
+    : 'Type a label, then Enter on the picture sets the pad.';
   return (
     <>
-      <FileField label="Picture of the board, straight from above" accept="image/*" onFile={(file) => void open(file)} />
+      <FileField
+        label="Picture of the board, straight from above"
+        accept="image/*"
+        onFile={(file) => void open(file)}
+      />
       {url && (
-        <div onInput={(event) => { const { name, value } = event.target as HTMLInputElement; setValues({ ...values, [name]: value }); }}>
-          <p role="status" style={{ fontSize: 18, padding: '6px 0' }}>{asks} {toMm && `Now at ${toMm(at).map((mm) => mm.toFixed(1)).join(', ')} mm.`}</p>
-          <Stage ref={stage} tabIndex={0} role="application" aria-label="Picture of the board" onKeyDown={onKey} onClick={onClick}>
+        <div
+          onInput={(event) => {
+            const { name, value } = event.target as HTMLInputElement;
+            setValues({ ...values, [name]: value });
+          }}
+        >
+          <p role="status" style={{ fontSize: 18, padding: '6px 0' }}>
+            {asks}{' '}
+            {toMm &&
+              `Now at ${toMm(at)
+                .map((mm) => mm.toFixed(1))
+                .join(', ')} mm.`}
+          </p>
+          <Stage
+            ref={stage}
+            tabIndex={0}
+            role="application"
+            aria-label="Picture of the board"
+            onKeyDown={onKey}
+            onClick={onClick}
+          >
             <img src={url} alt="" />
             <svg>
-              {marks.map(([x, y], index) => <circle key={index} cx={x} cy={y} r={7} fill="none" stroke="#7a4a00" strokeWidth={3} />)}
+              {marks.map(([x, y], index) => (
+                <circle key={index} cx={x} cy={y} r={7} fill="none" stroke="#7a4a00" strokeWidth={3} />
+              ))}
               <path d={`M${at[0] - 14} ${at[1]}h28M${at[0]} ${at[1] - 14}v28`} stroke="#7a4a00" strokeWidth={2} />
             </svg>
           </Stage>
           <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 12, paddingTop: 8 }}>
-            <NumberTextField name="distance" label="Between the points, mm" defaultValue={String(2 * left)} /><WordsField key={draft.placed.length} name="label" label="Label" /><NumberTextField name="size" label="Pad, mm" defaultValue="1.5" />
+            <NumberTextField name="distance" label="Between the points, mm" defaultValue={String(2 * left)} />
+            <WordsField key={draft.placed.length} name="label" label="Label" />
+            <NumberTextField name="size" label="Pad, mm" defaultValue="1.5" />
           </div>
-          <p style={{ display: 'flex', gap: 12, paddingTop: 8 }}><Small type="button" onClick={set}>Set it here</Small><Small type="button" onClick={() => setMarks([])}>Points again</Small></p>
+          <p style={{ display: 'flex', gap: 12, paddingTop: 8 }}>
+            <Small type="button" onClick={set}>
+              Set it here
+            </Small>
+            <Small type="button" onClick={() => setMarks([])}>
+              Points again
+            </Small>
+          </p>
         </div>
       )}
-      {problem && <p role="alert" style={{ fontWeight: 700 }}>▲ {problem}</p>}
+      {problem && (
+        <p role="alert" style={{ fontWeight: 700 }}>
+          ▲ {problem}
+        </p>
+      )}
       <Lines aria-label="Placed by hand">
-        {draft.placed.map(({ printed, atMm }, index) => <li key={index} style={{ gridTemplateColumns: '90px 1fr 110px' }}><strong>{printed}</strong><span>{atMm[0]}, {atMm[1]} mm</span><Small type="button" onClick={() => onChange({ placed: draft.placed.filter((_, one) => one !== index), answers: {} })}>Take out</Small></li>)}
+        {draft.placed.map(({ printed, atMm }, index) => (
+          <li key={index} style={{ gridTemplateColumns: '90px 1fr 110px' }}>
+            <strong>{printed}</strong>
+            <span>
+              {atMm[0]}, {atMm[1]} mm
+            </span>
+            <Small
+              type="button"
+              onClick={() => onChange({ placed: draft.placed.filter((_, one) => one !== index), answers: {} })}
+            >
+              Take out
+            </Small>
+          </li>
+        ))}
       </Lines>
     </>
   );

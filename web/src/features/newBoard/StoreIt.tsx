@@ -22,12 +22,19 @@ export function StoreIt({ drafted, measured, meter, onStored }: StoreProps) {
   const { model, contradicts } = applySignature(drafted.model, measured, meter);
   const faults = checkModel(model);
   const open = drafted.pads.filter((pad) => pad.open).map(({ printed }) => printed);
-  const unknown = drafted.pads.filter(({ meaning, open: asked }) => meaning === null && !asked).map(({ terminal }) => terminal);
-  const against = [...faults.map(({ message }) => message), ...(open.length > 0 ? [`to be said first: ${open.join(' ')}`] : []), ...(model.terminals.length === 0 ? ['no pad has been entered'] : [])];
+  const unknown = drafted.pads
+    .filter(({ meaning, open: asked }) => meaning === null && !asked)
+    .map(({ terminal }) => terminal);
+  const against = [
+    ...faults.map(({ message }) => message),
+    ...(open.length > 0 ? [`to be said first: ${open.join(' ')}`] : []),
+    ...(model.terminals.length === 0 ? ['no pad has been entered'] : []),
+  ];
   const store = async () => {
     if (against.length > 0) return setProblem('Not while a fault stands above');
     const result = await importModels([model]);
-    if (!result.ok) return setProblem([result.says, ...result.faults.map(({ path, message }) => `${path}: ${message}`)].join(' '));
+    if (!result.ok)
+      return setProblem([result.says, ...result.faults.map(({ path, message }) => `${path}: ${message}`)].join(' '));
     await client.invalidateQueries({ queryKey: ['model index'] });
     onStored(model.id);
   };
@@ -35,15 +42,47 @@ export function StoreIt({ drafted, measured, meter, onStored }: StoreProps) {
   return (
     <>
       <Lines aria-label="Before it is stored">
-        {against.map((line) => <li key={line}><strong>▲ {line}</strong></li>)}
-        {contradicts.map((line) => <li key={line}><strong>▲ measured otherwise: {line}</strong></li>)}
-        <li><span>{model.terminals.length} pads, {model.ports.length} ports, {model.connectors.length} plugs, {model.elements.length} elements inside</span></li>
-        <li><span>{unknown.length > 0 ? `For the record only, nobody knows what they are: ${unknown.join(' ')}` : 'Every pad has a meaning.'}</span></li>
-        <li><span>Limits of its regulators, currents and clamps are assumed, and say so until somebody measures or reads the sheet.</span></li>
-        {measured.length === 0 && <li><span>Nothing has been measured on the loose part: its signature is computed from assumptions.</span></li>}
+        {against.map((line) => (
+          <li key={line}>
+            <strong>▲ {line}</strong>
+          </li>
+        ))}
+        {contradicts.map((line) => (
+          <li key={line}>
+            <strong>▲ measured otherwise: {line}</strong>
+          </li>
+        ))}
+        <li>
+          <span>
+            {model.terminals.length} pads, {model.ports.length} ports, {model.connectors.length} plugs,{' '}
+            {model.elements.length} elements inside
+          </span>
+        </li>
+        <li>
+          <span>
+            {unknown.length > 0
+              ? `For the record only, nobody knows what they are: ${unknown.join(' ')}`
+              : 'Every pad has a meaning.'}
+          </span>
+        </li>
+        <li>
+          <span>
+            Limits of its regulators, currents and clamps are assumed, and say so until somebody measures or reads the
+            sheet.
+          </span>
+        </li>
+        {measured.length === 0 && (
+          <li>
+            <span>Nothing has been measured on the loose part: its signature is computed from assumptions.</span>
+          </li>
+        )}
       </Lines>
       <FormProblem message={problem} />
-      <p style={{ paddingTop: 14 }}><Small type="button" onClick={() => void store()}><KeyCap>Enter</KeyCap> Store {model.name || 'it'} as {model.id}, revision 1</Small></p>
+      <p style={{ paddingTop: 14 }}>
+        <Small type="button" onClick={() => void store()}>
+          <KeyCap>Enter</KeyCap> Store {model.name || 'it'} as {model.id}, revision 1
+        </Small>
+      </p>
     </>
   );
 }

@@ -5,16 +5,30 @@ import { useState } from 'react';
 const key = 'junctor.draft.board';
 
 export const emptyDraft: BoardDraft = {
-  name: '', maker: '', kind: 'controller', massG: 8, widthMm: 36, heightMm: 36, thickMm: 3.4, holesMm: { patternMm: 30.5, drillMm: 4 }, batteryV: [10, 26.1], rows: [], placed: [], answers: {},
+  name: '',
+  maker: '',
+  kind: 'controller',
+  massG: 8,
+  widthMm: 36,
+  heightMm: 36,
+  thickMm: 3.4,
+  holesMm: { patternMm: 30.5, drillMm: 4 },
+  batteryV: [10, 26.1],
+  rows: [],
+  placed: [],
+  answers: {},
 };
 
 export function useDraft(): [BoardDraft, (next: BoardDraft | null) => void] {
   const [draft, setDraft] = useState<BoardDraft>(() => kept() ?? emptyDraft);
-  return [draft, (next) => {
-    if (next) localStorage.setItem(key, JSON.stringify(next));
-    else localStorage.removeItem(key);
-    setDraft(next ?? emptyDraft);
-  }];
+  return [
+    draft,
+    (next) => {
+      if (next) localStorage.setItem(key, JSON.stringify(next));
+      else localStorage.removeItem(key);
+      setDraft(next ?? emptyDraft);
+    },
+  ];
 }
 
 function kept(): BoardDraft | null {

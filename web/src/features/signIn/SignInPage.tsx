@@ -26,7 +26,13 @@ function SignIn({ shop }: { shop: string }) {
   return (
     <FormPage title={`${shop}: who is at the bench?`} head={<Mark />} onSubmit={submit}>
       <WordsField name="name" label="Name" autoFocus autoComplete="username" error={errors.of('name')} />
-      <WordsField name="password" label="Password" type="password" autoComplete="current-password" error={errors.of('password')} />
+      <WordsField
+        name="password"
+        label="Password"
+        type="password"
+        autoComplete="current-password"
+        error={errors.of('password')}
+      />
       <FormProblem message={errors.rest(['name', 'password'])} />
       <SubmitButton>Sign in</SubmitButton>
     </FormPage>
@@ -44,7 +50,13 @@ function FirstLead() {
     <FormPage title="An empty shop. Its first visitor is its first lead" head={<Mark />} onSubmit={submit}>
       <WordsField name="shop" label="Name of the shop" autoFocus error={errors.of('shop')} />
       <WordsField name="name" label="Your name" autoComplete="username" error={errors.of('name')} />
-      <WordsField name="password" label="Password, eight characters or more" type="password" autoComplete="new-password" error={errors.of('password')} />
+      <WordsField
+        name="password"
+        label="Password, eight characters or more"
+        type="password"
+        autoComplete="new-password"
+        error={errors.of('password')}
+      />
       <FormProblem message={errors.rest(['shop', 'name', 'password'])} />
       <SubmitButton>Open the shop</SubmitButton>
     </FormPage>
@@ -52,5 +64,12 @@ function FirstLead() {
 }
 
 function Mark() {
-  return <header style={{ padding: '18px 24px 0', display: 'flex', gap: 12, alignItems: 'center', fontSize: 24, fontWeight: 700 }}><img src="/mark.svg" alt="" width="40" height="40" />Junctor</header>;
+  return (
+    <header
+      style={{ padding: '18px 24px 0', display: 'flex', gap: 12, alignItems: 'center', fontSize: 24, fontWeight: 700 }}
+    >
+      <img src="/mark.svg" alt="" width="40" height="40" />
+      Junctor
+    </header>
+  );
 }

@@ -9,7 +9,11 @@ import { parseJson } from '../intake/readBuildFile';
 import type { ImportFault } from './importFile';
 import { importText, largestBytes } from './importFile';
 
-type State = { is: 'waiting' } | { is: 'working'; done: number; of: number } | { is: 'taken'; says: string } | { is: 'refused'; says: string; faults: readonly ImportFault[] };
+type State =
+  | { is: 'waiting' }
+  | { is: 'working'; done: number; of: number }
+  | { is: 'taken'; says: string }
+  | { is: 'refused'; says: string; faults: readonly ImportFault[] };
 
 export function CatalogueFilesPage() {
   const navigate = useNavigate();
@@ -17,7 +21,12 @@ export function CatalogueFilesPage() {
   const lead = useSession().data?.role === 'lead';
   const [state, setState] = useState<State>({ is: 'waiting' });
   const take = async (file: File) => {
-    if (file.size > largestBytes) return setState({ is: 'refused', says: `The file has ${Math.round(file.size / 1048576)} MB; at most ${largestBytes / 1048576} MB are taken. Nothing was sent.`, faults: [] });
+    if (file.size > largestBytes)
+      return setState({
+        is: 'refused',
+        says: `The file has ${Math.round(file.size / 1048576)} MB; at most ${largestBytes / 1048576} MB are taken. Nothing was sent.`,
+        faults: [],
+      });
     setState({ is: 'working', done: 0, of: 0 });
     const text = await file.text();
     const parsed = parseJson(text);
@@ -25,25 +34,52 @@ export function CatalogueFilesPage() {
     const result = await importText(text, (done, of) => setState({ is: 'working', done, of }));
     if (!result.ok) return setState({ is: 'refused', says: result.says, faults: result.faults });
     await client.invalidateQueries({ queryKey: ['model index'] });
-    setState({ is: 'taken', says: `${result.added} part models added${result.known > 0 ? `, ${result.known} were here already` : ''}` });
+    setState({
+      is: 'taken',
+      says: `${result.added} part models added${result.known > 0 ? `, ${result.known} were here already` : ''}`,
+    });
   };
   return (
     <Sheet
-      place="stores, catalogue files" title="Part models as files" go={(to) => void navigate(to)}
-      doors={[{ key: 'l', label: 'All part models', to: '/stores' }, { key: 'e', label: 'Export everything', act: () => window.location.assign('/api/catalogue/export') }, { key: 'j', label: 'The JSON Schema', act: () => window.location.assign('/api/catalogue/schema') }]}
+      place="stores, catalogue files"
+      title="Part models as files"
+      go={(to) => void navigate(to)}
+      doors={[
+        { key: 'l', label: 'All part models', to: '/stores' },
+        { key: 'e', label: 'Export everything', act: () => window.location.assign('/api/catalogue/export') },
+        { key: 'j', label: 'The JSON Schema', act: () => window.location.assign('/api/catalogue/schema') },
+      ]}
       note="One JSON file with any number of models. A change of a model comes as its next revision."
     >
       <section>
         <h2>Take a file in</h2>
         {lead ? (
           <FileField label="Catalogue file" accept="application/json,.json" onFile={(file) => void take(file)} />
-        ) : <p>A lead takes files in.</p>}
-        {state.is === 'working' && <p role="status" style={{ fontSize: 20 }}>{state.of === 0 ? 'Reading the file' : `Checked ${state.done} of ${state.of}`} <progress value={state.done} max={state.of || 1} aria-label="checked" /></p>}
-        {state.is === 'taken' && <p role="status" style={{ fontSize: 20, fontWeight: 700 }}>{state.says}</p>}
+        ) : (
+          <p>A lead takes files in.</p>
+        )}
+        {state.is === 'working' && (
+          <p role="status" style={{ fontSize: 20 }}>
+            {state.of === 0 ? 'Reading the file' : `Checked ${state.done} of ${state.of}`}{' '}
+            <progress value={state.done} max={state.of || 1} aria-label="checked" />
+          </p>
+        )}
+        {state.is === 'taken' && (
+          <p role="status" style={{ fontSize: 20, fontWeight: 700 }}>
+            {state.says}
+          </p>
+        )}
         {state.is === 'refused' && (
           <>
             <FormProblem message={state.says} />
-            <Lines aria-label="Faults">{state.faults.map(({ path, message }, index) => <li key={index} style={{ gridTemplateColumns: '360px 1fr' }}><span>{path}</span><span>{message}</span></li>)}</Lines>
+            <Lines aria-label="Faults">
+              {state.faults.map(({ path, message }, index) => (
+                <li key={index} style={{ gridTemplateColumns: '360px 1fr' }}>
+                  <span>{path}</span>
+                  <span>{message}</span>
+                </li>
+              ))}
+            </Lines>
           </>
         )}
       </section>

@@ -9,7 +9,9 @@ export function LooseTable({ model, meter }: { model: PartModel; meter: Meter })
   const [readings, setReadings] = useState<readonly LooseReading[] | null>(null);
   useEffect(() => {
     let gone = false;
-    void compute().loose(model, meter).then((found) => !gone && setReadings(found));
+    void compute()
+      .loose(model, meter)
+      .then((found) => !gone && setReadings(found));
     return () => {
       gone = true;
     };
@@ -20,8 +22,18 @@ export function LooseTable({ model, meter }: { model: PartModel; meter: Meter })
     <Lines aria-label="Signature">
       {readings.map(({ black, red, mode, why, expected }) => (
         <li key={`${black.id}${red.id}${mode}`} style={{ gridTemplateColumns: '150px 70px 1fr' }}>
-          <span>{black.printed} to {red.printed}</span><span className="quiet">{mode}</span>
-          <span>{expected.from === 'none' ? 'not known: record only' : expected.band ? bandWords(expected.band, mode) : expected.passes.map((one) => (one === 'none' ? 'silent' : one)).join(' or ')} <span className="quiet">{why}</span></span>
+          <span>
+            {black.printed} to {red.printed}
+          </span>
+          <span className="quiet">{mode}</span>
+          <span>
+            {expected.from === 'none'
+              ? 'not known: record only'
+              : expected.band
+                ? bandWords(expected.band, mode)
+                : expected.passes.map((one) => (one === 'none' ? 'silent' : one)).join(' or ')}{' '}
+            <span className="quiet">{why}</span>
+          </span>
         </li>
       ))}
     </Lines>

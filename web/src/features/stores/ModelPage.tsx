@@ -29,15 +29,46 @@ export function ModelPage() {
   const model = revisions.find((one) => one.revision === revision) ?? revisions.at(-1)!;
   const before = revisions.find((one) => one.revision === model.revision - 1);
   const doors: Door[] = [
-    { key: 'l', label: 'All part models', to: '/stores' }, { key: 'e', label: 'Export as file', act: () => window.location.assign(`/api/catalogue/export?id=${model.id}`) },
-    ...(lead ? [{ key: 't', label: retired ? 'Take up again' : 'Retire', act: () => retire.mutate({ id: model.id, retired: !retired }) }] : []),
-    ...(revisions.length > 1 ? [{ key: 'v', label: 'Other revision', act: () => setRevision(revisions[(revisions.indexOf(model) + 1) % revisions.length]!.revision) }] : []),
+    { key: 'l', label: 'All part models', to: '/stores' },
+    { key: 'e', label: 'Export as file', act: () => window.location.assign(`/api/catalogue/export?id=${model.id}`) },
+    ...(lead
+      ? [
+          {
+            key: 't',
+            label: retired ? 'Take up again' : 'Retire',
+            act: () => retire.mutate({ id: model.id, retired: !retired }),
+          },
+        ]
+      : []),
+    ...(revisions.length > 1
+      ? [
+          {
+            key: 'v',
+            label: 'Other revision',
+            act: () => setRevision(revisions[(revisions.indexOf(model) + 1) % revisions.length]!.revision),
+          },
+        ]
+      : []),
   ];
   const bottom = model.terminals.some(({ sides, form }) => sides.includes('bottom') && form !== 'tail');
   return (
-    <Sheet place={`stores, ${model.kind}`} title={`${model.name}${retired ? ', retired' : ''}`} go={(to) => void navigate(to)} doors={doors} note={`${model.maker}, ${model.massG} g, revision ${model.revision} of ${revisions.length}. Revisions are added, never changed.`}>
+    <Sheet
+      place={`stores, ${model.kind}`}
+      title={`${model.name}${retired ? ', retired' : ''}`}
+      go={(to) => void navigate(to)}
+      doors={doors}
+      note={`${model.maker}, ${model.massG} g, revision ${model.revision} of ${revisions.length}. Revisions are added, never changed.`}
+    >
       <Columns>
-        <section><Drawn model={model} side="top" title={model.terminals.every(({ form }) => form === 'tail' || form === 'metal') ? 'The part' : 'Top side up'} /></section>
+        <section>
+          <Drawn
+            model={model}
+            side="top"
+            title={
+              model.terminals.every(({ form }) => form === 'tail' || form === 'metal') ? 'The part' : 'Top side up'
+            }
+          />
+        </section>
         <section>
           {bottom ? <Drawn model={model} side="bottom" title="Underside up" /> : <Inside model={model} />}
         </section>
@@ -50,7 +81,17 @@ export function ModelPage() {
         </section>
         <section>
           <h2>Numbers, and how sure they are</h2>
-          <NumbersTable key={`${model.id}@${model.revision}`} model={model} editable={Boolean(lead) && model === revisions.at(-1)} onStored={() => void Promise.all([client.invalidateQueries({ queryKey: ['model sheet'] }), client.invalidateQueries({ queryKey: ['model index'] })]).then(() => setRevision(null))} />
+          <NumbersTable
+            key={`${model.id}@${model.revision}`}
+            model={model}
+            editable={Boolean(lead) && model === revisions.at(-1)}
+            onStored={() =>
+              void Promise.all([
+                client.invalidateQueries({ queryKey: ['model sheet'] }),
+                client.invalidateQueries({ queryKey: ['model index'] }),
+              ]).then(() => setRevision(null))
+            }
+          />
         </section>
       </Columns>
       <Columns>
@@ -62,7 +103,19 @@ export function ModelPage() {
           <h2>Used in</h2>
           {usedIn.length === 0 && <p>In no job yet.</p>}
           <Lines aria-label="Used in">
-            {usedIn.map(({ jobId, quad, title, closedAt, revision: used }) => <li key={jobId}><span><Link to={`/jobs/${jobId}`}>{quad}, {title}</Link> <span className="quiet">revision {used}{closedAt ? ', closed' : ', open'}</span></span></li>)}
+            {usedIn.map(({ jobId, quad, title, closedAt, revision: used }) => (
+              <li key={jobId}>
+                <span>
+                  <Link to={`/jobs/${jobId}`}>
+                    {quad}, {title}
+                  </Link>{' '}
+                  <span className="quiet">
+                    revision {used}
+                    {closedAt ? ', closed' : ', open'}
+                  </span>
+                </span>
+              </li>
+            ))}
           </Lines>
         </section>
       </Columns>
@@ -71,7 +124,14 @@ export function ModelPage() {
 }
 
 function Drawn({ model, side, title }: { model: PartModel; side: 'top' | 'bottom'; title: string }) {
-  return <><h2>{title}</h2><div style={{ height: 440 }}><Board slot={model.id} model={model} side={side} marks={new Map()} rings={[]} everyLabel /></div></>;
+  return (
+    <>
+      <h2>{title}</h2>
+      <div style={{ height: 440 }}>
+        <Board slot={model.id} model={model} side={side} marks={new Map()} rings={[]} everyLabel />
+      </div>
+    </>
+  );
 }
 
 function Inside({ model }: { model: PartModel }) {
@@ -81,18 +141,36 @@ function Inside({ model }: { model: PartModel }) {
       <Joined model={model} />
       {model.connectors.length > 0 && <h2>Plugs, position 1 first, looking into the mating face</h2>}
       <Lines aria-label="Plugs">
-        {model.connectors.map(({ id, family, pins }) => <li key={id}><span><strong>{id}</strong>, {family}: {pins.map((pin) => model.terminals.find((one) => one.id === pin)?.printed || pin).join(' ')}</span></li>)}
+        {model.connectors.map(({ id, family, pins }) => (
+          <li key={id}>
+            <span>
+              <strong>{id}</strong>, {family}:{' '}
+              {pins.map((pin) => model.terminals.find((one) => one.id === pin)?.printed || pin).join(' ')}
+            </span>
+          </li>
+        ))}
       </Lines>
     </>
   );
 }
 
 function Joined({ model }: { model: PartModel }) {
-  const nodes = [...new Set(model.terminals.map(({ node }) => node))].map((node) => model.terminals.filter((one) => one.node === node)).filter((list) => list.length > 1);
+  const nodes = [...new Set(model.terminals.map(({ node }) => node))]
+    .map((node) => model.terminals.filter((one) => one.node === node))
+    .filter((list) => list.length > 1);
   if (nodes.length === 0) return <p>No two ends are one conductor.</p>;
   return (
     <Lines aria-label="Joined inside">
-      {nodes.map((list) => <li key={list[0]!.node}><span><strong>{[...new Set(list.map(({ printed }) => printed))].join(', ')}</strong> <span className="quiet">{list.length} ends: {list.map(({ id }) => id).join(' ')}</span></span></li>)}
+      {nodes.map((list) => (
+        <li key={list[0]!.node}>
+          <span>
+            <strong>{[...new Set(list.map(({ printed }) => printed))].join(', ')}</strong>{' '}
+            <span className="quiet">
+              {list.length} ends: {list.map(({ id }) => id).join(' ')}
+            </span>
+          </span>
+        </li>
+      ))}
     </Lines>
   );
 }
@@ -100,5 +178,15 @@ function Joined({ model }: { model: PartModel }) {
 function Changes({ before, after }: { before: PartModel; after: PartModel }) {
   const changes = compareModels(before, after);
   if (changes.length === 0) return <p>Nothing that counts.</p>;
-  return <Lines aria-label="Changes">{changes.slice(0, 60).map(({ what, before: was, after: is }) => <li key={what}><span><strong>{what}</strong>: {was} → {is}</span></li>)}</Lines>;
+  return (
+    <Lines aria-label="Changes">
+      {changes.slice(0, 60).map(({ what, before: was, after: is }) => (
+        <li key={what}>
+          <span>
+            <strong>{what}</strong>: {was} → {is}
+          </span>
+        </li>
+      ))}
+    </Lines>
+  );
 }

@@ -8,14 +8,38 @@ import { importModels } from './importFile';
 import type { KnownNumber } from './numbersOf';
 import { numbersOf, numberWords, withNumber } from './numbersOf';
 
-const sureWords = { measured: 'measured', sheet: 'from its sheet', typical: 'typical of its kind', assumed: 'assumed' } as const;
-const choices = (['measured', 'sheet', 'typical', 'assumed'] as const).map((value) => ({ value, label: sureWords[value] }));
+const sureWords = {
+  measured: 'measured',
+  sheet: 'from its sheet',
+  typical: 'typical of its kind',
+  assumed: 'assumed',
+} as const;
+const choices = (['measured', 'sheet', 'typical', 'assumed'] as const).map((value) => ({
+  value,
+  label: sureWords[value],
+}));
 
-export function NumbersTable({ model, editable, onStored }: { model: PartModel; editable: boolean; onStored: () => void }) {
+export function NumbersTable({
+  model,
+  editable,
+  onStored,
+}: {
+  model: PartModel;
+  editable: boolean;
+  onStored: () => void;
+}) {
   const [chosen, setChosen] = useState<string | null>(null);
   const numbers = numbersOf(model);
   if (numbers.length === 0) return <p>No number is kept of it.</p>;
-  if (chosen) return <Change model={model} numbers={numbers.filter(({ what }) => what === chosen)} onDone={() => setChosen(null)} onStored={onStored} />;
+  if (chosen)
+    return (
+      <Change
+        model={model}
+        numbers={numbers.filter(({ what }) => what === chosen)}
+        onDone={() => setChosen(null)}
+        onStored={onStored}
+      />
+    );
   return (
     <Lines aria-label="Numbers">
       {[...new Set(numbers.map(({ what }) => what))].map((what) => {
@@ -23,8 +47,17 @@ export function NumbersTable({ model, editable, onStored }: { model: PartModel; 
         return (
           <li key={what} style={{ gridTemplateColumns: '110px 1fr 92px' }}>
             <strong>{what}</strong>
-            <span>{own.map(({ value, unit }) => `${numberWords(value)} ${unit}`).join(', ')} <span className="quiet">{sureOf(own)}</span></span>
-            {editable ? <Small type="button" onClick={() => setChosen(what)} aria-label={`Correct ${what}`}>Correct</Small> : <span />}
+            <span>
+              {own.map(({ value, unit }) => `${numberWords(value)} ${unit}`).join(', ')}{' '}
+              <span className="quiet">{sureOf(own)}</span>
+            </span>
+            {editable ? (
+              <Small type="button" onClick={() => setChosen(what)} aria-label={`Correct ${what}`}>
+                Correct
+              </Small>
+            ) : (
+              <span />
+            )}
           </li>
         );
       })}
@@ -39,7 +72,17 @@ function sureOf(numbers: readonly KnownNumber[]): string {
   return [sureWords[common], ...odd].join('; ');
 }
 
-function Change({ model, numbers, onDone, onStored }: { model: PartModel; numbers: readonly KnownNumber[]; onDone: () => void; onStored: () => void }) {
+function Change({
+  model,
+  numbers,
+  onDone,
+  onStored,
+}: {
+  model: PartModel;
+  numbers: readonly KnownNumber[];
+  onDone: () => void;
+  onStored: () => void;
+}) {
   const [pointer, setPointer] = useState(numbers[0]!.pointer);
   const [problem, setProblem] = useState<string | null>(null);
   const number = numbers.find((one) => one.pointer === pointer)!;
@@ -57,11 +100,32 @@ function Change({ model, numbers, onDone, onStored }: { model: PartModel; number
   return (
     <form onSubmit={(event) => void submit(event)} style={{ display: 'grid', gap: 12 }} noValidate>
       <p>A new value makes revision {model.revision + 1}; jobs keep the revision that they were planned with.</p>
-      {numbers.length > 1 && <ChoiceField name="which" label={`Which number of ${number.what}`} options={numbers.map(({ pointer: at, value, unit }) => ({ value: at, label: `${numberWords(value)} ${unit}` }))} onChange={setPointer} />}
-      <NumberTextField key={pointer} name="value" label={`${number.what}, ${number.unit}`} defaultValue={String(number.value)} autoFocus />
+      {numbers.length > 1 && (
+        <ChoiceField
+          name="which"
+          label={`Which number of ${number.what}`}
+          options={numbers.map(({ pointer: at, value, unit }) => ({
+            value: at,
+            label: `${numberWords(value)} ${unit}`,
+          }))}
+          onChange={setPointer}
+        />
+      )}
+      <NumberTextField
+        key={pointer}
+        name="value"
+        label={`${number.what}, ${number.unit}`}
+        defaultValue={String(number.value)}
+        autoFocus
+      />
       <ChoiceField name="sure" label="Known from" options={choices} />
       <FormProblem message={problem} />
-      <div style={{ display: 'flex', gap: 12 }}><SubmitButton>Make revision {model.revision + 1}</SubmitButton><Small type="button" onClick={onDone}>Leave it</Small></div>
+      <div style={{ display: 'flex', gap: 12 }}>
+        <SubmitButton>Make revision {model.revision + 1}</SubmitButton>
+        <Small type="button" onClick={onDone}>
+          Leave it
+        </Small>
+      </div>
     </form>
   );
 }

@@ -25,18 +25,37 @@ export function PartPage() {
   const { model, serial, batch, owner, origin, condition, firmware, weightG, fromQuad, onQuad, notes } = part.data;
   const note = (body: object) => send.mutate({ id: newId(), body });
   return (
-    <Sheet place="stores, part in hand" title={`${names.find(({ id }) => id === model)?.name ?? model}${serial ? `, serial ${serial}` : ''}`} go={(to) => void navigate(to)} doors={[{ key: 'l', label: 'Parts in hand', to: '/stores/parts' }, { key: 'm', label: 'Its part model', to: `/stores/models/${model}` }]} note={`${origin === 'new' ? 'New' : `▲ ${origin}${fromQuad ? `, from ${fromQuad}` : ''}`}, ${condition}, ${owner ? `belongs to ${owner}` : 'the shop’s own'}${batch ? `, batch ${batch}` : ''}${firmware ? `, firmware ${firmware}` : ''}${weightG === null ? ', not weighed' : `, ${weightG} g`}${onQuad ? `, on ${onQuad}` : ', in the shop'}.`}>
+    <Sheet
+      place="stores, part in hand"
+      title={`${names.find(({ id }) => id === model)?.name ?? model}${serial ? `, serial ${serial}` : ''}`}
+      go={(to) => void navigate(to)}
+      doors={[
+        { key: 'l', label: 'Parts in hand', to: '/stores/parts' },
+        { key: 'm', label: 'Its part model', to: `/stores/models/${model}` },
+      ]}
+      note={`${origin === 'new' ? 'New' : `▲ ${origin}${fromQuad ? `, from ${fromQuad}` : ''}`}, ${condition}, ${owner ? `belongs to ${owner}` : 'the shop’s own'}${batch ? `, batch ${batch}` : ''}${firmware ? `, firmware ${firmware}` : ''}${weightG === null ? ', not weighed' : `, ${weightG} g`}${onQuad ? `, on ${onQuad}` : ', in the shop'}.`}
+    >
       <Columns>
         <section>
           <h2>What is found out</h2>
           <NoteForm onNote={note} problem={send.error?.message ?? null} />
           <h2>History</h2>
           <Lines aria-label="History">
-            {[...notes].reverse().map((one) => <li key={one.id}><span>{new Date(one.at).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'short' })}, {one.person}: {noteWords(one.body)}</span></li>)}
+            {[...notes].reverse().map((one) => (
+              <li key={one.id}>
+                <span>
+                  {new Date(one.at).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'short' })}, {one.person}:{' '}
+                  {noteWords(one.body)}
+                </span>
+              </li>
+            ))}
             {notes.length === 0 && <li>Nothing yet.</li>}
           </Lines>
         </section>
-        <section><h2>Signature of the loose part</h2><SignatureForm model={model} onNote={note} /></section>
+        <section>
+          <h2>Signature of the loose part</h2>
+          <SignatureForm model={model} onNote={note} />
+        </section>
       </Columns>
     </Sheet>
   );
@@ -68,9 +87,19 @@ function NoteForm({ onNote, problem }: { onNote: (body: object) => void; problem
   };
   return (
     <form onSubmit={submit} noValidate style={{ display: 'grid', gap: 12 }}>
-      <ChoiceField name="condition" label="Condition" options={['same', 'tested', 'doubtful', 'scrap'].map((value) => ({ value, label: value === 'same' ? 'as before' : value }))} />
+      <ChoiceField
+        name="condition"
+        label="Condition"
+        options={['same', 'tested', 'doubtful', 'scrap'].map((value) => ({
+          value,
+          label: value === 'same' ? 'as before' : value,
+        }))}
+      />
       <WordsField name="why" label="Why" />
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}><WordsField name="firmware" label="Firmware now" /><NumberTextField name="grams" label="Weighed, g" /></div>
+      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}>
+        <WordsField name="firmware" label="Firmware now" />
+        <NumberTextField name="grams" label="Weighed, g" />
+      </div>
       <FormProblem message={problem} />
       <SubmitButton>Write it down</SubmitButton>
     </form>
@@ -93,8 +122,21 @@ function SignatureForm({ model, onNote }: { model: string; onNote: (body: object
     const answered = readings.flatMap((reading, index) => {
       const given = String(data.get(`r${index}`) ?? '').trim();
       if (given === '' || given === 'not measured') return [];
-      const heard = reading.mode === 'tone' ? { length: given as 'none', value: null } : { length: null, value: typedNumber(given) };
-      return [{ black: reading.black.id, red: reading.red.id, mode: reading.mode, ...heard, passes: reading.expected.passes, band: reading.expected.band, verdict: judgeLoose(reading, heard) }];
+      const heard =
+        reading.mode === 'tone'
+          ? { length: given as 'none', value: null }
+          : { length: null, value: typedNumber(given) };
+      return [
+        {
+          black: reading.black.id,
+          red: reading.red.id,
+          mode: reading.mode,
+          ...heard,
+          passes: reading.expected.passes,
+          band: reading.expected.band,
+          verdict: judgeLoose(reading, heard),
+        },
+      ];
     });
     if (answered.length > 0) onNote({ is: 'signature', readings: answered });
   };
@@ -102,9 +144,20 @@ function SignatureForm({ model, onNote }: { model: string; onNote: (body: object
     <form onSubmit={submit} noValidate style={{ display: 'grid', gap: 10 }}>
       {readings.map(({ black, red, mode, why, expected }, index) => {
         const label = `Black ${black.printed}, red ${red.printed}: ${why}`;
-        if (mode !== 'tone') return <NumberTextField key={index} name={`r${index}`} label={`${label}, ${mode === 'ohms' ? 'Ω' : 'V'}`} />;
-        const others = (['none', 'chirp', 'about a second', 'many seconds', 'does not stop'] as const).map((value) => ({ value: value as string, label: `${word(value)}${expected.passes.includes(value) ? '' : ', not as it should be'}` }));
-        return <ChoiceField key={index} name={`r${index}`} label={label} options={[{ value: 'not measured', label: 'not measured' }, ...others]} />;
+        if (mode !== 'tone')
+          return <NumberTextField key={index} name={`r${index}`} label={`${label}, ${mode === 'ohms' ? 'Ω' : 'V'}`} />;
+        const others = (['none', 'chirp', 'about a second', 'many seconds', 'does not stop'] as const).map((value) => ({
+          value: value as string,
+          label: `${word(value)}${expected.passes.includes(value) ? '' : ', not as it should be'}`,
+        }));
+        return (
+          <ChoiceField
+            key={index}
+            name={`r${index}`}
+            label={label}
+            options={[{ value: 'not measured', label: 'not measured' }, ...others]}
+          />
+        );
       })}
       <SubmitButton>Keep the signature</SubmitButton>
     </form>

@@ -18,21 +18,43 @@ export function PartsPage() {
   const index = useModelIndex();
   const names = new Map((index.data ?? []).map(({ id, name }) => [id, name]));
   return (
-    <Sheet place="stores, parts in hand" title="Which part is in hand?" go={(to) => void navigate(to)} doors={[{ key: 'l', label: 'Part models', to: '/stores' }, { key: 's', label: 'Stock and offcuts', to: '/stores/stock' }]}>
+    <Sheet
+      place="stores, parts in hand"
+      title="Which part is in hand?"
+      go={(to) => void navigate(to)}
+      doors={[
+        { key: 'l', label: 'Part models', to: '/stores' },
+        { key: 's', label: 'Stock and offcuts', to: '/stores/stock' },
+      ]}
+    >
       <Columns>
         <section>
-          <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}><WordsField name="q" label="First letters of model, serial or batch" autoFocus /></div>
+          <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}>
+            <WordsField name="q" label="First letters of model, serial or batch" autoFocus />
+          </div>
           <Lines aria-label="Parts in hand" style={{ paddingTop: 10 }}>
             {(parts.data ?? []).map(({ id, model, serial, batch, owner, origin, condition, onQuad }) => (
               <li key={id}>
-                <span><Link to={`/stores/parts/${id}`}>{names.get(model) ?? model}{serial ? `, ${serial}` : ''}</Link></span>
-                <span className="quiet">{origin === 'new' ? 'new' : <strong>▲ {origin}</strong>}, {condition}{batch ? `, batch ${batch}` : ''}, {owner ? `of ${owner}` : 'the shop’s'}{onQuad ? `, on ${onQuad}` : ''}</span>
+                <span>
+                  <Link to={`/stores/parts/${id}`}>
+                    {names.get(model) ?? model}
+                    {serial ? `, ${serial}` : ''}
+                  </Link>
+                </span>
+                <span className="quiet">
+                  {origin === 'new' ? 'new' : <strong>▲ {origin}</strong>}, {condition}
+                  {batch ? `, batch ${batch}` : ''}, {owner ? `of ${owner}` : 'the shop’s'}
+                  {onQuad ? `, on ${onQuad}` : ''}
+                </span>
               </li>
             ))}
             {parts.data?.length === 0 && <li>None is called like that.</li>}
           </Lines>
         </section>
-        <section><h2>Enter a part</h2><PartForm /></section>
+        <section>
+          <h2>Enter a part</h2>
+          <PartForm />
+        </section>
       </Columns>
     </Sheet>
   );
@@ -58,22 +80,87 @@ function PartForm() {
     const weightG = text('weight') === null ? null : typedNumber(text('weight'));
     setNoNumber(Number.isNaN(weightG));
     if (Number.isNaN(weightG)) return;
-    const part = { id: newId(), model: model.id, revision: model.revision, serial: text('serial'), batch: text('batch'), owner: owner?.id ?? null, origin: text('origin'), condition: text('condition'), firmware: text('firmware'), weightG };
+    const part = {
+      id: newId(),
+      model: model.id,
+      revision: model.revision,
+      serial: text('serial'),
+      batch: text('batch'),
+      owner: owner?.id ?? null,
+      origin: text('origin'),
+      condition: text('condition'),
+      firmware: text('firmware'),
+      weightG,
+    };
     send.mutate(part, { onSuccess: () => form.reset() });
   };
   return (
     <form onSubmit={submit} noValidate style={{ display: 'grid', gap: 12 }}>
-      {model ? <p style={{ fontSize: 20 }}><strong>{model.name}</strong> <button type="button" onClick={() => setModel(null)}>another</button></p> : (
-        <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}><WordsField name="model" label="Part model" /></div>
+      {model ? (
+        <p style={{ fontSize: 20 }}>
+          <strong>{model.name}</strong>{' '}
+          <button type="button" onClick={() => setModel(null)}>
+            another
+          </button>
+        </p>
+      ) : (
+        <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}>
+          <WordsField name="model" label="Part model" />
+        </div>
       )}
-      {!model && <Found label="Part models found" items={matches.map(({ id, name, kind }) => ({ id, name, note: kind }))} onTake={({ id }) => setModel(matches.find((one) => one.id === id)!)} />}
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}><WordsField name="serial" label="Serial" /><WordsField name="batch" label="Batch" /><WordsField name="firmware" label="Firmware" /><NumberTextField name="weight" label="Weight, g" error={noNumber ? 'a weight is a number' : errors.of('weightG')} /></div>
-      <ChoiceField name="origin" label="It is" options={[{ value: 'new', label: 'new' }, { value: 'used', label: 'used' }]} />
-      <ChoiceField name="condition" label="Condition" options={[{ value: 'untested', label: 'untested' }, { value: 'tested', label: 'tested' }, { value: 'doubtful', label: 'doubtful' }]} />
-      {owner ? <p style={{ fontSize: 18 }}>It belongs to <strong>{owner.name}</strong> <button type="button" onClick={() => setOwner(null)}>no, the shop’s</button></p> : (
-        <div onInput={(event) => setOwnerTyped((event.target as HTMLInputElement).value)}><WordsField name="ownerTyped" label="Whose it is; empty: the shop’s" /></div>
+      {!model && (
+        <Found
+          label="Part models found"
+          items={matches.map(({ id, name, kind }) => ({ id, name, note: kind }))}
+          onTake={({ id }) => setModel(matches.find((one) => one.id === id)!)}
+        />
       )}
-      {!owner && ownerTyped.trim() && <Found label="Customers found" items={(customers.data ?? []).slice(0, 4).map(({ id, name }) => ({ id, name, note: '' }))} onTake={setOwner} />}
+      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}>
+        <WordsField name="serial" label="Serial" />
+        <WordsField name="batch" label="Batch" />
+        <WordsField name="firmware" label="Firmware" />
+        <NumberTextField
+          name="weight"
+          label="Weight, g"
+          error={noNumber ? 'a weight is a number' : errors.of('weightG')}
+        />
+      </div>
+      <ChoiceField
+        name="origin"
+        label="It is"
+        options={[
+          { value: 'new', label: 'new' },
+          { value: 'used', label: 'used' },
+        ]}
+      />
+      <ChoiceField
+        name="condition"
+        label="Condition"
+        options={[
+          { value: 'untested', label: 'untested' },
+          { value: 'tested', label: 'tested' },
+          { value: 'doubtful', label: 'doubtful' },
+        ]}
+      />
+      {owner ? (
+        <p style={{ fontSize: 18 }}>
+          It belongs to <strong>{owner.name}</strong>{' '}
+          <button type="button" onClick={() => setOwner(null)}>
+            no, the shop’s
+          </button>
+        </p>
+      ) : (
+        <div onInput={(event) => setOwnerTyped((event.target as HTMLInputElement).value)}>
+          <WordsField name="ownerTyped" label="Whose it is; empty: the shop’s" />
+        </div>
+      )}
+      {!owner && ownerTyped.trim() && (
+        <Found
+          label="Customers found"
+          items={(customers.data ?? []).slice(0, 4).map(({ id, name }) => ({ id, name, note: '' }))}
+          onTake={setOwner}
+        />
+      )}
       <FormProblem message={errors.rest(['weightG'])} />
       <SubmitButton>{model ? 'Put it in the stores' : 'Choose its model first'}</SubmitButton>
     </form>

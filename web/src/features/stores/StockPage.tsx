@@ -8,7 +8,15 @@ import { newId } from '../../api/device';
 import { useSend } from '../../api/queries';
 import { useStock } from '../../api/stores';
 import { saveFile } from '../../ui/saveFile';
-import { ChoiceField, FileField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
+import {
+  ChoiceField,
+  FileField,
+  FormProblem,
+  NumberTextField,
+  SubmitButton,
+  typedNumber,
+  WordsField,
+} from '../../ui/form';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import type { CsvFault } from '../../ui/csvRows';
 import { readStock, writeStock } from './stockCsv';
@@ -24,31 +32,75 @@ export function StockPage() {
   const counted = useSend<{ rows: readonly StockLine[] }>(() => '/stock/counted', ['stock']);
   const lines = stock.data ?? [];
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = lines.filter(({ name, key, place }) => words.every((word) => `${name} ${key} ${place}`.toLowerCase().includes(word)));
+  const found = lines.filter(({ name, key, place }) =>
+    words.every((word) => `${name} ${key} ${place}`.toLowerCase().includes(word)),
+  );
   const take = async (file: File) => {
     setSays(null);
     const read = readStock(await file.text(), newId);
     setFaults(read.ok ? [] : read.faults);
-    if (read.ok) counted.mutate({ rows: read.rows }, { onSuccess: () => setSays(`${read.rows.length} lines counted in`) });
+    if (read.ok)
+      counted.mutate({ rows: read.rows }, { onSuccess: () => setSays(`${read.rows.length} lines counted in`) });
   };
   return (
-    <Sheet place="stores, stock" title="What lies in the drawers?" go={(to) => void navigate(to)} doors={[{ key: 'l', label: 'Part models', to: '/stores' }, { key: 'p', label: 'Parts in hand', to: '/stores/parts' }, { key: 'e', label: 'Write as CSV', act: () => saveFile('stock.csv', writeStock(lines), 'text/csv') }]}>
+    <Sheet
+      place="stores, stock"
+      title="What lies in the drawers?"
+      go={(to) => void navigate(to)}
+      doors={[
+        { key: 'l', label: 'Part models', to: '/stores' },
+        { key: 'p', label: 'Parts in hand', to: '/stores/parts' },
+        { key: 'e', label: 'Write as CSV', act: () => saveFile('stock.csv', writeStock(lines), 'text/csv') },
+      ]}
+    >
       <Columns>
         <section>
-          <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}><WordsField name="q" label="Name, gauge, colour or place" autoFocus /></div>
-          <h2><span role="status">{found.length} lines{found.length > shownAtMost ? `, the first ${shownAtMost}` : ''}</span></h2>
+          <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}>
+            <WordsField name="q" label="Name, gauge, colour or place" autoFocus />
+          </div>
+          <h2>
+            <span role="status">
+              {found.length} lines{found.length > shownAtMost ? `, the first ${shownAtMost}` : ''}
+            </span>
+          </h2>
           <Lines aria-label="Stock">
             {found.slice(0, shownAtMost).map(({ id, name, unit, onHand, offcut, place }) => (
-              <li key={id} style={{ gridTemplateColumns: '1fr 120px 110px' }}><span>{offcut ? '✂ ' : ''}{name}{offcut ? ', offcut' : ''}</span><span style={{ fontWeight: onHand <= 0 ? 700 : 400 }}>{onHand <= 0 ? '▲ none left' : amountWords(onHand, unit)}</span><span className="quiet">{place}</span></li>
+              <li key={id} style={{ gridTemplateColumns: '1fr 120px 110px' }}>
+                <span>
+                  {offcut ? '✂ ' : ''}
+                  {name}
+                  {offcut ? ', offcut' : ''}
+                </span>
+                <span style={{ fontWeight: onHand <= 0 ? 700 : 400 }}>
+                  {onHand <= 0 ? '▲ none left' : amountWords(onHand, unit)}
+                </span>
+                <span className="quiet">{place}</span>
+              </li>
             ))}
           </Lines>
         </section>
         <section>
           <h2>Count a file in</h2>
           <FileField label="Stock as CSV" accept=".csv,text/csv" onFile={(file) => void take(file)} />
-          {says && <p role="status" style={{ fontWeight: 700 }}>{says}</p>}
-          {faults.length > 0 && <p role="alert" style={{ fontWeight: 700 }}>▲ Nothing of the file was taken</p>}
-          <Lines aria-label="Faults">{faults.slice(0, 30).map(({ line, says: what }, index) => <li key={index}><span>line {line}: {what}</span></li>)}</Lines>
+          {says && (
+            <p role="status" style={{ fontWeight: 700 }}>
+              {says}
+            </p>
+          )}
+          {faults.length > 0 && (
+            <p role="alert" style={{ fontWeight: 700 }}>
+              ▲ Nothing of the file was taken
+            </p>
+          )}
+          <Lines aria-label="Faults">
+            {faults.slice(0, 30).map(({ line, says: what }, index) => (
+              <li key={index}>
+                <span>
+                  line {line}: {what}
+                </span>
+              </li>
+            ))}
+          </Lines>
           <FormProblem message={counted.error?.message ?? null} />
           <h2>Put an offcut back</h2>
           <OffcutForm />
@@ -68,17 +120,44 @@ function OffcutForm() {
     const text = (name: string) => String(data.get(name) ?? '').trim();
     const number = (name: string) => typedNumber(text(name));
     const wire = kind === 'wire';
-    const doc: StockLine['doc'] = wire ? { awg: number('awg'), colour: text('colour'), lengthMm: number('length') } : { family: text('family'), pitchMm: number('pitch'), ways: number('ways'), lengthMm: number('length') };
-    const name = wire ? `${doc.colour} wire, ${doc.awg} AWG, ${doc.lengthMm} mm` : `lead, ${doc.ways} ways, ${doc.family}, ${doc.lengthMm} mm`;
+    const doc: StockLine['doc'] = wire
+      ? { awg: number('awg'), colour: text('colour'), lengthMm: number('length') }
+      : { family: text('family'), pitchMm: number('pitch'), ways: number('ways'), lengthMm: number('length') };
+    const name = wire
+      ? `${doc.colour} wire, ${doc.awg} AWG, ${doc.lengthMm} mm`
+      : `lead, ${doc.ways} ways, ${doc.family}, ${doc.lengthMm} mm`;
     const key = wire ? `offcut:wire:${doc.awg}:${doc.colour}` : 'offcut:lead';
-    send.mutate({ id: newId(), key, name, unit: 'pieces', onHand: 1, offcut: true, place: text('place') || 'offcut tray', doc }, { onSuccess: () => setMade(made + 1) });
+    send.mutate(
+      { id: newId(), key, name, unit: 'pieces', onHand: 1, offcut: true, place: text('place') || 'offcut tray', doc },
+      { onSuccess: () => setMade(made + 1) },
+    );
   };
   return (
     <form key={made} onSubmit={submit} noValidate style={{ display: 'grid', gap: 12 }}>
-      <ChoiceField name="kind" label="It is" options={[{ value: 'wire', label: 'a wire' }, { value: 'lead', label: 'a lead with a plug' }]} onChange={setKind} />
+      <ChoiceField
+        name="kind"
+        label="It is"
+        options={[
+          { value: 'wire', label: 'a wire' },
+          { value: 'lead', label: 'a lead with a plug' },
+        ]}
+        onChange={setKind}
+      />
       <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 12 }}>
-        {kind === 'wire' ? <><NumberTextField name="awg" label="Gauge, AWG" /><WordsField name="colour" label="Colour" /></> : <><WordsField name="family" label="Plug family" /><NumberTextField name="pitch" label="Pitch, mm" /><NumberTextField name="ways" label="Ways" /></>}
-        <NumberTextField name="length" label="Length, mm" /><WordsField name="place" label="Lies in" />
+        {kind === 'wire' ? (
+          <>
+            <NumberTextField name="awg" label="Gauge, AWG" />
+            <WordsField name="colour" label="Colour" />
+          </>
+        ) : (
+          <>
+            <WordsField name="family" label="Plug family" />
+            <NumberTextField name="pitch" label="Pitch, mm" />
+            <NumberTextField name="ways" label="Ways" />
+          </>
+        )}
+        <NumberTextField name="length" label="Length, mm" />
+        <WordsField name="place" label="Lies in" />
       </div>
       <FormProblem message={send.error?.message ?? null} />
       <SubmitButton>Put it back</SubmitButton>

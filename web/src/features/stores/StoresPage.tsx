@@ -18,21 +18,56 @@ export function StoresPage() {
   const all = useMemo(() => findable(index.data ?? []), [index.data]);
   const found = findModels(all, typed, withRetired);
   const doors = [
-    ...(lead ? [{ key: 'n', label: 'New board', to: '/stores/new-board' }] : []), { key: 'p', label: 'Parts in hand', to: '/stores/parts' }, { key: 's', label: 'Stock and offcuts', to: '/stores/stock' },
-    { key: 'f', label: 'Catalogue files', to: '/stores/files' }, { key: 'r', label: withRetired ? 'Hide retired' : 'Show retired too', act: () => setWithRetired(!withRetired) },
+    ...(lead ? [{ key: 'n', label: 'New board', to: '/stores/new-board' }] : []),
+    { key: 'p', label: 'Parts in hand', to: '/stores/parts' },
+    { key: 's', label: 'Stock and offcuts', to: '/stores/stock' },
+    { key: 'f', label: 'Catalogue files', to: '/stores/files' },
+    { key: 'r', label: withRetired ? 'Hide retired' : 'Show retired too', act: () => setWithRetired(!withRetired) },
   ];
   return (
-    <Sheet place="stores, part models" title="Which part is wanted?" go={(to) => void navigate(to)} doors={doors} note={index.error ? `The list is not fresh: ${index.error.message}` : `${all.length} part models. Enter opens the first; Esc leaves the field for the keys below.`}>
+    <Sheet
+      place="stores, part models"
+      title="Which part is wanted?"
+      go={(to) => void navigate(to)}
+      doors={doors}
+      note={
+        index.error
+          ? `The list is not fresh: ${index.error.message}`
+          : `${all.length} part models. Enter opens the first; Esc leaves the field for the keys below.`
+      }
+    >
       <section>
-        <form style={{ maxWidth: 640 }} onSubmit={(event) => { event.preventDefault(); if (found[0]) void navigate(`/stores/models/${found[0].id}`); }} onInput={(event) => setTyped((event.target as HTMLInputElement).value)}>
+        <form
+          style={{ maxWidth: 640 }}
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (found[0]) void navigate(`/stores/models/${found[0].id}`);
+          }}
+          onInput={(event) => setTyped((event.target as HTMLInputElement).value)}
+        >
           <WordsField name="q" label="Name, maker or kind" autoFocus />
         </form>
-        <h2><span role="status">{found.length === 0 ? 'Nothing is called like that' : found.length > shownAtMost ? `${found.length} found, the first ${shownAtMost}` : `${found.length} found`}</span></h2>
+        <h2>
+          <span role="status">
+            {found.length === 0
+              ? 'Nothing is called like that'
+              : found.length > shownAtMost
+                ? `${found.length} found, the first ${shownAtMost}`
+                : `${found.length} found`}
+          </span>
+        </h2>
         <Lines aria-label="Part models">
           {found.slice(0, shownAtMost).map(({ id, name, kind, maker, terminals, massG, revision, retired }) => (
             <li key={id} style={{ gridTemplateColumns: '1fr 170px 200px 110px 90px 110px' }}>
-              <span><Link to={`/stores/models/${id}`}>{name}</Link>{retired ? ', retired' : ''}</span><span>{kind}</span><span className="quiet">{maker}</span>
-              <span className="quiet">{terminals} ends</span><span className="quiet">{massG} g</span><span className="quiet">revision {revision}</span>
+              <span>
+                <Link to={`/stores/models/${id}`}>{name}</Link>
+                {retired ? ', retired' : ''}
+              </span>
+              <span>{kind}</span>
+              <span className="quiet">{maker}</span>
+              <span className="quiet">{terminals} ends</span>
+              <span className="quiet">{massG} g</span>
+              <span className="quiet">revision {revision}</span>
             </li>
           ))}
         </Lines>

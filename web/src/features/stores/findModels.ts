@@ -12,5 +12,7 @@ export function findable(lines: readonly ModelIndexLine[]): Findable[] {
 
 export function findModels(all: readonly Findable[], typed: string, withRetired: boolean): ModelIndexLine[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  return all.filter(({ line, text }) => (withRetired || !line.retired) && words.every((word) => text.includes(word))).map(({ line }) => line);
+  return all
+    .filter(({ line, text }) => (withRetired || !line.retired) && words.every((word) => text.includes(word)))
+    .map(({ line }) => line);
 }

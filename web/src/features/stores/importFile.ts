@@ -6,12 +6,18 @@ export interface ImportFault {
   message: string;
 }
 
-export type ImportResult = { ok: true; added: number; known: number } | { ok: false; says: string; faults: readonly ImportFault[] };
+export type ImportResult =
+  { ok: true; added: number; known: number } | { ok: false; says: string; faults: readonly ImportFault[] };
 
 export const largestBytes = 64 * 1024 * 1024;
 
 export async function importText(text: string, progress: (done: number, of: number) => void): Promise<ImportResult> {
-  const response = await fetch('/api/catalogue/import', { method: 'POST', credentials: 'same-origin', headers: { 'content-type': 'application/octet-stream' }, body: text }).catch(() => null);
+  const response = await fetch('/api/catalogue/import', {
+    method: 'POST',
+    credentials: 'same-origin',
+    headers: { 'content-type': 'application/octet-stream' },
+    body: text,
+  }).catch(() => null);
   if (!response) return { ok: false, says: 'No answer from the server. Nothing was stored.', faults: [] };
   if (!response.ok || !response.body) {
     const refusal = (await response.json().catch(() => null)) as Refusal | null;
@@ -29,7 +35,12 @@ export async function importText(text: string, progress: (done: number, of: numb
     }
   }
   if (typeof last.added === 'number') return { ok: true, added: last.added, known: last.known as number };
-  return { ok: false, says: (last.refused as string | undefined) ?? 'The answer broke off. Look whether it was stored before trying again.', faults: (last.mistakes as ImportFault[] | undefined) ?? [] };
+  return {
+    ok: false,
+    says:
+      (last.refused as string | undefined) ?? 'The answer broke off. Look whether it was stored before trying again.',
+    faults: (last.mistakes as ImportFault[] | undefined) ?? [],
+  };
 }
 
 export function importModels(models: readonly PartModel[]): Promise<ImportResult> {

@@ -11,17 +11,41 @@ export interface KnownNumber {
 }
 
 const units: Readonly<Record<string, string>> = {
-  ohms: 'Ω', offOhms: 'Ω unpowered', farads: 'F', esrOhms: 'Ω in series', ratedV: 'V rated', outV: 'V out', minInV: 'V in at least', limitA: 'A at most', idleA: 'A idle', typicalA: 'A typical',
-  peakA: 'A peak', forwardV: 'V forward', henries: 'H', massG: 'g', limitErpm: 'turns a minute, electrical', kv: 'turns a minute and volt', polePairs: 'pole pairs', onOhms: 'Ω closed',
+  ohms: 'Ω',
+  offOhms: 'Ω unpowered',
+  farads: 'F',
+  esrOhms: 'Ω in series',
+  ratedV: 'V rated',
+  outV: 'V out',
+  minInV: 'V in at least',
+  limitA: 'A at most',
+  idleA: 'A idle',
+  typicalA: 'A typical',
+  peakA: 'A peak',
+  forwardV: 'V forward',
+  henries: 'H',
+  massG: 'g',
+  limitErpm: 'turns a minute, electrical',
+  kv: 'turns a minute and volt',
+  polePairs: 'pole pairs',
+  onOhms: 'Ω closed',
 };
 /** Clamps and leaks are many and alike: one of each kind stands for them. */
 const repeated = /^(CLAMP|LEAK|PULL|HI-|LO-|SENSE|UNKNOWN)/;
 
 export function numbersOf(model: PartModel): KnownNumber[] {
   const number = (pointer: string, what: string, key: string, value: unknown): KnownNumber[] =>
-    typeof value === 'number' && units[key] ? [{ pointer, what, value, unit: units[key], sure: certaintyAt(model, pointer) }] : [];
-  const elements = model.elements.flatMap((element, index) => (repeated.test(element.id) ? [] : Object.entries(element).flatMap(([key, value]) => number(`/elements/${index}/${key}`, element.id, key, value))));
-  const speed = Object.entries(model.speed ?? {}).flatMap(([key, value]) => number(`/speed/${key}`, 'speed', key, value));
+    typeof value === 'number' && units[key]
+      ? [{ pointer, what, value, unit: units[key], sure: certaintyAt(model, pointer) }]
+      : [];
+  const elements = model.elements.flatMap((element, index) =>
+    repeated.test(element.id)
+      ? []
+      : Object.entries(element).flatMap(([key, value]) => number(`/elements/${index}/${key}`, element.id, key, value)),
+  );
+  const speed = Object.entries(model.speed ?? {}).flatMap(([key, value]) =>
+    number(`/speed/${key}`, 'speed', key, value),
+  );
   return [...number('/massG', 'mass', 'massG', model.massG), ...speed, ...elements];
 }
 

@@ -4,8 +4,28 @@ import { readKit, readStock, writeKit, writeStock } from './stockCsv';
 
 let made = 0;
 const newId = () => `id-${++made}`;
-const stock = (over: Partial<StockLine>): StockLine => ({ id: 'x', key: 'wire:28:red', name: 'red wire, 28 AWG', unit: 'mm', onHand: 640, offcut: false, place: 'reels', doc: { awg: 28, colour: 'red' }, ...over });
-const lines = [stock({}), stock({ key: 'odd:"quoted"; with, all', name: '=SUM(A1)', unit: 'pieces', onHand: 0, place: '', doc: {} }), stock({ key: 'offcut:lead', offcut: true, unit: 'pieces', onHand: 1, doc: { family: 'wire plug 1.0', ways: 4, pitchMm: 1, lengthMm: 75.5 } })];
+const stock = (over: Partial<StockLine>): StockLine => ({
+  id: 'x',
+  key: 'wire:28:red',
+  name: 'red wire, 28 AWG',
+  unit: 'mm',
+  onHand: 640,
+  offcut: false,
+  place: 'reels',
+  doc: { awg: 28, colour: 'red' },
+  ...over,
+});
+const lines = [
+  stock({}),
+  stock({ key: 'odd:"quoted"; with, all', name: '=SUM(A1)', unit: 'pieces', onHand: 0, place: '', doc: {} }),
+  stock({
+    key: 'offcut:lead',
+    offcut: true,
+    unit: 'pieces',
+    onHand: 1,
+    doc: { family: 'wire plug 1.0', ways: 4, pitchMm: 1, lengthMm: 75.5 },
+  }),
+];
 const plain = (rows: readonly StockLine[]) => rows.map(({ id: _id, ...rest }) => rest);
 const faultsOf = (text: string) => {
   const read = readStock(text, newId);
@@ -26,7 +46,9 @@ describe('stock', () => {
     ['tab, capitals, underscores, decimal comma', 'Unit\tON_HAND\tKey\tName\nmm\t12,0\twire:28:red\tred wire\n\n'],
   ])('takes any order with %s', (_what, text) => {
     const read = readStock(text, newId);
-    expect(read.ok && plain(read.rows)).toEqual([{ key: 'wire:28:red', name: 'red wire', unit: 'mm', onHand: 12, place: '', offcut: false, doc: {} }]);
+    expect(read.ok && plain(read.rows)).toEqual([
+      { key: 'wire:28:red', name: 'red wire', unit: 'mm', onHand: 12, place: '', offcut: false, doc: {} },
+    ]);
   });
 
   it.each([
@@ -48,10 +70,15 @@ describe('stock', () => {
 });
 
 describe('a kit', () => {
-  const kit: KitLine[] = [{ key: 'tie:100', kind: 'fixing', name: 'cable tie', needed: 8, unit: 'pieces', because: '', slots: [], steps: [] }];
+  const kit: KitLine[] = [
+    { key: 'tie:100', kind: 'fixing', name: 'cable tie', needed: 8, unit: 'pieces', because: '', slots: [], steps: [] },
+  ];
 
   it('reads back what was counted into it', () => {
-    expect(readKit(writeKit([{ ...kit[0]!, counted: 5 }]), kit)).toEqual({ ok: true, rows: [{ key: 'tie:100', counted: 5 }] });
+    expect(readKit(writeKit([{ ...kit[0]!, counted: 5 }]), kit)).toEqual({
+      ok: true,
+      rows: [{ key: 'tie:100', counted: 5 }],
+    });
   });
 
   it('refuses a line that the job does not need, and one that was not counted', () => {

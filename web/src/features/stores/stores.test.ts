@@ -4,11 +4,32 @@ import { findable, findModels } from './findModels';
 import { importText } from './importFile';
 import { numbersOf, numberWords, withNumber } from './numbersOf';
 
-const line = (id: string, name: string, over: Partial<ModelIndexLine> = {}): ModelIndexLine => ({ id, name, revision: 1, kind: 'controller', maker: 'Skerrie Boards', massG: 5, terminals: 9, retired: false, ...over });
+const line = (id: string, name: string, over: Partial<ModelIndexLine> = {}): ModelIndexLine => ({
+  id,
+  name,
+  revision: 1,
+  kind: 'controller',
+  maker: 'Skerrie Boards',
+  massG: 5,
+  terminals: 9,
+  retired: false,
+  ...over,
+});
 
 describe('finding a part model', () => {
-  const all = findable([line('a', 'Curlew 30'), line('b', 'Curlew 40', { retired: true }), line('c', 'Heron', { kind: 'video unit', maker: 'Tarnside' })]);
-  it.each([['', ['a', 'c']], ['curlew', ['a']], ['SKERRIE cur', ['a']], ['video', ['c']], ['heron skerrie', []], ['  ', ['a', 'c']]])('“%s”', (typed, wanted) => {
+  const all = findable([
+    line('a', 'Curlew 30'),
+    line('b', 'Curlew 40', { retired: true }),
+    line('c', 'Heron', { kind: 'video unit', maker: 'Tarnside' }),
+  ]);
+  it.each([
+    ['', ['a', 'c']],
+    ['curlew', ['a']],
+    ['SKERRIE cur', ['a']],
+    ['video', ['c']],
+    ['heron skerrie', []],
+    ['  ', ['a', 'c']],
+  ])('“%s”', (typed, wanted) => {
     expect(findModels(all, typed, false).map(({ id }) => id)).toEqual(wanted);
   });
   it('shows retired ones when asked', () => {
@@ -18,35 +39,69 @@ describe('finding a part model', () => {
 
 describe('the numbers of a model', () => {
   const model = {
-    id: 'x', revision: 3, massG: 5, speed: { kv: 900 }, knownFrom: { '': 'typical', '/elements/0/limitA': 'sheet' },
-    elements: [{ id: 'REG5', is: 'regulator', limitA: 2, offOhms: 1300, input: 'VB' }, { id: 'CLAMP-TX1', is: 'diode', forwardV: 0.56 }, { id: 'C5', is: 'capacitor', farads: 68e-6 }],
+    id: 'x',
+    revision: 3,
+    massG: 5,
+    speed: { kv: 900 },
+    knownFrom: { '': 'typical', '/elements/0/limitA': 'sheet' },
+    elements: [
+      { id: 'REG5', is: 'regulator', limitA: 2, offOhms: 1300, input: 'VB' },
+      { id: 'CLAMP-TX1', is: 'diode', forwardV: 0.56 },
+      { id: 'C5', is: 'capacitor', farads: 68e-6 },
+    ],
   } as unknown as PartModel;
 
   it('are listed with unit and certainty; clamps alike are left out', () => {
     expect(numbersOf(model).map(({ pointer, unit, sure }) => `${pointer} ${unit} ${sure}`)).toEqual([
-      '/massG g typical', '/speed/kv turns a minute and volt typical', '/elements/0/limitA A at most sheet', '/elements/0/offOhms Ω unpowered typical', '/elements/2/farads F typical',
+      '/massG g typical',
+      '/speed/kv turns a minute and volt typical',
+      '/elements/0/limitA A at most sheet',
+      '/elements/0/offOhms Ω unpowered typical',
+      '/elements/2/farads F typical',
     ]);
   });
 
   it('change in the next revision only', () => {
     const next = withNumber(model, '/elements/0/limitA', 1.4, 'measured');
-    expect([next.revision, next.elements[0], next.knownFrom['/elements/0/limitA']]).toEqual([4, expect.objectContaining({ limitA: 1.4 }), 'measured']);
+    expect([next.revision, next.elements[0], next.knownFrom['/elements/0/limitA']]).toEqual([
+      4,
+      expect.objectContaining({ limitA: 1.4 }),
+      'measured',
+    ]);
     expect(model.elements[0]).toMatchObject({ limitA: 2 });
   });
 
-  it.each([[0, '0'], [5, '5'], [0.35, '0.35'], [0.006, '6 m'], [68e-6, '68 µ'], [4.7e-9, '4.7 n'], [26000, '26 k'], [2e6, '2 M'], [-0.3, '-0.3']])('%s is said as %s', (value, words) => {
+  it.each([
+    [0, '0'],
+    [5, '5'],
+    [0.35, '0.35'],
+    [0.006, '6 m'],
+    [68e-6, '68 µ'],
+    [4.7e-9, '4.7 n'],
+    [26000, '26 k'],
+    [2e6, '2 M'],
+    [-0.3, '-0.3'],
+  ])('%s is said as %s', (value, words) => {
     expect(numberWords(value)).toBe(words);
   });
 });
 
 describe('sending a catalogue file', () => {
   afterEach(() => vi.unstubAllGlobals());
-  const answering = (chunks: readonly string[], init: ResponseInit = {}) => vi.stubGlobal('fetch', () => Promise.resolve(new Response(new ReadableStream<Uint8Array<ArrayBuffer>>({
-    start(controller) {
-      for (const chunk of chunks) controller.enqueue(new TextEncoder().encode(chunk));
-      controller.close();
-    },
-  }), init)));
+  const answering = (chunks: readonly string[], init: ResponseInit = {}) =>
+    vi.stubGlobal('fetch', () =>
+      Promise.resolve(
+        new Response(
+          new ReadableStream<Uint8Array<ArrayBuffer>>({
+            start(controller) {
+              for (const chunk of chunks) controller.enqueue(new TextEncoder().encode(chunk));
+              controller.close();
+            },
+          }),
+          init,
+        ),
+      ),
+    );
 
   it('follows progress however the lines are cut, and ends with what was added', async () => {
     answering(['{"done":1,"of', '":4}\n{"done":3,"of":4}\n{"add', 'ed":4,"known":0}\n']);
@@ -56,16 +111,28 @@ describe('sending a catalogue file', () => {
   });
 
   it('ends with every fault when it is refused', async () => {
-    answering(['{"refused":"Nothing was stored: 1 faults","mistakes":[{"path":"models.0.id","message":"is wrong"}]}\n']);
-    expect(await importText('{}', () => {})).toEqual({ ok: false, says: 'Nothing was stored: 1 faults', faults: [{ path: 'models.0.id', message: 'is wrong' }] });
+    answering([
+      '{"refused":"Nothing was stored: 1 faults","mistakes":[{"path":"models.0.id","message":"is wrong"}]}\n',
+    ]);
+    expect(await importText('{}', () => {})).toEqual({
+      ok: false,
+      says: 'Nothing was stored: 1 faults',
+      faults: [{ path: 'models.0.id', message: 'is wrong' }],
+    });
   });
 
   it('says when the answer broke off, when the server refuses at once, and when there is no answer', async () => {
     answering(['{"done":1,"of":4}\n']);
-    expect(await importText('{}', () => {})).toMatchObject({ ok: false, says: expect.stringContaining('broke off') as unknown });
+    expect(await importText('{}', () => {})).toMatchObject({
+      ok: false,
+      says: expect.stringContaining('broke off') as unknown,
+    });
     answering(['{"code":"catalogue.format","message":"This is no catalogue file"}'], { status: 422 });
     expect(await importText('{}', () => {})).toMatchObject({ ok: false, says: 'This is no catalogue file' });
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network')));
-    expect(await importText('{}', () => {})).toMatchObject({ ok: false, says: expect.stringContaining('No answer') as unknown });
+    expect(await importText('{}', () => {})).toMatchObject({
+      ok: false,
+      says: expect.stringContaining('No answer') as unknown,
+    });
   });
 });

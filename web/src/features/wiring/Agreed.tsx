@@ -9,12 +9,29 @@ import type { Bench } from '../job/useBench';
 import { usePlanEdits } from './usePlanEdits';
 
 const Part = styled.section`
-  && { padding: 0; } display: grid; gap: 12px;
-  @media print { display: none; }
-  form { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) auto; gap: 12px; align-items: end; padding: 8px 0; }
+  && {
+    padding: 0;
+  }
+  display: grid;
+  gap: 12px;
+  @media print {
+    display: none;
+  }
+  form {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) auto;
+    gap: 12px;
+    align-items: end;
+    padding: 8px 0;
+  }
 `;
 const taste = 'taste ';
-const linkLost = [{ value: '', label: 'not agreed' }, { value: 'return home', label: 'return home' }, { value: 'land', label: 'land' }, { value: 'drop', label: 'drop' }];
+const linkLost = [
+  { value: '', label: 'not agreed' },
+  { value: 'return home', label: 'return home' },
+  { value: 'land', label: 'land' },
+  { value: 'drop', label: 'drop' },
+];
 
 export function Agreed({ bench }: { bench: Bench }) {
   const { schools } = bench.job.plan;
@@ -37,17 +54,48 @@ export function Agreed({ bench }: { bench: Bench }) {
   return (
     <Part>
       <h2>Agreed with the customer</h2>
-      <ChoiceField name="lost" label="When the link is lost" value={schools['loss of signal'] ?? ''} options={linkLost} onChange={(value) => tell('loss of signal', value || null)} />
-      <ChoiceField name="guard" label="Guard on arming" value={schools['arm guard'] ?? 'on'} options={[{ value: 'on', label: 'two movements' }, { value: 'off', label: 'one movement' }]} onChange={(value) => tell('arm guard', value)} />
+      <ChoiceField
+        name="lost"
+        label="When the link is lost"
+        value={schools['loss of signal'] ?? ''}
+        options={linkLost}
+        onChange={(value) => tell('loss of signal', value || null)}
+      />
+      <ChoiceField
+        name="guard"
+        label="Guard on arming"
+        value={schools['arm guard'] ?? 'on'}
+        options={[
+          { value: 'on', label: 'two movements' },
+          { value: 'off', label: 'one movement' },
+        ]}
+        onChange={(value) => tell('arm guard', value)}
+      />
       <form onSubmit={add}>
-        <WordsField name="setting" label="Setting to their taste" error={missing ? 'Name a setting and its value' : null} />
+        <WordsField
+          name="setting"
+          label="Setting to their taste"
+          error={missing ? 'Name a setting and its value' : null}
+        />
         <WordsField name="value" label="Value" />
         <Small type="submit">Keep it</Small>
       </form>
       <Lines aria-label="To their taste">
-        {own.map(([key, value]) => <li key={key} style={{ gridTemplateColumns: '1fr 1fr auto' }}><span>{key.slice(taste.length)}</span><strong>{value}</strong><Small type="button" onClick={() => tell(key, null)}>Not any more</Small></li>)}
+        {own.map(([key, value]) => (
+          <li key={key} style={{ gridTemplateColumns: '1fr 1fr auto' }}>
+            <span>{key.slice(taste.length)}</span>
+            <strong>{value}</strong>
+            <Small type="button" onClick={() => tell(key, null)}>
+              Not any more
+            </Small>
+          </li>
+        ))}
       </Lines>
-      {edits.failed && <p role="alert" style={{ fontWeight: 700 }}>▲ Not changed: {edits.failed}</p>}
+      {edits.failed && (
+        <p role="alert" style={{ fontWeight: 700 }}>
+          ▲ Not changed: {edits.failed}
+        </p>
+      )}
     </Part>
   );
 }

@@ -36,11 +36,18 @@ function saidOf({ id, plan }: Bench['job'], catalogue: Bench['catalogue'], state
     ['the quad as it came in', judgeAsItCame(state.start, state.asBuilt, catalogue, plan.cells)],
   ] as const;
   const byKey = new Map<string, { finding: Finding; of: Said['of'] }>();
-  for (const [of, list] of lists) for (const finding of list) if (!byKey.has(finding.key)) byKey.set(finding.key, { finding, of });
-  const { open, waived } = splitWaived([...byKey.values()].map(({ finding }) => finding), state.log, id);
+  for (const [of, list] of lists)
+    for (const finding of list) if (!byKey.has(finding.key)) byKey.set(finding.key, { finding, of });
+  const { open, waived } = splitWaived(
+    [...byKey.values()].map(({ finding }) => finding),
+    state.log,
+    id,
+  );
   const rank = ({ severity }: Finding) => ['kill', 'stop', 'warn'].indexOf(severity);
   return [
-    ...open.sort((a, b) => rank(a) - rank(b)).map((finding) => ({ finding, of: byKey.get(finding.key)!.of, waiver: null })),
+    ...open
+      .sort((a, b) => rank(a) - rank(b))
+      .map((finding) => ({ finding, of: byKey.get(finding.key)!.of, waiver: null })),
     ...waived.map(({ finding, waiver }) => ({ finding, of: byKey.get(finding.key)!.of, waiver })),
   ];
 }
@@ -52,7 +59,12 @@ export function useSaid({ job, catalogue, state }: Bench): readonly Said[] {
 }
 
 /** Of `all`: `wire` is whose findings are shown, `first` the key of one that is shown to begin with, whichever wire it is about. */
-export function useFindings({ job: { plan }, catalogue }: Bench, all: readonly Said[], wire: WireId | null, first: string | null): Findings {
+export function useFindings(
+  { job: { plan }, catalogue }: Bench,
+  all: readonly Said[],
+  wire: WireId | null,
+  first: string | null,
+): Findings {
   // By its key: when it is mended, what is said of the wire in question takes its place.
   const [chosen, setChosen] = useState(first);
   const sought = all.findIndex(({ finding }) => finding.key === chosen);
@@ -63,7 +75,8 @@ export function useFindings({ job: { plan }, catalogue }: Bench, all: readonly S
   const key = asked && `${plan.version} ${asked.key}`;
   useEffect(() => {
     let gone = false;
-    if (asked && key) void remediesOf(plan, catalogue.models, asked).then((list) => !gone && setFound({ of: key, list }));
+    if (asked && key)
+      void remediesOf(plan, catalogue.models, asked).then((list) => !gone && setFound({ of: key, list }));
     return () => {
       gone = true;
     };
@@ -72,7 +85,10 @@ export function useFindings({ job: { plan }, catalogue }: Bench, all: readonly S
   }, [key]);
   const ready = found && found.of === key ? found : null;
   return {
-    all, shown, remedies: ready?.list ?? [], searching: key !== null && ready === null,
+    all,
+    shown,
+    remedies: ready?.list ?? [],
+    searching: key !== null && ready === null,
     next: () => {
       const next = all[(at + 1) % Math.max(1, all.length)] ?? null;
       setChosen(next?.finding.key ?? null);
@@ -83,25 +99,88 @@ export function useFindings({ job: { plan }, catalogue }: Bench, all: readonly S
 }
 
 const Box = styled.section`
-  text-align: left; font-size: 16px; line-height: 20px; display: grid; gap: 8px; align-content: center;
-  h3 { font-size: 17px; } ol, ul { display: grid; gap: 6px; } ul.why li { font-weight: 400; } li { display: grid; grid-template-columns: 30px 1fr; gap: 6px; align-items: center; font-weight: 700; line-height: 18px; }
-  .why { color: ${({ theme }) => theme.quiet}; }
+  text-align: left;
+  font-size: 16px;
+  line-height: 20px;
+  display: grid;
+  gap: 8px;
+  align-content: center;
+  h3 {
+    font-size: 17px;
+  }
+  ol,
+  ul {
+    display: grid;
+    gap: 6px;
+  }
+  ul.why li {
+    font-weight: 400;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 30px 1fr;
+    gap: 6px;
+    align-items: center;
+    font-weight: 700;
+    line-height: 18px;
+  }
+  .why {
+    color: ${({ theme }) => theme.quiet};
+  }
 `;
 
-export function FindingHere({ findings: { all, shown, remedies, searching }, bench }: { findings: Findings; bench: Bench }) {
+export function FindingHere({
+  findings: { all, shown, remedies, searching },
+  bench,
+}: {
+  findings: Findings;
+  bench: Bench;
+}) {
   if (!shown) return null;
   const { finding, of, waiver } = shown;
   return (
     <Box aria-label="Finding">
       <h3>▲ {severityWord[finding.severity]}</h3>
       <p>{finding.says}</p>
-      {of !== 'the plan' && <p className="why">Said of {of}{of === 'the quad as it came in' ? ', until it is moved' : ''}.</p>}
-      {waiver && <p role="note"><strong>Waived by {nameOf(bench, waiver.record.id)}:</strong> {waiver.record.body.reason}</p>}
-      {!waiver && remedies.length === 0 && <p className="why" role="status">{searching ? 'looking for a remedy' : whyRule(finding.rule)}</p>}
-      {!waiver && remedies.length > 0 && <ol aria-label="Remedies">{remedies.slice(0, 3).map(({ says }, index) => <li key={says}><KeyCap>{index + 1}</KeyCap><span>{says}</span></li>)}</ol>}
+      {of !== 'the plan' && (
+        <p className="why">
+          Said of {of}
+          {of === 'the quad as it came in' ? ', until it is moved' : ''}.
+        </p>
+      )}
+      {waiver && (
+        <p role="note">
+          <strong>Waived by {nameOf(bench, waiver.record.id)}:</strong> {waiver.record.body.reason}
+        </p>
+      )}
+      {!waiver && remedies.length === 0 && (
+        <p className="why" role="status">
+          {searching ? 'looking for a remedy' : whyRule(finding.rule)}
+        </p>
+      )}
+      {!waiver && remedies.length > 0 && (
+        <ol aria-label="Remedies">
+          {remedies.slice(0, 3).map(({ says }, index) => (
+            <li key={says}>
+              <KeyCap>{index + 1}</KeyCap>
+              <span>{says}</span>
+            </li>
+          ))}
+        </ol>
+      )}
       <ul className="why">
-        {of !== 'the quad as it came in' && <li><KeyCap>*</KeyCap><span>{waiver ? 'does that still hold?' : 'may it stay as it is?'}</span></li>}
-        {all.length > 1 && <li><KeyCap>N</KeyCap><span>next of {all.length}</span></li>}
+        {of !== 'the quad as it came in' && (
+          <li>
+            <KeyCap>*</KeyCap>
+            <span>{waiver ? 'does that still hold?' : 'may it stay as it is?'}</span>
+          </li>
+        )}
+        {all.length > 1 && (
+          <li>
+            <KeyCap>N</KeyCap>
+            <span>next of {all.length}</span>
+          </li>
+        )}
       </ul>
     </Box>
   );

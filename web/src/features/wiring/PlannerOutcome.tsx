@@ -7,18 +7,44 @@ import { KeyCap } from '../../ui/Plate';
 import { severityWord } from '../job/FindingsLine';
 
 export const List = styled.ul`
-  font-size: 18px; line-height: 25px; padding-top: 8px;
-  li { display: grid; grid-template-columns: 26px minmax(0, 1fr); padding: 3px 0; border-bottom: 1px solid ${({ theme }) => theme.edge}; }
-  li[aria-current='true'] { font-weight: 700; } .quiet { color: ${({ theme }) => theme.quiet}; font-weight: 400; }
+  font-size: 18px;
+  line-height: 25px;
+  padding-top: 8px;
+  li {
+    display: grid;
+    grid-template-columns: 26px minmax(0, 1fr);
+    padding: 3px 0;
+    border-bottom: 1px solid ${({ theme }) => theme.edge};
+  }
+  li[aria-current='true'] {
+    font-weight: 700;
+  }
+  .quiet {
+    color: ${({ theme }) => theme.quiet};
+    font-weight: 400;
+  }
 `;
 
-export function Cost({ planned, made, running }: { planned: Planned | null; made: Conversion | null; running: { share: number; words: string } | null }) {
+export function Cost({
+  planned,
+  made,
+  running,
+}: {
+  planned: Planned | null;
+  made: Conversion | null;
+  running: { share: number; words: string } | null;
+}) {
   if (running) {
     return (
       <>
-        <Fact><dt>planning</dt><dd>{Math.round(running.share * 100)} %</dd></Fact>
+        <Fact>
+          <dt>planning</dt>
+          <dd>{Math.round(running.share * 100)} %</dd>
+        </Fact>
         <progress max={1} value={running.share} aria-label="Planning" style={{ width: '100%' }} />
-        <p style={{ fontSize: 17 }} role="status">{running.words}</p>
+        <p style={{ fontSize: 17 }} role="status">
+          {running.words}
+        </p>
       </>
     );
   }
@@ -26,63 +52,188 @@ export function Cost({ planned, made, running }: { planned: Planned | null; made
   const crowded = crowdingWords(planned.crowding);
   return (
     <>
-      <Fact><dt>lost wishes</dt><dd>{planned.wishes.filter(({ way }) => way === null).length}</dd></Fact>
-      <Fact><dt>joints to open, to make</dt><dd>{made.work.jointsOpened}, {made.work.jointsMade}</dd></Fact>
-      <Fact><dt>new wire</dt><dd>{made.work.newWireMm} mm</dd></Fact>
-      <Fact><dt>crowded by</dt><dd className="long">{crowded.length === 0 ? 'nothing' : crowded.map((line) => <span key={line} style={{ display: 'block' }}>{line}</span>)}</dd></Fact>
+      <Fact>
+        <dt>lost wishes</dt>
+        <dd>{planned.wishes.filter(({ way }) => way === null).length}</dd>
+      </Fact>
+      <Fact>
+        <dt>joints to open, to make</dt>
+        <dd>
+          {made.work.jointsOpened}, {made.work.jointsMade}
+        </dd>
+      </Fact>
+      <Fact>
+        <dt>new wire</dt>
+        <dd>{made.work.newWireMm} mm</dd>
+      </Fact>
+      <Fact>
+        <dt>crowded by</dt>
+        <dd className="long">
+          {crowded.length === 0
+            ? 'nothing'
+            : crowded.map((line) => (
+                <span key={line} style={{ display: 'block' }}>
+                  {line}
+                </span>
+              ))}
+        </dd>
+      </Fact>
     </>
   );
 }
 
-export function Outcome({ planned, made, why, more }: { planned: Planned; made: Conversion; why: string; more: { wish: string; list: readonly Alternative[] } | null }) {
+export function Outcome({
+  planned,
+  made,
+  why,
+  more,
+}: {
+  planned: Planned;
+  made: Conversion;
+  why: string;
+  more: { wish: string; list: readonly Alternative[] } | null;
+}) {
   if (more) {
     return (
       <List aria-label="Other ports">
-        <li><span /><strong>{more.wish} on another port</strong></li>
-        {more.list.length === 0 && <li><span /><span>no other port would do</span></li>}
-        {more.list.slice(0, 9).map((one) => <li key={one.port}><span /><span>{one.port.replace('/', ' ')} <span className="quiet">{priceWords(one)}</span></span></li>)}
+        <li>
+          <span />
+          <strong>{more.wish} on another port</strong>
+        </li>
+        {more.list.length === 0 && (
+          <li>
+            <span />
+            <span>no other port would do</span>
+          </li>
+        )}
+        {more.list.slice(0, 9).map((one) => (
+          <li key={one.port}>
+            <span />
+            <span>
+              {one.port.replace('/', ' ')} <span className="quiet">{priceWords(one)}</span>
+            </span>
+          </li>
+        ))}
       </List>
     );
   }
   return (
     <List aria-label="What changes">
-      {why && <li><span aria-hidden>▸</span><span>{why}</span></li>}
-      {planned.findings.slice(0, 3).map(({ key, severity, says }) => <li key={key}><span aria-hidden>▲</span><span>{severityWord[severity]}: {says}</span></li>)}
-      {planned.findings.length === 0 && <li><span aria-hidden>●</span><span>No rule objects</span></li>}
-      {changeLines(planned, made).map((line) => <li key={line}><span /><span>{line}</span></li>)}
+      {why && (
+        <li>
+          <span aria-hidden>▸</span>
+          <span>{why}</span>
+        </li>
+      )}
+      {planned.findings.slice(0, 3).map(({ key, severity, says }) => (
+        <li key={key}>
+          <span aria-hidden>▲</span>
+          <span>
+            {severityWord[severity]}: {says}
+          </span>
+        </li>
+      ))}
+      {planned.findings.length === 0 && (
+        <li>
+          <span aria-hidden>●</span>
+          <span>No rule objects</span>
+        </li>
+      )}
+      {changeLines(planned, made).map((line) => (
+        <li key={line}>
+          <span />
+          <span>{line}</span>
+        </li>
+      ))}
     </List>
   );
 }
 
 /** What changes beside what is built, a line each; a kind of change that does not occur has none. */
-function changeLines(planned: Planned, { work, stays, portsFreed, portsTaken, partsOff, partsOn, cleans, contactsOut, dormant, motors, alignment }: Conversion): string[] {
+function changeLines(
+  planned: Planned,
+  {
+    work,
+    stays,
+    portsFreed,
+    portsTaken,
+    partsOff,
+    partsOn,
+    cleans,
+    contactsOut,
+    dormant,
+    motors,
+    alignment,
+  }: Conversion,
+): string[] {
   const ports = (list: readonly string[]) => list.map((port) => port.replace('/', ' ')).join(', ');
   return [
     `${stays.wires.length} wires stay as they are; contacts ${work.contacts}, plugs ${work.plugs}`,
-    cleans.length > 0 ? `old solder off: ${cleans.slice(0, 8).join(', ')}${cleans.length > 8 ? ` and ${cleans.length - 8} more` : ''}` : '',
+    cleans.length > 0
+      ? `old solder off: ${cleans.slice(0, 8).join(', ')}${cleans.length > 8 ? ` and ${cleans.length - 8} more` : ''}`
+      : '',
     contactsOut.length > 0 ? `contacts out and insulated: ${contactsOut.map(({ wire }) => wire).join(', ')}` : '',
     partsOff.length > 0 ? `comes off, the customer’s: ${partsOff.map(({ slot }) => slot).join(', ')}` : '',
     partsOn.length > 0 ? `comes on: ${partsOn.map(({ slot }) => slot).join(', ')}` : '',
-    portsFreed.length + portsTaken.length > 0 ? `ports freed: ${ports(portsFreed) || 'none'}; taken: ${ports(portsTaken) || 'none'}` : '',
+    portsFreed.length + portsTaken.length > 0
+      ? `ports freed: ${ports(portsFreed) || 'none'}; taken: ${ports(portsTaken) || 'none'}`
+      : '',
     motors.length > 0 ? `outputs move: ${motors.map(motorChangeWords).join(', ')}` : '',
-    alignment ? `the board lies another way: ${alignmentWords(alignment.before)} before, ${alignmentWords(alignment.after)} now` : '',
-    planned.crossings.before > planned.crossings.after ? `${planned.crossings.before - planned.crossings.after} crossings fewer: leads that serve alike exchanged` : '',
+    alignment
+      ? `the board lies another way: ${alignmentWords(alignment.before)} before, ${alignmentWords(alignment.after)} now`
+      : '',
+    planned.crossings.before > planned.crossings.after
+      ? `${planned.crossings.before - planned.crossings.after} crossings fewer: leads that serve alike exchanged`
+      : '',
     dormant.length > 0 ? `stays in, dormant: ${dormant.join(', ')}` : '',
   ].filter(Boolean);
 }
 
 /** "loses lights LED; 1 doubled pad, 40 mm more wire, 2 joints more". */
 function priceWords({ more: { loss, crowding, wireMm, joints }, drops }: Alternative): string {
-  const apart = (count: number, unit: string) => (count === 0 ? '' : `${Math.abs(count)} ${unit} ${count > 0 ? 'more' : 'less'}`);
-  return [loss > 0 ? `loses ${drops.join(', ') || `${loss}`}` : '', ...crowdingWords(crowding), apart(wireMm, 'mm of wire'), apart(joints, Math.abs(joints) === 1 ? 'joint' : 'joints')].filter(Boolean).join(', ') || 'costs nothing more';
+  const apart = (count: number, unit: string) =>
+    count === 0 ? '' : `${Math.abs(count)} ${unit} ${count > 0 ? 'more' : 'less'}`;
+  return (
+    [
+      loss > 0 ? `loses ${drops.join(', ') || `${loss}`}` : '',
+      ...crowdingWords(crowding),
+      apart(wireMm, 'mm of wire'),
+      apart(joints, Math.abs(joints) === 1 ? 'joint' : 'joints'),
+    ]
+      .filter(Boolean)
+      .join(', ') || 'costs nothing more'
+  );
 }
 
-export function Ways({ says, waiting, onTake }: { says: readonly string[]; waiting: boolean; onTake: (index: number) => void }) {
+export function Ways({
+  says,
+  waiting,
+  onTake,
+}: {
+  says: readonly string[];
+  waiting: boolean;
+  onTake: (index: number) => void;
+}) {
   return (
     <List aria-label="Ways out">
-      {says.map((line, index) => <li key={line} onClick={() => onTake(index)} style={{ cursor: 'pointer' }}><KeyCap>{index + 1}</KeyCap><span style={{ paddingLeft: 10 }}>{line}</span></li>)}
-      {waiting && <li><span /><span role="status">looking for ways out</span></li>}
-      {!waiting && says.length === 0 && <li><span /><span>none with the parts in the catalogue</span></li>}
+      {says.map((line, index) => (
+        <li key={line} onClick={() => onTake(index)} style={{ cursor: 'pointer' }}>
+          <KeyCap>{index + 1}</KeyCap>
+          <span style={{ paddingLeft: 10 }}>{line}</span>
+        </li>
+      ))}
+      {waiting && (
+        <li>
+          <span />
+          <span role="status">looking for ways out</span>
+        </li>
+      )}
+      {!waiting && says.length === 0 && (
+        <li>
+          <span />
+          <span>none with the parts in the catalogue</span>
+        </li>
+      )}
     </List>
   );
 }

@@ -9,12 +9,27 @@ import type { SetMode } from '../job/mode';
 import type { Bench } from '../job/useBench';
 import { Cost, List, Outcome, Ways } from './PlannerOutcome';
 import type { Question, Row } from './question';
-import { askedOrNot, changedWish, firstQuestion, keptOrNot, nextLoss, pinnedPort, rowsOf, variedWays, withWay, without } from './question';
+import {
+  askedOrNot,
+  changedWish,
+  firstQuestion,
+  keptOrNot,
+  nextLoss,
+  pinnedPort,
+  rowsOf,
+  variedWays,
+  withWay,
+  without,
+} from './question';
 import { usePlanner } from './usePlanner';
 import { useRivals } from './useRivals';
 
 export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode }) {
-  const { catalogue, state: { asBuilt, current }, job: { id: jobId, plan } } = bench;
+  const {
+    catalogue,
+    state: { asBuilt, current },
+    job: { id: jobId, plan },
+  } = bench;
   const change = useChangePlan(jobId);
   const planner = usePlanner();
   const rivals = useRivals(plan.target, catalogue);
@@ -30,13 +45,30 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
     setQuestion(next);
     planner.forget();
   };
-  const ask = ({ slots, wishes, pinned, dormant }: Question) => planner.ask({
-    slots, wishes, pinned, dormant: dormant.map(({ slot }) => slot), models: (rivals.all ?? catalogue).models, cells: plan.cells, keep: asBegun(asBuilt, plan.target), built: asBuilt,
-  });
-  const take = (made: Planned) => change.mutate(
-    { version: plan.version, changes: planChangesTo(plan, { target: made.target, links: made.links, wishes: question.wishes, pinned: question.pinned }) },
-    { onSuccess: () => setMode({ is: 'wiring', wire: null }) },
-  );
+  const ask = ({ slots, wishes, pinned, dormant }: Question) =>
+    planner.ask({
+      slots,
+      wishes,
+      pinned,
+      dormant: dormant.map(({ slot }) => slot),
+      models: (rivals.all ?? catalogue).models,
+      cells: plan.cells,
+      keep: asBegun(asBuilt, plan.target),
+      built: asBuilt,
+    });
+  const take = (made: Planned) =>
+    change.mutate(
+      {
+        version: plan.version,
+        changes: planChangesTo(plan, {
+          target: made.target,
+          links: made.links,
+          wishes: question.wishes,
+          pinned: question.pinned,
+        }),
+      },
+      { onSuccess: () => setMode({ is: 'wiring', wire: null }) },
+    );
   const wayOut = (index: number) => {
     const way = ways[index];
     if (!way) return;
@@ -44,44 +76,141 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
     ask(withWay(way, question));
   };
   const answers: Answer[] = [
-    state.is === 'running' ? { key: 'Escape', label: 'Cancel', act: planner.cancel } : { key: 'Escape', label: 'Wiring', act: () => setMode({ is: 'wiring', wire: null }) },
-    { key: 'ArrowUp', also: ['-'], label: 'Line before', hidden: true, act: () => setAt((at - 1 + rows.length) % rows.length) },
+    state.is === 'running'
+      ? { key: 'Escape', label: 'Cancel', act: planner.cancel }
+      : { key: 'Escape', label: 'Wiring', act: () => setMode({ is: 'wiring', wire: null }) },
+    {
+      key: 'ArrowUp',
+      also: ['-'],
+      label: 'Line before',
+      hidden: true,
+      act: () => setAt((at - 1 + rows.length) % rows.length),
+    },
     { key: 'ArrowDown', also: ['+'], label: 'Line after', hidden: true, act: () => setAt((at + 1) % rows.length) },
-    ...(ways.length > 0 ? ways.map(({ says }, index): Answer => ({ key: String(index + 1), label: says, hidden: true, act: () => wayOut(index) })) : rowAnswers(row, question, edit, { planned, alternatives: planner.alternatives })),
+    ...(ways.length > 0
+      ? ways.map(({ says }, index): Answer => ({
+          key: String(index + 1),
+          label: says,
+          hidden: true,
+          act: () => wayOut(index),
+        }))
+      : rowAnswers(row, question, edit, { planned, alternatives: planner.alternatives })),
     planned
-      ? { key: 'Enter', label: 'Take this plan', main: true, act: () => take(planned), blocked: change.isPending ? 'changing' : null }
-      : { key: 'Enter', label: 'Plan the wiring', main: true, act: () => ask(question), blocked: state.is === 'running' ? 'planning' : null },
+      ? {
+          key: 'Enter',
+          label: 'Take this plan',
+          main: true,
+          act: () => take(planned),
+          blocked: change.isPending ? 'changing' : null,
+        }
+      : {
+          key: 'Enter',
+          label: 'Plan the wiring',
+          main: true,
+          act: () => ask(question),
+          blocked: state.is === 'running' ? 'planning' : null,
+        },
   ];
   const reason = row?.is === 'wish' && state.is === 'answered' ? `${row.id}: ${state.reasons[row.id] ?? ''}` : '';
   return (
     <JobFrame
-      bench={bench} shown={current} answers={answers}
+      bench={bench}
+      shown={current}
+      answers={answers}
       sentence={sentence(state.is, planned, result?.is === 'conflict' ? result : null)}
-      under={change.error ? `The plan was not changed: ${change.error.message}` : state.is === 'failed' ? `The planner stopped: ${state.why}` : ways.length > 0 ? `Keys 1 to ${ways.length} take a way out and plan again.` : underLine(planned, row)}
-      left={{ title: 'what is wanted', note: `${rows.length} lines, ↑ ↓ choose one`, body: <Rows rows={rows} current={row} planned={planned} question={question} clash={result?.is === 'conflict' ? result.wishes : []} /> }}
-      crossing={<Cost planned={planned} made={state.is === 'answered' ? state.made : null} running={state.is === 'running' ? state : null} />}
+      under={
+        change.error
+          ? `The plan was not changed: ${change.error.message}`
+          : state.is === 'failed'
+            ? `The planner stopped: ${state.why}`
+            : ways.length > 0
+              ? `Keys 1 to ${ways.length} take a way out and plan again.`
+              : underLine(planned, row)
+      }
+      left={{
+        title: 'what is wanted',
+        note: `${rows.length} lines, ↑ ↓ choose one`,
+        body: (
+          <Rows
+            rows={rows}
+            current={row}
+            planned={planned}
+            question={question}
+            clash={result?.is === 'conflict' ? result.wishes : []}
+          />
+        ),
+      }}
+      crossing={
+        <Cost
+          planned={planned}
+          made={state.is === 'answered' ? state.made : null}
+          running={state.is === 'running' ? state : null}
+        />
+      }
       right={{
-        title: planned ? 'the wiring that serves it' : result?.is === 'conflict' ? 'ways out' : 'the wiring', note: planned ? 'beside what is built now' : result?.is === 'conflict' ? 'each was tried; of each kind the cheapest first' : 'nothing planned yet',
-        body: planned && state.is === 'answered' && state.made ? <Outcome planned={planned} made={state.made} why={reason} more={state.alternatives} /> : result?.is === 'conflict' ? <Ways says={ways.map(({ says, loss }) => `${says}${loss > 0 ? `, loses ${loss}` : ''}`)} onTake={wayOut} waiting={state.is === 'answered' && state.ways === null} /> : null,
+        title: planned ? 'the wiring that serves it' : result?.is === 'conflict' ? 'ways out' : 'the wiring',
+        note: planned
+          ? 'beside what is built now'
+          : result?.is === 'conflict'
+            ? 'each was tried; of each kind the cheapest first'
+            : 'nothing planned yet',
+        body:
+          planned && state.is === 'answered' && state.made ? (
+            <Outcome planned={planned} made={state.made} why={reason} more={state.alternatives} />
+          ) : result?.is === 'conflict' ? (
+            <Ways
+              says={ways.map(({ says, loss }) => `${says}${loss > 0 ? `, loses ${loss}` : ''}`)}
+              onTake={wayOut}
+              waiting={state.is === 'answered' && state.ways === null}
+            />
+          ) : null,
       }}
     />
   );
 }
 
 /** What the keys do with the line in question. */
-function rowAnswers(row: Row | null, question: Question, edit: (next: Question) => void, { planned, alternatives }: { planned: Planned | null; alternatives: (wish: Wish) => void }): Answer[] {
+function rowAnswers(
+  row: Row | null,
+  question: Question,
+  edit: (next: Question) => void,
+  { planned, alternatives }: { planned: Planned | null; alternatives: (wish: Wish) => void },
+): Answer[] {
   if (!row) return [];
-  if (row.is === 'old') return [{ key: '1', label: row.kept ? `Take ${row.slot} off` : `Leave ${row.slot} in, unused`, act: () => edit(keptOrNot(question, row.slot)) }];
-  if (row.is === 'held') return [{ key: '1', label: 'Let it go', act: () => edit({ ...question, pinned: without(question.pinned, row.pin) }) }];
+  if (row.is === 'old')
+    return [
+      {
+        key: '1',
+        label: row.kept ? `Take ${row.slot} off` : `Leave ${row.slot} in, unused`,
+        act: () => edit(keptOrNot(question, row.slot)),
+      },
+    ];
+  if (row.is === 'held')
+    return [
+      { key: '1', label: 'Let it go', act: () => edit({ ...question, pinned: without(question.pinned, row.pin) }) },
+    ];
   const { wish } = row;
   if (row.is === 'unasked') return [{ key: '1', label: 'Ask for it', act: () => edit(askedOrNot(question, wish)) }];
   const held = pinnedPort(question.pinned, wish);
   const before = planned ? null : 'Plan first';
   return [
-    { key: '1', label: wish.must ? 'May be dropped' : 'Must be served', act: () => edit(changedWish(question, wish, { must: !wish.must })) },
+    {
+      key: '1',
+      label: wish.must ? 'May be dropped' : 'Must be served',
+      act: () => edit(changedWish(question, wish, { must: !wish.must })),
+    },
     { key: '2', label: 'Other ports', blocked: before, act: () => alternatives(wish) },
-    { key: '3', label: held ? 'Let its port go' : 'Hold its port', blocked: held ? null : before, act: () => edit({ ...question, pinned: togglePin(question.pinned, wish, planned) }) },
-    { key: '4', label: `Matters ${nextLoss(wish.lossIfDropped)} of 10`, act: () => edit(changedWish(question, wish, { lossIfDropped: nextLoss(wish.lossIfDropped) })) },
+    {
+      key: '3',
+      label: held ? 'Let its port go' : 'Hold its port',
+      blocked: held ? null : before,
+      act: () => edit({ ...question, pinned: togglePin(question.pinned, wish, planned) }),
+    },
+    {
+      key: '4',
+      label: `Matters ${nextLoss(wish.lossIfDropped)} of 10`,
+      act: () => edit(changedWish(question, wish, { lossIfDropped: nextLoss(wish.lossIfDropped) })),
+    },
     { key: '5', label: 'Not wanted', act: () => edit(askedOrNot(question, wish)) },
   ];
 }
@@ -89,28 +218,53 @@ function rowAnswers(row: Row | null, question: Question, edit: (next: Question) 
 function togglePin(pinned: Question['pinned'], wish: Wish, planned: Planned | null) {
   const others = pinned.filter(({ what, of }) => what !== 'port' || of !== wish.id);
   const port = planned?.wishes.find((one) => one.wish.id === wish.id)?.port;
-  return others.length < pinned.length || !port ? others : [...others, { what: 'port' as const, of: wish.id, value: port }];
+  return others.length < pinned.length || !port
+    ? others
+    : [...others, { what: 'port' as const, of: wish.id, value: port }];
 }
 
 function sentence(is: string, planned: Planned | null, conflict: Conflict | null): string {
   if (is === 'running') return 'Planning the wiring';
-  if (conflict) return conflict.wishes.length > 2 ? `${conflict.wishes.length} wishes cannot all be met` : `Not all of it can be: ${conflict.why}`;
+  if (conflict)
+    return conflict.wishes.length > 2
+      ? `${conflict.wishes.length} wishes cannot all be met`
+      : `Not all of it can be: ${conflict.why}`;
   const dropped = planned?.wishes.filter(({ way }) => way === null).map(({ wish }) => wish.id) ?? [];
-  if (planned) return dropped.length > 0 ? `Served but for ${dropped.join(', ')}. Take this plan?` : 'Everything wanted is served. Take this plan?';
+  if (planned)
+    return dropped.length > 0
+      ? `Served but for ${dropped.join(', ')}. Take this plan?`
+      : 'Everything wanted is served. Take this plan?';
   return 'What is wanted of these parts?';
 }
 
 function underLine(planned: Planned | null, row: Row | null): string {
-  if (planned) return 'Proven: no other wiring of these parts loses less, doubles fewer pads or takes less rework and wire.';
+  if (planned)
+    return 'Proven: no other wiring of these parts loses less, doubles fewer pads or takes less rework and wire.';
   if (!row) return 'These parts ask for nothing.';
-  if (row.is === 'old') return row.kept ? `${row.name} stays where it is: unplugged, its wires insulated, still judged.` : `${row.name} comes off. Hard to reach? Leave it in, unused.`;
+  if (row.is === 'old')
+    return row.kept
+      ? `${row.name} stays where it is: unplugged, its wires insulated, still judged.`
+      : `${row.name} comes off. Hard to reach? Leave it in, unused.`;
   if (row.is === 'held') return `${heldWords(row.pin)}: chosen by hand, and kept whatever is planned.`;
-  if (row.is === 'unasked' && row.wish.purpose === 'second ground') return `${row.wish.id}, suggested: were the plug’s ground to part first, the charge would leave by signal pins.`;
+  if (row.is === 'unasked' && row.wish.purpose === 'second ground')
+    return `${row.wish.id}, suggested: were the plug’s ground to part first, the charge would leave by signal pins.`;
   if (row.is === 'unasked') return `${row.wish.id} is not asked for. It could be served: ${row.wish.ways.join(', ')}.`;
   return `${row.id}: ${row.wish.must ? 'must be served' : `may be dropped, and then loses ${row.wish.lossIfDropped} of 10`}. Ways: ${row.wish.ways.join(', ')}.`;
 }
 
-function Rows({ rows, current, planned, question, clash }: { rows: readonly Row[]; current: Row | null; planned: Planned | null; question: Question; clash: readonly string[] }) {
+function Rows({
+  rows,
+  current,
+  planned,
+  question,
+  clash,
+}: {
+  rows: readonly Row[];
+  current: Row | null;
+  planned: Planned | null;
+  question: Question;
+  clash: readonly string[];
+}) {
   const room = 10;
   const from = Math.max(0, Math.min(rows.findIndex(({ id }) => id === current?.id) - room + 3, rows.length - room));
   return (
@@ -118,10 +272,33 @@ function Rows({ rows, current, planned, question, clash }: { rows: readonly Row[
       {rows.slice(from, from + room).map((row) => (
         <li key={row.id} aria-current={row.id === current?.id}>
           <span aria-hidden>{row.id === current?.id ? '▸' : ''}</span>
-          {row.is === 'old' && <span>{row.kept ? '◇' : '╱'} {row.slot}, as it is <span className="quiet">{row.kept ? 'stays in, unused' : 'comes off'}</span></span>}
-          {row.is === 'held' && <span>◆ {heldWords(row.pin)} <span className="quiet">by hand</span></span>}
-          {row.is === 'unasked' && <span className="quiet">· {row.wish.id}, {row.wish.purpose === 'second ground' ? 'suggested' : 'not asked for'}</span>}
-          {row.is === 'wish' && <span>{row.wish.must ? '■' : '□'} {row.id} <span className="quiet">{row.wish.must ? 'must' : `matters ${row.wish.lossIfDropped} of 10`}{pinnedPort(question.pinned, row.wish) ? `, held on ${pinnedPort(question.pinned, row.wish)}` : ''}</span>{clash.includes(row.id) ? <strong> ▲ clashes</strong> : ''} {served(planned?.wishes.find((one) => one.wish.id === row.id))}</span>}
+          {row.is === 'old' && (
+            <span>
+              {row.kept ? '◇' : '╱'} {row.slot}, as it is{' '}
+              <span className="quiet">{row.kept ? 'stays in, unused' : 'comes off'}</span>
+            </span>
+          )}
+          {row.is === 'held' && (
+            <span>
+              ◆ {heldWords(row.pin)} <span className="quiet">by hand</span>
+            </span>
+          )}
+          {row.is === 'unasked' && (
+            <span className="quiet">
+              · {row.wish.id}, {row.wish.purpose === 'second ground' ? 'suggested' : 'not asked for'}
+            </span>
+          )}
+          {row.is === 'wish' && (
+            <span>
+              {row.wish.must ? '■' : '□'} {row.id}{' '}
+              <span className="quiet">
+                {row.wish.must ? 'must' : `matters ${row.wish.lossIfDropped} of 10`}
+                {pinnedPort(question.pinned, row.wish) ? `, held on ${pinnedPort(question.pinned, row.wish)}` : ''}
+              </span>
+              {clash.includes(row.id) ? <strong> ▲ clashes</strong> : ''}{' '}
+              {served(planned?.wishes.find((one) => one.wish.id === row.id))}
+            </span>
+          )}
         </li>
       ))}
     </List>
@@ -131,7 +308,9 @@ function Rows({ rows, current, planned, question, clash }: { rows: readonly Row[
 /** "RX TX on FC RX2", "wire from RX 5V: 26 AWG". */
 function heldWords({ what, of, value }: Pinned): string {
   const name = of.replace('.', ' ');
-  return what === 'terminal' ? `${name} on ${value.replace('.', ' ')}` : `wire from ${name}: ${value}${what === 'gauge' ? ' AWG' : ''}`;
+  return what === 'terminal'
+    ? `${name} on ${value.replace('.', ' ')}`
+    : `wire from ${name}: ${value}${what === 'gauge' ? ' AWG' : ''}`;
 }
 
 function served(planned: PlannedWish | undefined): string {

@@ -10,14 +10,45 @@ import type { Bench } from '../job/useBench';
 import { WithBench } from '../job/WithBench';
 
 const Paste = styled.label`
-  display: grid; gap: 4px; font-size: 18px; font-weight: 700;
-  textarea { min-height: 130px; padding: 10px 12px; font: 400 16px ${({ theme }) => theme.mono}; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; background: ${({ theme }) => theme.paper}; }
-  @media print { display: none; }
+  display: grid;
+  gap: 4px;
+  font-size: 18px;
+  font-weight: 700;
+  textarea {
+    min-height: 130px;
+    padding: 10px 12px;
+    font: 400 16px ${({ theme }) => theme.mono};
+    border: 2px solid ${({ theme }) => theme.ink};
+    border-radius: 6px;
+    background: ${({ theme }) => theme.paper};
+  }
+  @media print {
+    display: none;
+  }
 `;
 /** On paper only what a dump was held against. */
-const OnScreen = styled.section<{ $always: boolean }>`@media print { display: ${({ $always }) => ($always ? 'block' : 'none')}; }`;
-const groups: Readonly<Record<SheetLine['group'], string>> = { ports: 'Ports', receiver: 'Receiver', video: 'Video', motors: 'Motors', board: 'Board', battery: 'Battery', safety: 'Safety', taste: 'The customer’s taste' };
-const marks: Readonly<Record<DumpLine['verdict'], string>> = { same: '●', differs: '▲', missing: '▲', 'not on the sheet': '○', 'to be measured': '◐' };
+const OnScreen = styled.section<{ $always: boolean }>`
+  @media print {
+    display: ${({ $always }) => ($always ? 'block' : 'none')};
+  }
+`;
+const groups: Readonly<Record<SheetLine['group'], string>> = {
+  ports: 'Ports',
+  receiver: 'Receiver',
+  video: 'Video',
+  motors: 'Motors',
+  board: 'Board',
+  battery: 'Battery',
+  safety: 'Safety',
+  taste: 'The customer’s taste',
+};
+const marks: Readonly<Record<DumpLine['verdict'], string>> = {
+  same: '●',
+  differs: '▲',
+  missing: '▲',
+  'not on the sheet': '○',
+  'to be measured': '◐',
+};
 
 export function SetupPage() {
   return <WithBench>{(bench) => <SetupSheet bench={bench} />}</WithBench>;
@@ -29,29 +60,65 @@ function SetupSheet({ bench }: { bench: Bench }) {
   const [dump, setDump] = useState('');
   const sheet = useMemo(() => setupSheet(job.plan, catalogue), [job.plan, catalogue]);
   const compared = useMemo(() => (dump.trim() === '' ? null : compareDump(sheet, dump)), [sheet, dump]);
-  const odd = compared?.ok ? compared.lines.filter(({ verdict }) => verdict === 'differs' || verdict === 'missing') : [];
+  const odd = compared?.ok
+    ? compared.lines.filter(({ verdict }) => verdict === 'differs' || verdict === 'missing')
+    : [];
   return (
     <Sheet
-      place={`${job.quad}, set-up`} title={compared?.ok ? (odd.length === 0 ? 'The dump says what the wiring wants' : `${odd.length} settings do not mirror the wiring`) : 'What the software must be told'}
-      note={`${job.quad}, ${job.title}, plan version ${job.plan.version}. Made from the wiring; what says “measure” is set at the bench.`} go={(to) => void navigate(to)}
-      doors={[{ key: 'm', label: 'Wiring', to: `/jobs/${job.id}/wiring` }, { key: 'p', label: 'Print it', act: () => window.print() }]}
+      place={`${job.quad}, set-up`}
+      title={
+        compared?.ok
+          ? odd.length === 0
+            ? 'The dump says what the wiring wants'
+            : `${odd.length} settings do not mirror the wiring`
+          : 'What the software must be told'
+      }
+      note={`${job.quad}, ${job.title}, plan version ${job.plan.version}. Made from the wiring; what says “measure” is set at the bench.`}
+      go={(to) => void navigate(to)}
+      doors={[
+        { key: 'm', label: 'Wiring', to: `/jobs/${job.id}/wiring` },
+        { key: 'p', label: 'Print it', act: () => window.print() },
+      ]}
     >
       <Columns>
         <section>
-          {Object.entries(groups).map(([group, title]) => <Group key={group} title={title} lines={sheet.filter((line) => line.group === group)} />)}
+          {Object.entries(groups).map(([group, title]) => (
+            <Group key={group} title={title} lines={sheet.filter((line) => line.group === group)} />
+          ))}
         </section>
         <OnScreen $always={compared !== null}>
           <Agreed bench={bench} />
           <h2>Held against a dump</h2>
-          <Paste>Settings as they are, one “key = value” a line, or CSV with key and value
+          <Paste>
+            Settings as they are, one “key = value” a line, or CSV with key and value
             <textarea value={dump} onChange={({ target }) => setDump(target.value)} spellCheck={false} />
           </Paste>
-          {compared && !compared.ok && <p role="alert" style={{ fontSize: 18, fontWeight: 700 }}>▲ Line {compared.line}: {compared.why}</p>}
+          {compared && !compared.ok && (
+            <p role="alert" style={{ fontSize: 18, fontWeight: 700 }}>
+              ▲ Line {compared.line}: {compared.why}
+            </p>
+          )}
           {compared?.ok && (
             <Lines aria-label="Compared">
-              {[...compared.lines].sort((a, b) => rank(a) - rank(b)).map(({ key, verdict, wanted, found }) => (
-                <li key={key} style={{ gridTemplateColumns: '26px 200px 1fr' }}><span aria-hidden>{marks[verdict]}</span><span>{key}</span><span>{verdict === 'same' ? <span className="quiet">same: {found}</span> : <><strong>{verdict}</strong>{found !== null ? `: is ${found}` : ''}{wanted !== null ? `, wanted ${wanted}` : ''}</>}</span></li>
-              ))}
+              {[...compared.lines]
+                .sort((a, b) => rank(a) - rank(b))
+                .map(({ key, verdict, wanted, found }) => (
+                  <li key={key} style={{ gridTemplateColumns: '26px 200px 1fr' }}>
+                    <span aria-hidden>{marks[verdict]}</span>
+                    <span>{key}</span>
+                    <span>
+                      {verdict === 'same' ? (
+                        <span className="quiet">same: {found}</span>
+                      ) : (
+                        <>
+                          <strong>{verdict}</strong>
+                          {found !== null ? `: is ${found}` : ''}
+                          {wanted !== null ? `, wanted ${wanted}` : ''}
+                        </>
+                      )}
+                    </span>
+                  </li>
+                ))}
             </Lines>
           )}
         </OnScreen>
@@ -70,7 +137,13 @@ function Group({ title, lines }: { title: string; lines: readonly SheetLine[] })
     <>
       <h2>{title}</h2>
       <Lines aria-label={title}>
-        {lines.map(({ key, value, because }) => <li key={key} style={{ gridTemplateColumns: '200px 190px 1fr' }}><span>{key}</span><strong>{value ?? 'measure'}</strong><span className="quiet">{because}</span></li>)}
+        {lines.map(({ key, value, because }) => (
+          <li key={key} style={{ gridTemplateColumns: '200px 190px 1fr' }}>
+            <span>{key}</span>
+            <strong>{value ?? 'measure'}</strong>
+            <span className="quiet">{because}</span>
+          </li>
+        ))}
       </Lines>
     </>
   );

@@ -17,11 +17,31 @@ const reasons: Readonly<Record<'stop' | 'warn', readonly string[]>> = {
   warn: ['Measured: it works here', 'The customer wants it so', 'Only until the part comes'],
 };
 const Own = styled.label`
-  display: grid; gap: 6px; font-size: 18px; font-weight: 700; padding-top: 14px;
-  input { padding: 10px 12px; font-size: 20px; border: 2px solid ${({ theme }) => theme.ink}; border-radius: 6px; background: ${({ theme }) => theme.paper}; }
+  display: grid;
+  gap: 6px;
+  font-size: 18px;
+  font-weight: 700;
+  padding-top: 14px;
+  input {
+    padding: 10px 12px;
+    font-size: 20px;
+    border: 2px solid ${({ theme }) => theme.ink};
+    border-radius: 6px;
+    background: ${({ theme }) => theme.paper};
+  }
 `;
 
-export function WaiveView({ bench, finding, waiver, setMode }: { bench: Bench; finding: Finding; waiver: string | null; setMode: SetMode }) {
+export function WaiveView({
+  bench,
+  finding,
+  waiver,
+  setMode,
+}: {
+  bench: Bench;
+  finding: Finding;
+  waiver: string | null;
+  setMode: SetMode;
+}) {
   const [reason, setReason] = useState('');
   const { severity } = finding;
   const objection = waiverObjection(finding, bench.person.role);
@@ -38,24 +58,71 @@ export function WaiveView({ bench, finding, waiver, setMode }: { bench: Bench; f
   const offered = severity === 'kill' ? [] : reasons[severity];
   const answers: Answer[] = [
     { key: 'Escape', label: 'Leave it open', act: back },
-    ...(waiver ? [] : offered.map((one, index): Answer => ({ key: String(index + 1), label: one, act: () => setReason(one) }))),
+    ...(waiver
+      ? []
+      : offered.map((one, index): Answer => ({ key: String(index + 1), label: one, act: () => setReason(one) }))),
     waiver
       ? { key: 'Enter', label: 'Waive it no longer', main: true, act: unwaive }
-      : { key: 'Enter', label: 'Waive it', main: true, act: waive, blocked: objection ?? (reason.trim().length < 3 ? 'Say why first' : null) },
+      : {
+          key: 'Enter',
+          label: 'Waive it',
+          main: true,
+          act: waive,
+          blocked: objection ?? (reason.trim().length < 3 ? 'Say why first' : null),
+        },
   ];
   const [at] = finding.at;
   return (
     <JobFrame
-      bench={bench} shown={bench.state.current} answers={answers}
-      sentence={waiver ? <>Waived by <strong>{nameOf(bench, waiver)}</strong>. Does that still hold?</> : <strong>May this stay as it is?</strong>}
-      under={!waiver && objection ? <strong role="alert">{objection}. The way out is a remedy, or the plan changed.</strong> : 'Whoever waives it is named with the reason: on the permit, in the quad book.'}
-      left={{ ...(at ? placeHand(bench, at, ringsOf(finding.at, at)) : { note: '', body: null }), title: 'where it is' }}
-      crossing={<><Fact><dt>{severityWord[severity]}</dt><dd className="long">{finding.says}</dd></Fact><Fact><dt>why the rule</dt><dd className="long">{whyRule(finding.rule)}</dd></Fact></>}
+      bench={bench}
+      shown={bench.state.current}
+      answers={answers}
+      sentence={
+        waiver ? (
+          <>
+            Waived by <strong>{nameOf(bench, waiver)}</strong>. Does that still hold?
+          </>
+        ) : (
+          <strong>May this stay as it is?</strong>
+        )
+      }
+      under={
+        !waiver && objection ? (
+          <strong role="alert">{objection}. The way out is a remedy, or the plan changed.</strong>
+        ) : (
+          'Whoever waives it is named with the reason: on the permit, in the quad book.'
+        )
+      }
+      left={{
+        ...(at ? placeHand(bench, at, ringsOf(finding.at, at)) : { note: '', body: null }),
+        title: 'where it is',
+      }}
+      crossing={
+        <>
+          <Fact>
+            <dt>{severityWord[severity]}</dt>
+            <dd className="long">{finding.says}</dd>
+          </Fact>
+          <Fact>
+            <dt>why the rule</dt>
+            <dd className="long">{whyRule(finding.rule)}</dd>
+          </Fact>
+        </>
+      }
       right={{
-        title: 'why it may stay', note: waiver ? 'as it was said' : `said by ${bench.person.name}`,
-        body: waiver ? <p style={{ fontSize: 22, paddingTop: 16 }}>{reasonOf(bench, waiver)}</p> : objection ? null : (
-          <Own>Why, by key or in your own words
-            <input value={reason} maxLength={300} onChange={({ target }) => setReason(target.value)} onKeyDown={(event) => event.key === 'Enter' && reason.trim().length >= 3 && waive()} />
+        title: 'why it may stay',
+        note: waiver ? 'as it was said' : `said by ${bench.person.name}`,
+        body: waiver ? (
+          <p style={{ fontSize: 22, paddingTop: 16 }}>{reasonOf(bench, waiver)}</p>
+        ) : objection ? null : (
+          <Own>
+            Why, by key or in your own words
+            <input
+              value={reason}
+              maxLength={300}
+              onChange={({ target }) => setReason(target.value)}
+              onKeyDown={(event) => event.key === 'Enter' && reason.trim().length >= 3 && waive()}
+            />
           </Own>
         ),
       }}

@@ -10,26 +10,51 @@ import type { SetMode } from '../job/mode';
 import type { Bench } from '../job/useBench';
 import { kindOf } from './wireKind';
 
-const filters = [['all', 'All'], ['rails', 'Rails'], ['signals', 'Signals'], ['changes', 'Changes']] as const;
+const filters = [
+  ['all', 'All'],
+  ['rails', 'Rails'],
+  ['signals', 'Signals'],
+  ['changes', 'Changes'],
+] as const;
 type Filter = (typeof filters)[number][0];
 
 export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: string | null; setMode: SetMode }) {
   const { state, catalogue, job } = bench;
-  const stages = useMemo(() => ({ start: state.start, asBuilt: state.asBuilt, target: job.plan.target }), [state.start, state.asBuilt, job.plan.target]);
+  const stages = useMemo(
+    () => ({ start: state.start, asBuilt: state.asBuilt, target: job.plan.target }),
+    [state.start, state.asBuilt, job.plan.target],
+  );
   const boards = useMemo(() => boardsOf(stages, catalogue), [stages, catalogue]);
   const marks = useMemo(() => terminalMarks(state, catalogue), [state, catalogue]);
-  const [at, setAt] = useState(Math.max(0, boards.findIndex((one) => one.slot === slot)));
+  const [at, setAt] = useState(
+    Math.max(
+      0,
+      boards.findIndex((one) => one.slot === slot),
+    ),
+  );
   const [filter, setFilter] = useState<Filter>('all');
   const [side, setSide] = useState<Side>('top');
   const [chosen, setChosen] = useState(0);
   const board = boards[at];
   const all = useMemo(() => (board ? boardWires(board, stages, catalogue) : []), [board, stages, catalogue]);
   const nets = useMemo(() => (board ? netlist(stages[board.from], catalogue) : null), [board, stages, catalogue]);
-  if (!board || !nets) return <JobFrame bench={bench} shown={state.current} answers={[{ key: 'Escape', label: 'To the wiring', act: () => setMode({ is: 'wiring', wire: null }) }]} sentence="Nothing is wired to a board" under="" both={{ title: 'no board', note: '', body: null }} />;
+  if (!board || !nets)
+    return (
+      <JobFrame
+        bench={bench}
+        shown={state.current}
+        answers={[{ key: 'Escape', label: 'To the wiring', act: () => setMode({ is: 'wiring', wire: null }) }]}
+        sentence="Nothing is wired to a board"
+        under=""
+        both={{ title: 'no board', note: '', body: null }}
+      />
+    );
   const build = stages[board.from];
   const model = modelIn(build, board.slot, catalogue)!;
   const onSide = all.filter(({ terminal }) => terminalOf(model, terminal)!.sides.includes(side));
-  const wires = onSide.filter((one) => matches(filter, one, () => kindOf(nets.netOf(`${board.slot}.${one.terminal}`), build, catalogue)));
+  const wires = onSide.filter((one) =>
+    matches(filter, one, () => kindOf(nets.netOf(`${board.slot}.${one.terminal}`), build, catalogue)),
+  );
   const now = wires[Math.min(chosen, wires.length - 1)] ?? null;
   const go = (to: number) => {
     setAt((to + boards.length) % boards.length);
@@ -37,28 +62,73 @@ export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: s
     setChosen(0);
   };
   const context = { build, before: stages.start, catalogue };
-  const otherBuild = (one: BoardWire) => (one.becomes === 'comes off' ? stages.start : one.becomes === 'differs' ? stages.asBuilt : stages.target);
-  const say = (one: BoardWire) => `${padWords(`${board.slot}.${one.terminal}`, context)} ${one.other ? `to ${terminalWords(one.other, { ...context, build: otherBuild(one) })}` : 'in the air'}: ${becomesWords(one)}`;
+  const otherBuild = (one: BoardWire) =>
+    one.becomes === 'comes off' ? stages.start : one.becomes === 'differs' ? stages.asBuilt : stages.target;
+  const say = (one: BoardWire) =>
+    `${padWords(`${board.slot}.${one.terminal}`, context)} ${one.other ? `to ${terminalWords(one.other, { ...context, build: otherBuild(one) })}` : 'in the air'}: ${becomesWords(one)}`;
   const answers: Answer[] = [
     { key: 'Escape', label: 'Wiring', act: () => setMode({ is: 'wiring', wire: null }) },
     { key: '-', label: 'Before', act: () => go(at - 1) },
     { key: '+', label: 'Next', act: () => go(at + 1) },
     { key: '9', also: ['f'], label: 'Flip', act: () => setSide(side === 'top' ? 'bottom' : 'top') },
-    { key: 'ArrowUp', label: 'Wire before', hidden: true, act: () => setChosen(Math.max(0, Math.min(chosen, wires.length - 1) - 1)) },
-    { key: 'ArrowDown', label: 'Wire after', hidden: true, act: () => setChosen(Math.min(wires.length - 1, chosen + 1)) },
-    ...filters.map(([name, label], index): Answer => ({ key: String(index + 1), label: filter === name ? `● ${label}` : label, act: () => setFilter(name) })),
-    { key: 'Enter', label: now ? `Walk from ${now.wire.id}` : 'No wire', main: true, blocked: now ? null : 'No wire here', act: () => now && setMode({ is: 'wiring', wire: now.wire.id }) },
+    {
+      key: 'ArrowUp',
+      label: 'Wire before',
+      hidden: true,
+      act: () => setChosen(Math.max(0, Math.min(chosen, wires.length - 1) - 1)),
+    },
+    {
+      key: 'ArrowDown',
+      label: 'Wire after',
+      hidden: true,
+      act: () => setChosen(Math.min(wires.length - 1, chosen + 1)),
+    },
+    ...filters.map(([name, label], index): Answer => ({
+      key: String(index + 1),
+      label: filter === name ? `● ${label}` : label,
+      act: () => setFilter(name),
+    })),
+    {
+      key: 'Enter',
+      label: now ? `Walk from ${now.wire.id}` : 'No wire',
+      main: true,
+      blocked: now ? null : 'No wire here',
+      act: () => now && setMode({ is: 'wiring', wire: now.wire.id }),
+    },
   ];
   const under = all.length - onSide.length;
   return (
     <JobFrame
-      bench={bench} shown={state.current} answers={answers}
-      sentence={<><strong>{board.slot}</strong>: {count(all)}</>}
-      under={now ? `${now.wire.colour} ${now.wire.awg} AWG, ${now.wire.id}: ${say(now)}` : filter === 'all' ? 'Nothing on this side.' : 'Nothing of that kind on this side.'}
+      bench={bench}
+      shown={state.current}
+      answers={answers}
+      sentence={
+        <>
+          <strong>{board.slot}</strong>: {count(all)}
+        </>
+      }
+      under={
+        now
+          ? `${now.wire.colour} ${now.wire.awg} AWG, ${now.wire.id}: ${say(now)}`
+          : filter === 'all'
+            ? 'Nothing on this side.'
+            : 'Nothing of that kind on this side.'
+      }
       both={{
         title: `${slotWords(board.slot, context).replace(/^the /, '')}${board.from === 'start' ? ', which comes off' : ''}`,
         note: `${model.name}, ${side === 'top' ? 'top side' : 'underside'}${under > 0 ? `; ${under} more on the other side` : ''}; board ${at + 1} of ${boards.length}, ↑ ↓ choose a wire`,
-        body: <WholeBoard slot={board.slot} model={model} side={side} marks={board.from === 'target' ? marks : new Map()} wires={wires} current={now?.joint ?? null} say={say} onPick={(one) => setChosen(wires.indexOf(one))} />,
+        body: (
+          <WholeBoard
+            slot={board.slot}
+            model={model}
+            side={side}
+            marks={board.from === 'target' ? marks : new Map()}
+            wires={wires}
+            current={now?.joint ?? null}
+            say={say}
+            onPick={(one) => setChosen(wires.indexOf(one))}
+          />
+        ),
       }}
     />
   );

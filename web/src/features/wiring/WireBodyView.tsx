@@ -1,6 +1,17 @@
 /** Another colour or gauge for one wire: judged by the rules before it is planned, and kept when the planner runs again. */
 import type { Finding } from '@junctor/core';
-import { ampsFor, applyPlanChanges, bodyByHand, diameterMm, isAttached, jointName, newFindings, padWords, terminalUnder, wireWords } from '@junctor/core';
+import {
+  ampsFor,
+  applyPlanChanges,
+  bodyByHand,
+  diameterMm,
+  isAttached,
+  jointName,
+  newFindings,
+  padWords,
+  terminalUnder,
+  wireWords,
+} from '@junctor/core';
 import { useState } from 'react';
 import styled, { useTheme } from 'styled-components';
 import { wireColour, wireColours } from '../../drawing/wireColours';
@@ -15,12 +26,32 @@ import { usePlanEdits } from './usePlanEdits';
 
 const gauges = [12, 14, 16, 18, 20, 22, 24, 26, 28, 30];
 const Choice = styled.ul`
-  font-size: 18px; padding-top: 10px; display: grid; gap: 2px; li { display: grid; grid-template-columns: 300px 1fr; gap: 16px; align-items: center; height: 34px; padding: 0 8px; border: 2.5px solid transparent; border-radius: 5px; }
-  li[aria-current='true'] { font-weight: 700; border-color: ${({ theme }) => theme.bronze}; }
+  font-size: 18px;
+  padding-top: 10px;
+  display: grid;
+  gap: 2px;
+  li {
+    display: grid;
+    grid-template-columns: 300px 1fr;
+    gap: 16px;
+    align-items: center;
+    height: 34px;
+    padding: 0 8px;
+    border: 2.5px solid transparent;
+    border-radius: 5px;
+  }
+  li[aria-current='true'] {
+    font-weight: 700;
+    border-color: ${({ theme }) => theme.bronze};
+  }
 `;
 
 export function WireBodyView({ bench, wireId, setMode }: { bench: Bench; wireId: string; setMode: SetMode }) {
-  const { state: { words, asBuilt, current }, catalogue, job: { plan } } = bench;
+  const {
+    state: { words, asBuilt, current },
+    catalogue,
+    job: { plan },
+  } = bench;
   const wire = plan.target.wires[wireId]!;
   const edits = usePlanEdits(bench);
   const [colour, setColour] = useState(wire.colour);
@@ -28,29 +59,106 @@ export function WireBodyView({ bench, wireId, setMode }: { bench: Bench; wireId:
   const back = () => setMode({ is: 'wiring', wire: wireId });
   const changes = bodyByHand(plan, catalogue, wireId, { colour, awg });
   const worst = changes.length > 0 ? newFinding(bench, changes) : null;
-  const step = <T,>(list: readonly T[], now: T, by: number) => list[(Math.max(0, list.indexOf(now)) + by + list.length) % list.length]!;
+  const step = <T,>(list: readonly T[], now: T, by: number) =>
+    list[(Math.max(0, list.indexOf(now)) + by + list.length) % list.length]!;
   const landed = asBuilt.wires[wireId]?.ends.some(isAttached) ?? false;
-  const fixed = landed ? 'It is landed already: what it is now is a fact' : wire.from === 'tail' ? 'It is a lead of its part: the part brings it so' : null;
+  const fixed = landed
+    ? 'It is landed already: what it is now is a fact'
+    : wire.from === 'tail'
+      ? 'It is a lead of its part: the part brings it so'
+      : null;
   const answers: Answer[] = [
     { key: 'Escape', label: 'Wiring', act: back },
-    { key: 'ArrowUp', also: ['-'], label: 'Colour before', act: () => setColour(step(wireColours, colour, -1)), blocked: fixed },
-    { key: 'ArrowDown', also: ['+'], label: 'Colour after', act: () => setColour(step(wireColours, colour, 1)), blocked: fixed },
+    {
+      key: 'ArrowUp',
+      also: ['-'],
+      label: 'Colour before',
+      act: () => setColour(step(wireColours, colour, -1)),
+      blocked: fixed,
+    },
+    {
+      key: 'ArrowDown',
+      also: ['+'],
+      label: 'Colour after',
+      act: () => setColour(step(wireColours, colour, 1)),
+      blocked: fixed,
+    },
     { key: 'ArrowLeft', label: 'Thicker', act: () => setAwg(step(gauges, awg, -1)), blocked: fixed },
     { key: 'ArrowRight', label: 'Thinner', act: () => setAwg(step(gauges, awg, 1)), blocked: fixed },
-    { key: 'Enter', label: `Plan: ${colour}, ${awg} AWG`, main: true, act: () => edits.make(changes, back), blocked: fixed ?? (changes.length === 0 ? 'It is so already' : worst?.severity === 'kill' ? worst.says : edits.pending ? 'changing' : null) },
+    {
+      key: 'Enter',
+      label: `Plan: ${colour}, ${awg} AWG`,
+      main: true,
+      act: () => edits.make(changes, back),
+      blocked:
+        fixed ??
+        (changes.length === 0
+          ? 'It is so already'
+          : worst?.severity === 'kill'
+            ? worst.says
+            : edits.pending
+              ? 'changing'
+              : null),
+    },
   ];
   const end = ([1, 0] as const).find((one) => terminalUnder(plan.target, wire.ends[one], catalogue) !== null) ?? 1;
   const ref = terminalUnder(plan.target, wire.ends[end], catalogue);
   return (
     <JobFrame
-      bench={bench} shown={current} answers={answers}
-      sentence={<>What wire is <strong>{wireWords(wire, words)}</strong>{ref ? ` to ${padWords(ref, words)}` : ''}?</>}
-      under={edits.failed ? `The plan was not changed: ${edits.failed}` : fixed ? `${fixed}.` : worst ? `${severityWord[worst.severity]}: ${worst.says}` : changes.length > 0 ? 'No rule objects. It is kept when the planner runs again.' : 'Up and down for the colour, left and right for the gauge.'}
+      bench={bench}
+      shown={current}
+      answers={answers}
+      sentence={
+        <>
+          What wire is <strong>{wireWords(wire, words)}</strong>
+          {ref ? ` to ${padWords(ref, words)}` : ''}?
+        </>
+      }
+      under={
+        edits.failed
+          ? `The plan was not changed: ${edits.failed}`
+          : fixed
+            ? `${fixed}.`
+            : worst
+              ? `${severityWord[worst.severity]}: ${worst.says}`
+              : changes.length > 0
+                ? 'No rule objects. It is kept when the planner runs again.'
+                : 'Up and down for the colour, left and right for the gauge.'
+      }
       left={{ ...wireHands(bench, jointName(wireId, end)).left, title: 'where it goes' }}
-      crossing={<><Fact><dt>colour</dt><dd>{colour}</dd></Fact><Fact><dt>gauge</dt><dd>{awg} AWG</dd></Fact><Fact><dt>carries, in a bundle</dt><dd>{ampsFor(awg, true).toFixed(1)} A</dd></Fact><Fact><dt>in free air</dt><dd>{ampsFor(awg, false).toFixed(1)} A</dd></Fact></>}
+      crossing={
+        <>
+          <Fact>
+            <dt>colour</dt>
+            <dd>{colour}</dd>
+          </Fact>
+          <Fact>
+            <dt>gauge</dt>
+            <dd>{awg} AWG</dd>
+          </Fact>
+          <Fact>
+            <dt>carries, in a bundle</dt>
+            <dd>{ampsFor(awg, true).toFixed(1)} A</dd>
+          </Fact>
+          <Fact>
+            <dt>in free air</dt>
+            <dd>{ampsFor(awg, false).toFixed(1)} A</dd>
+          </Fact>
+        </>
+      }
       right={{
-        title: 'the wire', note: 'thickness of the copper to one scale for all gauges',
-        body: <Choice aria-label="Colours">{wireColours.map((one) => <li key={one} aria-current={one === colour}><Sample colour={one} awg={awg} /><span>{one}</span></li>)}</Choice>,
+        title: 'the wire',
+        note: 'thickness of the copper to one scale for all gauges',
+        body: (
+          <Choice aria-label="Colours">
+            {wireColours.map((one) => (
+              <li key={one} aria-current={one === colour}>
+                <Sample colour={one} awg={awg} />
+                <span>{one}</span>
+              </li>
+            ))}
+          </Choice>
+        ),
       }}
     />
   );
@@ -61,11 +169,19 @@ function Sample({ colour, awg }: { colour: string; awg: number }) {
   const { ink } = useTheme();
   const { fill, casing } = wireColour(colour);
   const thickPx = 10 * diameterMm(awg);
-  return <svg width="300" height="28" aria-hidden><path d="M4 14H296" stroke={casing === '#20262b' ? casing : ink} strokeWidth={thickPx + 3} /><path d="M4 14H296" stroke={fill} strokeWidth={thickPx} /></svg>;
+  return (
+    <svg width="300" height="28" aria-hidden>
+      <path d="M4 14H296" stroke={casing === '#20262b' ? casing : ink} strokeWidth={thickPx + 3} />
+      <path d="M4 14H296" stroke={fill} strokeWidth={thickPx} />
+    </svg>
+  );
 }
 
 /** What the rules would say of it and do not say now, worst first. */
-function newFinding({ job: { plan }, catalogue }: Bench, changes: Parameters<typeof applyPlanChanges>[1]): Finding | null {
+function newFinding(
+  { job: { plan }, catalogue }: Bench,
+  changes: Parameters<typeof applyPlanChanges>[1],
+): Finding | null {
   const changed = applyPlanChanges(plan, changes);
   return changed.ok ? (newFindings(plan, changed.plan, catalogue)[0] ?? null) : null;
 }

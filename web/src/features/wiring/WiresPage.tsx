@@ -1,6 +1,17 @@
 /** All wires as a table: filtered by part, rail or signal, sorted, planned against built; written and read as CSV. */
 import type { Build, Catalogue, PlanChange, WireRow } from '@junctor/core';
-import { buildFileOf, changesFromRows, isAttached, netlist, slotsOfRow, spiceDeckOf, standing, terminalUnder, wireRows, wiringSvg } from '@junctor/core';
+import {
+  buildFileOf,
+  changesFromRows,
+  isAttached,
+  netlist,
+  slotsOfRow,
+  spiceDeckOf,
+  standing,
+  terminalUnder,
+  wireRows,
+  wiringSvg,
+} from '@junctor/core';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -16,12 +27,42 @@ import type { WireKind } from './wireKind';
 import { kindOf } from './wireKind';
 
 const Table = styled.table`
-  width: 100%; border-collapse: collapse; font-size: 18px;
-  th button { font: inherit; font-weight: 700; background: none; border: 0; padding: 6px 0; cursor: pointer; color: inherit; }
-  th, td { text-align: left; padding: 5px 12px 5px 0; border-bottom: 1px solid ${({ theme }) => theme.edge}; }
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 18px;
+  th button {
+    font: inherit;
+    font-weight: 700;
+    background: none;
+    border: 0;
+    padding: 6px 0;
+    cursor: pointer;
+    color: inherit;
+  }
+  th,
+  td {
+    text-align: left;
+    padding: 5px 12px 5px 0;
+    border-bottom: 1px solid ${({ theme }) => theme.edge};
+  }
 `;
-const Tools = styled.div`display: grid; grid-template-columns: 300px 1fr auto 280px; gap: 20px; align-items: end; padding: 0 24px 10px;`;
-const columns = [['wire', 'Wire'], ['from', 'From'], ['to', 'To'], ['awg', 'AWG'], ['colour', 'Colour'], ['lengthMm', 'Length'], ['link', 'For'], ['state', 'State']] as const;
+const Tools = styled.div`
+  display: grid;
+  grid-template-columns: 300px 1fr auto 280px;
+  gap: 20px;
+  align-items: end;
+  padding: 0 24px 10px;
+`;
+const columns = [
+  ['wire', 'Wire'],
+  ['from', 'From'],
+  ['to', 'To'],
+  ['awg', 'AWG'],
+  ['colour', 'Colour'],
+  ['lengthMm', 'Length'],
+  ['link', 'For'],
+  ['state', 'State'],
+] as const;
 type Column = (typeof columns)[number][0];
 type Kind = 'all' | WireKind;
 /** With both ends as they are called, also under a plug. */
@@ -44,41 +85,148 @@ function WiresSheet({ bench }: { bench: Bench }) {
     const { target, links } = job.plan;
     const nets = netlist(target, catalogue);
     const there = standing(state.asBuilt, target, catalogue);
-    return wireRows(target, links).map((row): Shown => ({ ...row, state: stateOf(row, there, target), kind: kindOf(nets.netOfWire(row.wire), target, catalogue), at: [endOf(row, 0, target, catalogue), endOf(row, 1, target, catalogue)] }));
+    return wireRows(target, links).map((row): Shown => ({
+      ...row,
+      state: stateOf(row, there, target),
+      kind: kindOf(nets.netOfWire(row.wire), target, catalogue),
+      at: [endOf(row, 0, target, catalogue), endOf(row, 1, target, catalogue)],
+    }));
   }, [job.plan, catalogue, state.asBuilt]);
   const wanted = typed.trim().toLowerCase();
-  const found = all.filter((row) => (kind === 'all' || row.kind === kind) && (wanted === '' || [row.wire, row.from, row.to, ...row.at, row.colour, row.link, row.state, ...slotsOfRow(row)].some((text) => text.toLowerCase().includes(wanted))));
-  const rows = [...found].sort((a, b) => String(a[order] ?? '').localeCompare(String(b[order] ?? ''), 'en', { numeric: true }));
+  const found = all.filter(
+    (row) =>
+      (kind === 'all' || row.kind === kind) &&
+      (wanted === '' ||
+        [row.wire, row.from, row.to, ...row.at, row.colour, row.link, row.state, ...slotsOfRow(row)].some((text) =>
+          text.toLowerCase().includes(wanted),
+        )),
+  );
+  const rows = [...found].sort((a, b) =>
+    String(a[order] ?? '').localeCompare(String(b[order] ?? ''), 'en', { numeric: true }),
+  );
   const read = async (file: File) => {
     setOffered(null);
     const list = readWires(await file.text());
-    const made = list.ok ? changesFromRows(list.rows, job.plan.target, catalogue) : { ok: false as const, faults: list.faults };
+    const made = list.ok
+      ? changesFromRows(list.rows, job.plan.target, catalogue)
+      : { ok: false as const, faults: list.faults };
     setFaults(made.ok ? [] : made.faults);
     if (made.ok) setOffered(made.changes);
   };
-  const take = () => change.mutate({ version: job.plan.version, changes: offered! }, { onSuccess: () => setOffered(null) });
+  const take = () =>
+    change.mutate({ version: job.plan.version, changes: offered! }, { onSuccess: () => setOffered(null) });
   return (
-    <Sheet place={`${job.quad}, wires`} title={`${rows.length} of ${all.length} wires`} note="As planned; the state says what is built. Type a part, a pad, a colour or a purpose." go={(to) => void navigate(to)} doors={[
-      { key: 'm', label: 'Wiring', to: `/jobs/${job.id}/wiring` },
-      { key: 'c', label: 'Write as CSV', act: () => saveFile('wires.csv', writeWires(all), 'text/csv') },
-      { key: 'd', label: 'Drawing as SVG', act: () => saveFile('wiring.svg', wiringSvg(job.plan.target, catalogue, `${job.quad}, ${job.title}`), 'image/svg+xml') },
-      { key: 'b', label: 'Build file', act: () => saveFile('build.json', `${JSON.stringify(buildFileOf(job.title, job.plan), null, 2)}\n`, 'application/json') },
-      { key: 'k', label: 'Circuit as SPICE deck', act: () => saveFile('circuit.cir', spiceDeckOf(job.plan.target, catalogue, job.quad), 'text/plain') },
-    ]}>
+    <Sheet
+      place={`${job.quad}, wires`}
+      title={`${rows.length} of ${all.length} wires`}
+      note="As planned; the state says what is built. Type a part, a pad, a colour or a purpose."
+      go={(to) => void navigate(to)}
+      doors={[
+        { key: 'm', label: 'Wiring', to: `/jobs/${job.id}/wiring` },
+        { key: 'c', label: 'Write as CSV', act: () => saveFile('wires.csv', writeWires(all), 'text/csv') },
+        {
+          key: 'd',
+          label: 'Drawing as SVG',
+          act: () =>
+            saveFile('wiring.svg', wiringSvg(job.plan.target, catalogue, `${job.quad}, ${job.title}`), 'image/svg+xml'),
+        },
+        {
+          key: 'b',
+          label: 'Build file',
+          act: () =>
+            saveFile(
+              'build.json',
+              `${JSON.stringify(buildFileOf(job.title, job.plan), null, 2)}\n`,
+              'application/json',
+            ),
+        },
+        {
+          key: 'k',
+          label: 'Circuit as SPICE deck',
+          act: () => saveFile('circuit.cir', spiceDeckOf(job.plan.target, catalogue, job.quad), 'text/plain'),
+        },
+      ]}
+    >
       <Tools>
-        <div onChange={({ target }) => setTyped((target as HTMLInputElement).value)}><WordsField name="find" label="Find" /></div>
-        <ChoiceField name="kind" label="Show" options={[{ value: 'all', label: 'all' }, { value: 'supply', label: 'supplies' }, { value: 'ground', label: 'grounds' }, { value: 'signal', label: 'signals' }]} onChange={(value) => setKind(value as Kind)} />
+        <div onChange={({ target }) => setTyped((target as HTMLInputElement).value)}>
+          <WordsField name="find" label="Find" />
+        </div>
+        <ChoiceField
+          name="kind"
+          label="Show"
+          options={[
+            { value: 'all', label: 'all' },
+            { value: 'supply', label: 'supplies' },
+            { value: 'ground', label: 'grounds' },
+            { value: 'signal', label: 'signals' },
+          ]}
+          onChange={(value) => setKind(value as Kind)}
+        />
         <span />
         <FileField label="Wire list as CSV" accept=".csv,text/csv" onFile={(file) => void read(file)} />
       </Tools>
       <section>
-        {offered && <p role="status" style={{ fontSize: 19, padding: '0 0 10px' }}>{offered.length === 0 ? 'The list says what is planned already.' : <><strong>{offered.length} wires would change.</strong> <Small type="button" onClick={take}>Plan them so</Small></>}</p>}
-        {change.error && <p role="alert" style={{ fontWeight: 700 }}>▲ The plan was not changed: {change.error.message}</p>}
-        {faults.length > 0 && <p role="alert" style={{ fontWeight: 700, fontSize: 18 }}>▲ Nothing of the list was taken</p>}
-        <Lines aria-label="Faults">{faults.slice(0, 12).map(({ line, says }, index) => <li key={index}><span>{line > 0 ? `line ${line}: ` : ''}{says}</span></li>)}</Lines>
+        {offered && (
+          <p role="status" style={{ fontSize: 19, padding: '0 0 10px' }}>
+            {offered.length === 0 ? (
+              'The list says what is planned already.'
+            ) : (
+              <>
+                <strong>{offered.length} wires would change.</strong>{' '}
+                <Small type="button" onClick={take}>
+                  Plan them so
+                </Small>
+              </>
+            )}
+          </p>
+        )}
+        {change.error && (
+          <p role="alert" style={{ fontWeight: 700 }}>
+            ▲ The plan was not changed: {change.error.message}
+          </p>
+        )}
+        {faults.length > 0 && (
+          <p role="alert" style={{ fontWeight: 700, fontSize: 18 }}>
+            ▲ Nothing of the list was taken
+          </p>
+        )}
+        <Lines aria-label="Faults">
+          {faults.slice(0, 12).map(({ line, says }, index) => (
+            <li key={index}>
+              <span>
+                {line > 0 ? `line ${line}: ` : ''}
+                {says}
+              </span>
+            </li>
+          ))}
+        </Lines>
         <Table aria-label="Wires">
-          <thead><tr>{columns.map(([name, label]) => <th key={name} aria-sort={order === name ? 'ascending' : undefined}><button type="button" onClick={() => setOrder(name)}>{label}{order === name ? ' ▾' : ''}</button></th>)}</tr></thead>
-          <tbody>{rows.map((row) => <tr key={row.wire}><td>{row.wire}</td><td>{row.at[0]}</td><td>{row.at[1]}</td><td>{row.awg}</td><td>{row.colour}</td><td>{row.lengthMm === null ? '' : `${row.lengthMm} mm`}</td><td>{row.link}</td><td>{row.state}</td></tr>)}</tbody>
+          <thead>
+            <tr>
+              {columns.map(([name, label]) => (
+                <th key={name} aria-sort={order === name ? 'ascending' : undefined}>
+                  <button type="button" onClick={() => setOrder(name)}>
+                    {label}
+                    {order === name ? ' ▾' : ''}
+                  </button>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.wire}>
+                <td>{row.wire}</td>
+                <td>{row.at[0]}</td>
+                <td>{row.at[1]}</td>
+                <td>{row.awg}</td>
+                <td>{row.colour}</td>
+                <td>{row.lengthMm === null ? '' : `${row.lengthMm} mm`}</td>
+                <td>{row.link}</td>
+                <td>{row.state}</td>
+              </tr>
+            ))}
+          </tbody>
         </Table>
       </section>
     </Sheet>
@@ -97,7 +245,9 @@ function stateOf({ wire }: WireRow, there: Build, target: Build): string {
   const planned = target.wires[wire]!;
   if (!built) return '○ planned';
   const ends = ([0, 1] as const).map((end) => ({ at: built.ends[end].at, wanted: planned.ends[end].at }));
-  const away = ends.some(({ at, wanted }) => at.on === 'terminal' && (wanted.on !== 'terminal' || at.ref !== wanted.ref));
+  const away = ends.some(
+    ({ at, wanted }) => at.on === 'terminal' && (wanted.on !== 'terminal' || at.ref !== wanted.ref),
+  );
   if (away) return '▲ differs from plan';
   const landed = ends.filter(({ at, wanted }) => at.on !== 'air' || wanted.on === 'air').length;
   return landed === 2 ? '● landed' : built.ends.some(isAttached) ? '◐ one end landed' : '○ planned';

@@ -20,8 +20,33 @@ import { useRing } from './useRing';
 import type { Walk } from './useWalk';
 import { useWalk } from './useWalk';
 
-const Wires = styled.ol`text-align: left; font-size: 16px; line-height: 21px; li { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; } li[aria-current='true'] { font-weight: 700; text-decoration: underline; }`;
-const Own = styled.ul`text-align: left; font-size: 16px; line-height: 20px; display: grid; gap: 6px; li { display: grid; grid-template-columns: 30px 1fr; gap: 6px; align-items: center; }`;
+const Wires = styled.ol`
+  text-align: left;
+  font-size: 16px;
+  line-height: 21px;
+  li {
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  li[aria-current='true'] {
+    font-weight: 700;
+    text-decoration: underline;
+  }
+`;
+const Own = styled.ul`
+  text-align: left;
+  font-size: 16px;
+  line-height: 20px;
+  display: grid;
+  gap: 6px;
+  li {
+    display: grid;
+    grid-template-columns: 30px 1fr;
+    gap: 6px;
+    align-items: center;
+  }
+`;
 const room = 13;
 
 export function WiringView({ bench, first, setMode }: { bench: Bench; first: string | null; setMode: SetMode }) {
@@ -31,22 +56,37 @@ export function WiringView({ bench, first, setMode }: { bench: Bench; first: str
     { key: 'Escape', label: 'Bench', act: () => setMode(work) },
     { key: 'Enter', label: 'Plan the wiring', main: true, act: () => setMode({ is: 'planner' }) },
   ];
-  return <JobFrame bench={bench} shown={bench.state.current} answers={answers} sentence="No wire is planned yet" under="The planner makes a wiring of the parts and of what is wanted of them." both={{ title: 'nothing', note: 'no wire joins these parts', body: null }} />;
+  return (
+    <JobFrame
+      bench={bench}
+      shown={bench.state.current}
+      answers={answers}
+      sentence="No wire is planned yet"
+      under="The planner makes a wiring of the parts and of what is wanted of them."
+      both={{ title: 'nothing', note: 'no wire joins these parts', body: null }}
+    />
+  );
 }
 
 function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; here: WalkedEnd; setMode: SetMode }) {
-  const { state: { words, asBuilt, current }, catalogue, job: { id: jobId, plan } } = bench;
+  const {
+    state: { words, asBuilt, current },
+    catalogue,
+    job: { id: jobId, plan },
+  } = bench;
   const navigate = useNavigate();
   const edits = usePlanEdits(bench);
   const { wire, end, planned, now, plugged } = here;
   const joint = jointName(wire.id, end);
   const ring = useRing(bench, joint, planned ?? now!);
   const offer = ring.moved && planned ? offerToPlan(plan, asBuilt, catalogue, wire.id, end, ring.at) : null;
-  const found = ring.moved && now && ring.at !== now ? foundElsewhere(asBuilt, wire.id, end, ring.at, catalogue, plan.cells) : null;
+  const found =
+    ring.moved && now && ring.at !== now ? foundElsewhere(asBuilt, wire.id, end, ring.at, catalogue, plan.cells) : null;
   const objection = objectionTo(here, ring.moved, offer);
   const { findings } = walk;
   const { shown } = findings;
-  const waive = () => shown && setMode({ is: 'waive', finding: shown.finding, waiver: shown.waiver?.record.id ?? null });
+  const waive = () =>
+    shown && setMode({ is: 'waive', finding: shown.finding, waiver: shown.waiver?.record.id ?? null });
   const planIt = () => {
     const other = terminalUnder(plan.target, wire.ends[end === 0 ? 1 : 0], catalogue);
     // What was chosen by hand stays so when the planner runs again.
@@ -57,7 +97,13 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
     ring.back();
   };
   const inPlug = plugged ? 'A contact is moved in its plug, not by the iron' : null;
-  const arrows = (['Left', 'Right', 'Up', 'Down'] as const).map((towards): Answer => ({ key: `Arrow${towards}`, label: `Ring ${towards.toLowerCase()}`, hidden: true, act: () => ring.walk(towards.toLowerCase() as Direction), blocked: inPlug }));
+  const arrows = (['Left', 'Right', 'Up', 'Down'] as const).map((towards): Answer => ({
+    key: `Arrow${towards}`,
+    label: `Ring ${towards.toLowerCase()}`,
+    hidden: true,
+    act: () => ring.walk(towards.toLowerCase() as Direction),
+    blocked: inPlug,
+  }));
   const doors: Answer[] = [
     { key: '4', label: 'Planner', act: () => setMode({ is: 'planner' }) },
     { key: '5', label: 'Wires', act: () => void navigate(`/jobs/${jobId}/wires`) },
@@ -71,23 +117,120 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
     { key: '-', label: 'Wire before', hidden: true, act: () => walk.by(-1) },
     { key: '+', label: 'Wire after', hidden: true, act: () => walk.by(1) },
     { key: '9', also: ['f'], label: 'Flip', hidden: true, act: ring.turnOver, blocked: inPlug },
-    { key: 'c', label: 'Another colour or gauge', hidden: true, act: () => setMode({ is: 'wire body', wire: wire.id }), blocked: planned ? null : 'It comes off' },
-    { key: 'z', label: 'Undo the last change of the plan', hidden: true, act: edits.undo, blocked: edits.canUndo ? null : 'nothing to undo here' },
-    { key: 'y', label: 'Make it again', hidden: true, act: edits.redo, blocked: edits.canRedo ? null : 'nothing to make again' },
-    { key: 'n', label: 'Next finding', hidden: true, act: walk.nextFinding, blocked: findings.all.length > (shown ? 1 : 0) ? null : 'there is no other' },
-    { key: '*', also: ['v'], label: 'May the finding stay as it is?', hidden: true, act: waive, blocked: shown ? (shown.of === 'the quad as it came in' ? 'it came so: it is moved, not waived' : null) : 'no rule objects here' },
-    ...(ring.moved ? [] : findings.remedies.slice(0, 3).map((remedy, index): Answer => ({ key: String(index + 1), label: remedy.says, hidden: true, act: () => edits.make(remedy.changes) }))),
-    ...(ring.moved ? [{ key: '0', label: `Found: it is on ${padWords(ring.at, words)}`, act: keepFound, blocked: found ? null : now ? 'It is known to be there' : 'It is not on any pad yet' }] : doors),
+    {
+      key: 'c',
+      label: 'Another colour or gauge',
+      hidden: true,
+      act: () => setMode({ is: 'wire body', wire: wire.id }),
+      blocked: planned ? null : 'It comes off',
+    },
+    {
+      key: 'z',
+      label: 'Undo the last change of the plan',
+      hidden: true,
+      act: edits.undo,
+      blocked: edits.canUndo ? null : 'nothing to undo here',
+    },
+    {
+      key: 'y',
+      label: 'Make it again',
+      hidden: true,
+      act: edits.redo,
+      blocked: edits.canRedo ? null : 'nothing to make again',
+    },
+    {
+      key: 'n',
+      label: 'Next finding',
+      hidden: true,
+      act: walk.nextFinding,
+      blocked: findings.all.length > (shown ? 1 : 0) ? null : 'there is no other',
+    },
+    {
+      key: '*',
+      also: ['v'],
+      label: 'May the finding stay as it is?',
+      hidden: true,
+      act: waive,
+      blocked: shown
+        ? shown.of === 'the quad as it came in'
+          ? 'it came so: it is moved, not waived'
+          : null
+        : 'no rule objects here',
+    },
+    ...(ring.moved
+      ? []
+      : findings.remedies
+          .slice(0, 3)
+          .map((remedy, index): Answer => ({
+            key: String(index + 1),
+            label: remedy.says,
+            hidden: true,
+            act: () => edits.make(remedy.changes),
+          }))),
+    ...(ring.moved
+      ? [
+          {
+            key: '0',
+            label: `Found: it is on ${padWords(ring.at, words)}`,
+            act: keepFound,
+            blocked: found ? null : now ? 'It is known to be there' : 'It is not on any pad yet',
+          },
+        ]
+      : doors),
     ...arrows,
-    { key: 'Enter', label: ring.moved ? `Plan: on ${padWords(ring.at, words)}` : plugged ? 'Moved in its plug' : 'Arrows move the ring', main: true, act: planIt, blocked: !ring.moved ? (inPlug ?? 'Move the ring to another pad first') : (objection ?? (edits.pending ? 'changing' : null)) },
+    {
+      key: 'Enter',
+      label: ring.moved
+        ? `Plan: on ${padWords(ring.at, words)}`
+        : plugged
+          ? 'Moved in its plug'
+          : 'Arrows move the ring',
+      main: true,
+      act: planIt,
+      blocked: !ring.moved
+        ? (inPlug ?? 'Move the ring to another pad first')
+        : (objection ?? (edits.pending ? 'changing' : null)),
+    },
   ];
-  const hands = wireHands(bench, joint, { ringAt: ring.at, flipped: ring.flipped, ...(plugged ? {} : { onPick: ring.pick }) });
+  const hands = wireHands(bench, joint, {
+    ringAt: ring.at,
+    flipped: ring.flipped,
+    ...(plugged ? {} : { onPick: ring.pick }),
+  });
   return (
     <JobFrame
-      bench={bench} shown={current} answers={answers} {...hands}
-      sentence={planned ? <>Which pad takes <strong>{walkedWords(bench, here)}</strong>? Planned: <Plate>{padWords(planned, words)}</Plate></> : <><strong>{walkedWords(bench, here)}</strong> is on <Plate>{padWords(now!, { ...words, build: asBuilt })}</Plate> and comes off</>}
-      under={underLine(here, { objection, worst: offer?.objections[0]?.says ?? null, failed: edits.failed, changes: offer?.changes.length ?? 0 })}
-      crossing={found ? <IfFound found={found} /> : shown && !ring.moved ? <FindingHere findings={findings} bench={bench} /> : <WiresBetween bench={bench} walk={walk} here={here} />}
+      bench={bench}
+      shown={current}
+      answers={answers}
+      {...hands}
+      sentence={
+        planned ? (
+          <>
+            Which pad takes <strong>{walkedWords(bench, here)}</strong>? Planned:{' '}
+            <Plate>{padWords(planned, words)}</Plate>
+          </>
+        ) : (
+          <>
+            <strong>{walkedWords(bench, here)}</strong> is on{' '}
+            <Plate>{padWords(now!, { ...words, build: asBuilt })}</Plate> and comes off
+          </>
+        )
+      }
+      under={underLine(here, {
+        objection,
+        worst: offer?.objections[0]?.says ?? null,
+        failed: edits.failed,
+        changes: offer?.changes.length ?? 0,
+      })}
+      crossing={
+        found ? (
+          <IfFound found={found} />
+        ) : shown && !ring.moved ? (
+          <FindingHere findings={findings} bench={bench} />
+        ) : (
+          <WiresBetween bench={bench} walk={walk} here={here} />
+        )
+      }
     />
   );
 }
@@ -98,11 +241,32 @@ function WiresBetween({ bench, walk: { ends, place, findings }, here }: { bench:
   return (
     <>
       <Wires aria-label="Ends of wires">
-        {ends.slice(Math.max(0, Math.min(place - 6, ends.length - room))).slice(0, room).map((one) => <li key={jointName(one.wire.id, one.end)} aria-current={one === here}>{endWords(bench, one)}</li>)}
+        {ends
+          .slice(Math.max(0, Math.min(place - 6, ends.length - room)))
+          .slice(0, room)
+          .map((one) => (
+            <li key={jointName(one.wire.id, one.end)} aria-current={one === here}>
+              {endWords(bench, one)}
+            </li>
+          ))}
       </Wires>
       <Own aria-label="This wire">
-        {here.planned && <li><KeyCap>C</KeyCap><span>{here.wire.colour}, {here.wire.awg} AWG{here.wire.lengthMm === null ? '' : `, ${here.wire.lengthMm} mm`}</span></li>}
-        {open > 0 && <li><KeyCap>N</KeyCap><span>▲ {open} {open === 1 ? 'finding' : 'findings'}, not here</span></li>}
+        {here.planned && (
+          <li>
+            <KeyCap>C</KeyCap>
+            <span>
+              {here.wire.colour}, {here.wire.awg} AWG{here.wire.lengthMm === null ? '' : `, ${here.wire.lengthMm} mm`}
+            </span>
+          </li>
+        )}
+        {open > 0 && (
+          <li>
+            <KeyCap>N</KeyCap>
+            <span>
+              ▲ {open} {open === 1 ? 'finding' : 'findings'}, not here
+            </span>
+          </li>
+        )}
       </Own>
     </>
   );
@@ -119,9 +283,18 @@ function objectionTo({ planned }: WalkedEnd, moved: boolean, offer: KeepOffer | 
 function IfFound({ found: { findings } }: { found: FoundElsewhere }) {
   const [worst] = findings;
   return (
-    <section aria-label="If it is there now" style={{ textAlign: 'left', fontSize: 16, lineHeight: '20px', display: 'grid', gap: 8 }}>
+    <section
+      aria-label="If it is there now"
+      style={{ textAlign: 'left', fontSize: 16, lineHeight: '20px', display: 'grid', gap: 8 }}
+    >
       <h3 style={{ fontSize: 17 }}>If it is there now</h3>
-      {worst ? <p><strong>▲ {severityWord[worst.severity]}:</strong> {worst.says}</p> : <p>No rule objects: the quad would work as before.</p>}
+      {worst ? (
+        <p>
+          <strong>▲ {severityWord[worst.severity]}:</strong> {worst.says}
+        </p>
+      ) : (
+        <p>No rule objects: the quad would work as before.</p>
+      )}
       <p>Key 0 keeps it as found. Nothing is planned by that.</p>
     </section>
   );
@@ -139,8 +312,11 @@ function underLine({ planned, now, plugged }: WalkedEnd, { objection, worst, fai
   if (objection) return planned ? `Not there: ${objection}` : objection;
   if (worst) return `It would not work yet: ${worst}`;
   if (changes > 1) return 'No rule objects. The wire that was planned there takes the freed pad.';
-  if (changes === 1) return now ? 'No rule objects. It is soldered already: it will have to be moved.' : 'No rule objects.';
+  if (changes === 1)
+    return now ? 'No rule objects. It is soldered already: it will have to be moved.' : 'No rule objects.';
   if (!planned) return 'It came in with the quad. Is it really there? Arrows move the ring, − and + choose the wire.';
   if (plugged) return `A contact of a plug${now ? ', mated already' : ''}. − and + choose the wire.`;
-  return now ? 'Soldered already. Arrows move the ring, − and + choose the wire.' : 'Arrows move the ring, − and + choose the wire. Rules judge at once.';
+  return now
+    ? 'Soldered already. Arrows move the ring, − and + choose the wire.'
+    : 'Arrows move the ring, − and + choose the wire. Rules judge at once.';
 }

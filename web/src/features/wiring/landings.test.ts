@@ -9,7 +9,8 @@ import { endWords, walkedEnds, walkedWords } from './landings';
 const [asFound, target] = [demoPlan('culvert-as-found').target, demoPlan('culvert-conversion').target];
 
 /** What the walk needs of a bench. */
-const benchOf = (asBuilt: Build, build: Build) => ({ catalogue, state: { asBuilt, words: { build, before: asBuilt, catalogue } } }) as unknown as Bench;
+const benchOf = (asBuilt: Build, build: Build) =>
+  ({ catalogue, state: { asBuilt, words: { build, before: asBuilt, catalogue } } }) as unknown as Bench;
 const name = ({ wire, end }: { wire: { id: string }; end: number }) => `${wire.id}.${'ab'[end]}`;
 
 describe('the ends that are walked in a conversion', () => {
@@ -19,14 +20,22 @@ describe('the ends that are walked in a conversion', () => {
   it('are each end of the plan and of the quad that is on something, once', () => {
     const names = ends.map(name);
     expect(new Set(names).size).toBe(names.length);
-    const on = (build: Build) => Object.values(build.wires).flatMap((wire) => wire.ends.flatMap((end, index) => (end.by !== 'factory' && terminalUnder(build, end, catalogue) ? [`${wire.id}.${'ab'[index]}`] : [])));
+    const on = (build: Build) =>
+      Object.values(build.wires).flatMap((wire) =>
+        wire.ends.flatMap((end, index) =>
+          end.by !== 'factory' && terminalUnder(build, end, catalogue) ? [`${wire.id}.${'ab'[index]}`] : [],
+        ),
+      );
     const gone = on(asFound).filter((one) => !(one.slice(0, -2) in target.wires));
     expect([...names].sort()).toEqual([...on(target), ...gone].sort());
   });
 
   it('tell contacts of plugs from joints', () => {
     const c54 = ends.filter(({ wire }) => wire.id === 'C5-1');
-    expect(c54.map(({ plugged, planned }) => [plugged, planned])).toEqual([[true, 'FC.J1.1'], [true, 'VTX.J1.1']]);
+    expect(c54.map(({ plugged, planned }) => [plugged, planned])).toEqual([
+      [true, 'FC.J1.1'],
+      [true, 'VTX.J1.1'],
+    ]);
     expect(ends.filter(({ wire }) => wire.id === 'M1-A').map(({ plugged }) => plugged)).toEqual([false]);
   });
 
@@ -50,7 +59,13 @@ describe('the ends that are walked in a conversion', () => {
 describe('the ends that are walked', () => {
   it('of a wire that went elsewhere say so', () => {
     const wire = target.wires['M1-A']!;
-    const astray = { ...target, wires: { ...target.wires, 'M1-A': { ...wire, ends: [wire.ends[0], { ...wire.ends[1], at: { on: 'terminal', ref: 'FC.B1' } }] as const } } } as Build;
+    const astray = {
+      ...target,
+      wires: {
+        ...target.wires,
+        'M1-A': { ...wire, ends: [wire.ends[0], { ...wire.ends[1], at: { on: 'terminal', ref: 'FC.B1' } }] as const },
+      },
+    } as Build;
     const bench = benchOf(astray, target);
     const [end] = walkedEnds(bench).filter((one) => one.wire.id === 'M1-A');
     expect([end!.planned, end!.now, endWords(bench, end!)]).toEqual(['FC.A1', 'FC.B1', '▲ M1-A → A1']);

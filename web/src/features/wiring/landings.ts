@@ -14,17 +14,35 @@ export interface WalkedEnd {
   plugged: boolean;
 }
 
-export function walkedEnds({ state: { words: { build: target }, asBuilt }, catalogue }: Pick<Bench, 'state' | 'catalogue'>): WalkedEnd[] {
+export function walkedEnds({
+  state: {
+    words: { build: target },
+    asBuilt,
+  },
+  catalogue,
+}: Pick<Bench, 'state' | 'catalogue'>): WalkedEnd[] {
   const there = standing(asBuilt, target, catalogue);
-  const ends = (wire: Wire, inPlan: boolean) => ([1, 0] as const).flatMap((end): WalkedEnd[] => {
-    const { by } = wire.ends[end];
-    const at = by === 'factory' ? null : terminalUnder(inPlan ? target : asBuilt, wire.ends[end], catalogue);
-    if (!at) return [];
-    const built = there.wires[wire.id];
-    return [{ wire, end, planned: inPlan ? at : null, now: !inPlan ? at : built ? terminalUnder(there, built.ends[end], catalogue) : null, plugged: by === 'crimp' }];
-  });
+  const ends = (wire: Wire, inPlan: boolean) =>
+    ([1, 0] as const).flatMap((end): WalkedEnd[] => {
+      const { by } = wire.ends[end];
+      const at = by === 'factory' ? null : terminalUnder(inPlan ? target : asBuilt, wire.ends[end], catalogue);
+      if (!at) return [];
+      const built = there.wires[wire.id];
+      return [
+        {
+          wire,
+          end,
+          planned: inPlan ? at : null,
+          now: !inPlan ? at : built ? terminalUnder(there, built.ends[end], catalogue) : null,
+          plugged: by === 'crimp',
+        },
+      ];
+    });
   const old = Object.values(asBuilt.wires).filter(({ id }) => !(id in target.wires));
-  return [...Object.values(target.wires).flatMap((wire) => ends(wire, true)), ...old.flatMap((wire) => ends(wire, false))];
+  return [
+    ...Object.values(target.wires).flatMap((wire) => ends(wire, true)),
+    ...old.flatMap((wire) => ends(wire, false)),
+  ];
 }
 
 /** "○ W3 → R2" while planned, "● W3 → R2" when landed there, "╱ W3 off R2" for what comes off. */

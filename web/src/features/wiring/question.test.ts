@@ -2,7 +2,18 @@
 import type { Plan } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoPlan } from '../../testing/demo';
-import { askedOrNot, changedWish, firstQuestion, keptOrNot, nextLoss, pinnedPort, rowsOf, variedWays, withWay, without } from './question';
+import {
+  askedOrNot,
+  changedWish,
+  firstQuestion,
+  keptOrNot,
+  nextLoss,
+  pinnedPort,
+  rowsOf,
+  variedWays,
+  withWay,
+  without,
+} from './question';
 
 const asFound = demoPlan('culvert-as-found').target;
 const plan: Plan = { ...demoPlan('culvert-conversion'), jobId: 'job', version: 1 };
@@ -12,7 +23,17 @@ const wish = (question: typeof first, id: string) => question.wishes.find((one) 
 
 describe('lines of the planner', () => {
   it('are the wishes of the parts, then the parts that come off', () => {
-    expect(ids(first)).toEqual(['receiver RX', 'video VTX', 'on-screen data VTX', 'buzzer BZ', 'positioning GPS', 'old RX', 'old VTX', 'old CAM', 'old ANT1']);
+    expect(ids(first)).toEqual([
+      'receiver RX',
+      'video VTX',
+      'on-screen data VTX',
+      'buzzer BZ',
+      'positioning GPS',
+      'old RX',
+      'old VTX',
+      'old CAM',
+      'old ANT1',
+    ]);
     expect(first.dormant).toEqual([]);
   });
 
@@ -34,7 +55,11 @@ it('offers of each kind of way out the cheapest first, and as many as there are 
 
 describe('a choice by hand', () => {
   it('has a line of its own, but for a port, which stands with its wish', () => {
-    const pinned = [{ what: 'port', of: 'receiver RX', value: 'FC/UART2' }, { what: 'terminal', of: 'RX.TX', value: 'FC.RX2' }, { what: 'gauge', of: 'RX.5V', value: '26' }] as const;
+    const pinned = [
+      { what: 'port', of: 'receiver RX', value: 'FC/UART2' },
+      { what: 'terminal', of: 'RX.TX', value: 'FC.RX2' },
+      { what: 'gauge', of: 'RX.5V', value: '26' },
+    ] as const;
     const held = { ...first, pinned };
     expect(ids(held).filter((id) => id.startsWith('held'))).toEqual(['held terminal RX.TX', 'held gauge RX.5V']);
     expect(pinnedPort(held.pinned, wish(first, 'receiver RX'))).toBe('FC UART2');
@@ -46,14 +71,33 @@ describe('a part that stays in', () => {
   const kept = keptOrNot(first, 'VTX');
 
   it('moves what was planned for its place beside it, and back', () => {
-    expect([Object.keys(kept.slots).includes('VTX'), kept.slots.VTX2, kept.dormant]).toEqual([false, first.slots.VTX, [{ slot: 'VTX', moved: 'VTX2' }]]);
-    expect(kept.wishes.map(({ id }) => id)).toEqual(['receiver RX', 'video VTX2', 'on-screen data VTX2', 'buzzer BZ', 'positioning GPS']);
+    expect([Object.keys(kept.slots).includes('VTX'), kept.slots.VTX2, kept.dormant]).toEqual([
+      false,
+      first.slots.VTX,
+      [{ slot: 'VTX', moved: 'VTX2' }],
+    ]);
+    expect(kept.wishes.map(({ id }) => id)).toEqual([
+      'receiver RX',
+      'video VTX2',
+      'on-screen data VTX2',
+      'buzzer BZ',
+      'positioning GPS',
+    ]);
     const back = keptOrNot(kept, 'VTX');
     expect([back.slots, back.wishes, back.dormant]).toEqual([expect.objectContaining(first.slots), first.wishes, []]);
   });
 
   it('is known again from a plan that keeps one', () => {
-    const idle = { ...plan, target: { ...asFound, wires: Object.fromEntries(Object.entries(asFound.wires).filter(([, { ends }]) => !JSON.stringify(ends).includes('"VTX.'))), mates: {} } };
+    const idle = {
+      ...plan,
+      target: {
+        ...asFound,
+        wires: Object.fromEntries(
+          Object.entries(asFound.wires).filter(([, { ends }]) => !JSON.stringify(ends).includes('"VTX.')),
+        ),
+        mates: {},
+      },
+    };
     expect(firstQuestion(idle, asFound, catalogue).dormant).toContainEqual({ slot: 'VTX', moved: null });
   });
 });
@@ -70,8 +114,26 @@ describe('choices', () => {
   it('follow a way out', () => {
     const says = '';
     expect(wish(withWay({ do: 'drop', wish: 'receiver RX', loss: 10, says }, first), 'receiver RX').must).toBe(false);
-    expect(wish(withWay({ do: 'allow', wish: 'video VTX', way: 'straight to the transmitter', loss: 3, says }, first), 'video VTX').ways).toContain('straight to the transmitter');
-    expect(withWay({ do: 'exchange', slot: 'FC', model: 'another', revision: 2, loss: 4, says }, first).slots.FC).toMatchObject({ model: 'another', revision: 2, part: null });
-    expect(withWay({ do: 'unpin', pin: { what: 'port', of: 'x', value: 'FC/UART1' }, loss: 0, says }, { ...first, pinned: [{ what: 'port', of: 'x', value: 'FC/UART1' }, { what: 'colour', of: 'x', value: 'grey' }] }).pinned).toEqual([{ what: 'colour', of: 'x', value: 'grey' }]);
+    expect(
+      wish(
+        withWay({ do: 'allow', wish: 'video VTX', way: 'straight to the transmitter', loss: 3, says }, first),
+        'video VTX',
+      ).ways,
+    ).toContain('straight to the transmitter');
+    expect(
+      withWay({ do: 'exchange', slot: 'FC', model: 'another', revision: 2, loss: 4, says }, first).slots.FC,
+    ).toMatchObject({ model: 'another', revision: 2, part: null });
+    expect(
+      withWay(
+        { do: 'unpin', pin: { what: 'port', of: 'x', value: 'FC/UART1' }, loss: 0, says },
+        {
+          ...first,
+          pinned: [
+            { what: 'port', of: 'x', value: 'FC/UART1' },
+            { what: 'colour', of: 'x', value: 'grey' },
+          ],
+        },
+      ).pinned,
+    ).toEqual([{ what: 'colour', of: 'x', value: 'grey' }]);
   });
 });

@@ -1,6 +1,16 @@
 /** What the planner is asked: wishes, what could be wished besides, choices by hand, and old parts that may stay in. One row each. */
 import type { Asked, Build, Catalogue, Pinned, Plan, Slot, WayOut, Wish } from '@junctor/core';
-import { dormantParts, emptyBuild, modelIn, movePlace, pinName, placeBeside, possibleWishes, sameFitted, wishesFor } from '@junctor/core';
+import {
+  dormantParts,
+  emptyBuild,
+  modelIn,
+  movePlace,
+  pinName,
+  placeBeside,
+  possibleWishes,
+  sameFitted,
+  wishesFor,
+} from '@junctor/core';
 
 export interface Question extends Asked {
   /** Old parts that stay in, unused, and where what comes in their stead has gone. */
@@ -17,7 +27,12 @@ export type Row =
 export function firstQuestion({ target, wishes, pinned }: Plan, asBuilt: Build, catalogue: Catalogue): Question {
   const dormant = dormantParts(target, catalogue).filter((slot) => sameFitted(asBuilt.slots[slot], target.slots[slot]));
   const slots = Object.fromEntries(Object.entries(target.slots).filter(([slot]) => !dormant.includes(slot)));
-  return { slots, pinned, wishes: wishes.length > 0 ? wishes : wishesFor({ ...emptyBuild, slots }, catalogue), dormant: dormant.map((slot) => ({ slot, moved: null })) };
+  return {
+    slots,
+    pinned,
+    wishes: wishes.length > 0 ? wishes : wishesFor({ ...emptyBuild, slots }, catalogue),
+    dormant: dormant.map((slot) => ({ slot, moved: null })),
+  };
 }
 
 export function rowsOf({ slots, wishes, pinned, dormant }: Question, asBuilt: Build, catalogue: Catalogue): Row[] {
@@ -28,8 +43,16 @@ export function rowsOf({ slots, wishes, pinned, dormant }: Question, asBuilt: Bu
     ...wishes.map((wish): Row => ({ is: 'wish', id: wish.id, wish })),
     ...unasked.map((wish): Row => ({ is: 'unasked', id: `not ${wish.id}`, wish })),
     // A port that is held stands with its wish.
-    ...pinned.filter(({ what }) => what !== 'port').map((pin): Row => ({ is: 'held', id: `held ${pinName(pin)}`, pin })),
-    ...old.map((slot): Row => ({ is: 'old', id: `old ${slot}`, slot, name: modelIn(asBuilt, slot, catalogue)!.name, kept: dormant.some((one) => one.slot === slot) })),
+    ...pinned
+      .filter(({ what }) => what !== 'port')
+      .map((pin): Row => ({ is: 'held', id: `held ${pinName(pin)}`, pin })),
+    ...old.map((slot): Row => ({
+      is: 'old',
+      id: `old ${slot}`,
+      slot,
+      name: modelIn(asBuilt, slot, catalogue)!.name,
+      kept: dormant.some((one) => one.slot === slot),
+    })),
   ];
 }
 
@@ -51,7 +74,11 @@ export function without(pinned: readonly Pinned[], pin: Pinned): Pinned[] {
 export function askedOrNot(question: Question, wish: Wish): Question {
   const had = question.wishes.some(({ id }) => id === wish.id);
   if (!had) return { ...question, wishes: [...question.wishes, { ...wish, must: false }] };
-  return { ...question, wishes: question.wishes.filter(({ id }) => id !== wish.id), pinned: question.pinned.filter(({ of }) => of !== wish.id) };
+  return {
+    ...question,
+    wishes: question.wishes.filter(({ id }) => id !== wish.id),
+    pinned: question.pinned.filter(({ of }) => of !== wish.id),
+  };
 }
 
 export function changedWish(question: Question, wish: Wish, change: Partial<Wish>): Question {
@@ -85,10 +112,16 @@ export function withWay(way: WayOut, question: Question): Question {
     case 'drop':
       return { ...question, wishes: wishes.map((one) => (one.id === way.wish ? { ...one, must: false } : one)) };
     case 'allow':
-      return { ...question, wishes: wishes.map((one) => (one.id === way.wish ? { ...one, ways: [...one.ways, way.way] } : one)) };
+      return {
+        ...question,
+        wishes: wishes.map((one) => (one.id === way.wish ? { ...one, ways: [...one.ways, way.way] } : one)),
+      };
     case 'unpin':
       return { ...question, pinned: without(pinned, way.pin) };
     case 'exchange':
-      return { ...question, slots: { ...slots, [way.slot]: { ...slots[way.slot]!, model: way.model, revision: way.revision, part: null } } };
+      return {
+        ...question,
+        slots: { ...slots, [way.slot]: { ...slots[way.slot]!, model: way.model, revision: way.revision, part: null } },
+      };
   }
 }

@@ -9,7 +9,12 @@ import { openPlanWorker } from '../../compute/planner';
 export type Planning =
   | { is: 'idle' }
   | { is: 'running'; share: number; words: string }
-  | ({ is: 'answered'; question: PlanQuestion; ways: readonly WayOut[] | null; alternatives: { wish: string; list: readonly Alternative[] } | null } & PlanAnswer)
+  | ({
+      is: 'answered';
+      question: PlanQuestion;
+      ways: readonly WayOut[] | null;
+      alternatives: { wish: string; list: readonly Alternative[] } | null;
+    } & PlanAnswer)
   | { is: 'failed'; why: string };
 
 export interface Planner {
@@ -35,22 +40,27 @@ export function usePlanner(): Planner {
     try {
       await work(own);
     } catch (error) {
-      if (worker.current === own) setState({ is: 'failed', why: error instanceof Error ? error.message : String(error) });
+      if (worker.current === own)
+        setState({ is: 'failed', why: error instanceof Error ? error.message : String(error) });
     } finally {
       own.end();
     }
   };
   return {
     state,
-    ask: (question) => void run(async (own) => {
-      setState({ is: 'running', share: 0, words: 'beginning' });
-      const answer = await own.ask.plan(question, proxy((share: number, words: string) => worker.current === own && setState({ is: 'running', share, words })));
-      if (worker.current !== own) return;
-      setState({ is: 'answered', question, ...answer, ways: null, alternatives: null });
-      if (answer.result.is !== 'conflict') return;
-      const ways = await own.ask.waysOut(question, answer.result);
-      if (worker.current === own) setState({ is: 'answered', question, ...answer, ways, alternatives: null });
-    }),
+    ask: (question) =>
+      void run(async (own) => {
+        setState({ is: 'running', share: 0, words: 'beginning' });
+        const answer = await own.ask.plan(
+          question,
+          proxy((share: number, words: string) => worker.current === own && setState({ is: 'running', share, words })),
+        );
+        if (worker.current !== own) return;
+        setState({ is: 'answered', question, ...answer, ways: null, alternatives: null });
+        if (answer.result.is !== 'conflict') return;
+        const ways = await own.ask.waysOut(question, answer.result);
+        if (worker.current === own) setState({ is: 'answered', question, ...answer, ways, alternatives: null });
+      }),
     alternatives: (wish) => {
       if (state.is !== 'answered' || state.result.is !== 'planned') return;
       const { question, result } = state;

@@ -29,7 +29,9 @@ export function useRing(bench: Bench, of: string, usual: TerminalRef): Ring {
   const model = modelIn(slot in words.build.slots ? words.build : asBuilt, slot, bench.catalogue)!;
   const side = sideFor(model, [terminal], flipped);
   return {
-    at, moved: at !== usual, flipped,
+    at,
+    moved: at !== usual,
+    flipped,
     walk: (direction) => {
       const next = padTowards(model, side, terminalOf(model, terminal)!, direction);
       if (next) setRing({ of, ref: `${slot}.${next.id}`, flipped });

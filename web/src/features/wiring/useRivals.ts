@@ -11,7 +11,14 @@ export function useRivals(target: Build, own: Catalogue) {
   const index = useModelIndex().data;
   const named = useMemo(() => {
     const used = Object.values(target.slots).map(({ model, revision }) => `${model}@${revision}`);
-    return index && [...used, ...index.filter(({ kind, retired }) => kinds.includes(kind) && !retired).map(({ id, revision }) => `${id}@${revision}`)];
+    return (
+      index && [
+        ...used,
+        ...index
+          .filter(({ kind, retired }) => kinds.includes(kind) && !retired)
+          .map(({ id, revision }) => `${id}@${revision}`),
+      ]
+    );
   }, [index, target]);
   const all = useModels(named).data;
   return { all: useMemo(() => all && makeCatalogue([...own.models, ...all.models]), [all, own]) };

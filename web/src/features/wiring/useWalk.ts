@@ -29,12 +29,20 @@ export function useWalk(bench: Bench, first: string | null): Walk {
   const said = useSaid(bench);
   const [worst] = useState(first === null ? (said[0] ?? null) : null);
   // By name: a plan that changes meanwhile moves the places of ends, not the end in question.
-  const [joint, setJoint] = useState(() => nameOf(endOf(first === null ? (worst?.finding.wires ?? []) : [first]) ?? ends[0]));
-  const place = Math.max(0, ends.findIndex((one) => nameOf(one) === joint));
+  const [joint, setJoint] = useState(() =>
+    nameOf(endOf(first === null ? (worst?.finding.wires ?? []) : [first]) ?? ends[0]),
+  );
+  const place = Math.max(
+    0,
+    ends.findIndex((one) => nameOf(one) === joint),
+  );
   const here = ends[place] ?? null;
   const findings = useFindings(bench, said, here?.wire.id ?? null, worst?.finding.key ?? null);
   return {
-    ends, here, place, findings,
+    ends,
+    here,
+    place,
+    findings,
     by: (steps) => {
       findings.letGo();
       setJoint(nameOf(ends[(place + steps + ends.length) % ends.length]));

@@ -5,6 +5,7 @@ import { findTerminal } from '@junctor/core';
 export type WireKind = 'supply' | 'ground' | 'signal';
 
 export function kindOf(net: Net | null, build: Build, catalogue: Catalogue): WireKind {
-  const is = (role: 'ground' | 'supply') => net?.terminals.some((ref) => findTerminal(build, ref, catalogue)?.roles.some((one) => one.is === role));
+  const is = (role: 'ground' | 'supply') =>
+    net?.terminals.some((ref) => findTerminal(build, ref, catalogue)?.roles.some((one) => one.is === role));
   return is('ground') ? 'ground' : is('supply') ? 'supply' : 'signal';
 }
