@@ -1,12 +1,13 @@
 /** Small hand-made parts and builds for worked cases. */
-import type { Build, Fitted, Wire } from '../build/build';
-import { emptyBuild } from '../build/build';
-import type { Catalogue } from '../catalogue/catalogue';
-import { makeCatalogue } from '../catalogue/catalogue';
-import type { Element, PartKind, PartModel, Port, Role, Terminal } from '../catalogue/partModel';
-import type { Meter } from '../checks/reading';
-import type { TerminalRef } from '../names';
-import type { Act, Note, QuadRecord } from '../records/records';
+import type { Build, Fitted, Wire } from '../facts/assembly/build';
+import { emptyBuild } from '../facts/assembly/build';
+import type { Catalogue } from '../facts/catalogue/catalogue';
+import { makeCatalogue } from '../facts/catalogue/catalogue';
+import type { Element, PartKind, PartModel, Port, Role, Terminal } from '../facts/catalogue/partModel';
+import type { TerminalRef } from '../facts/terms/names';
+import type { Note, QuadRecord } from '../facts/log/records';
+import type { Act } from '../facts/assembly/act';
+import type { Meter } from '../facts/terms/meter';
 
 export function terminal(id: string, roles: readonly Role[], over: Partial<Terminal> = {}): Terminal {
   return {

@@ -6,8 +6,8 @@ import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Circuit } from '../circuit/compile';
-import type { Meter } from '../checks/reading';
+import type { Circuit } from '../physics/circuit/compile';
+import type { Meter } from '../facts/terms/meter';
 
 export function hasNgspice(): boolean {
   return spawnSync('ngspice', ['--version'], { stdio: 'ignore' }).status === 0;

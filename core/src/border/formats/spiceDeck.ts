@@ -1,0 +1,50 @@
+/**
+ * The circuit of a build, switched off, as a SPICE deck that any SPICE reads: resistors, capacitors with their series
+ * resistance, diodes with their law (emission 1.7, at 300 K). Node 0 is battery minus where there is one.
+ */
+import type { Build } from '../../facts/assembly/build';
+import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { Circuit } from '../../physics/circuit/compile';
+import { compile } from '../../physics/circuit/compile';
+import { mainLeads } from '../../facts/wiring/mainLeads';
+
+const emission = 1.7;
+const thermalV = 0.025852;
+
+/** The deck of a build; node 0 is battery minus where it has a battery lead. */
+export function spiceDeckOf(build: Build, catalogue: Catalogue, title: string): string {
+  const circuit = compile(build, catalogue);
+  const leads = mainLeads(build, catalogue);
+  return spiceDeck(circuit, title, (leads && circuit.at[leads.minus]) || null);
+}
+
+/** `ground` is the node that becomes 0; null takes the first. */
+function spiceDeck({ nodes, branches }: Circuit, title: string, ground: string | null): string {
+  const zero = ground ?? nodes[0];
+  const name = new Map(nodes.map((node, index) => [node, node === zero ? '0' : `n${index}`]));
+  const lines = branches.flatMap(({ id, a, b, element }, index): string[] => {
+    const [na, nb] = [name.get(a)!, name.get(b)!];
+    const remark = `* ${id}: ${a} to ${b}`;
+    switch (element.is) {
+      case 'resistor':
+        return [remark, `R${index} ${na} ${nb} ${element.ohms}`];
+      case 'capacitor':
+        return [remark, `C${index} ${na} m${index} ${element.farads}`, `RC${index} m${index} ${nb} ${element.esrOhms}`];
+      case 'diode': {
+        const saturationA =
+          element.atA / (Math.exp((element.forwardV - element.atA * element.seriesOhms) / (emission * thermalV)) - 1);
+        return [
+          remark,
+          `D${index} ${na} ${nb} d${index}`,
+          `.model d${index} D(IS=${saturationA} N=${emission} RS=${element.seriesOhms})`,
+        ];
+      }
+      case 'unknown switch':
+        return [`${remark}, a switch whose state is not known: left open`];
+    }
+  });
+  const leaks = nodes.filter((node) => node !== zero).map((node, index) => `RG${index} ${name.get(node)} 0 1e10`);
+  return [`* ${title.replace(/\n/g, ' ')}`, ...lines, '* leaks that give every node a path', ...leaks, '.end', ''].join(
+    '\n',
+  );
+}

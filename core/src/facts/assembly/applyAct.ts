@@ -1,0 +1,132 @@
+/** What one act does to a Build. Facts are never refused: an act on something that does not exist changes nothing. */
+import type { Catalogue } from '../catalogue/catalogue';
+import { splitRef, tailWireId, terminalRef } from '../terms/names';
+import type { HousingId, Slot, TerminalRef, WireId } from '../terms/names';
+import type { Build, ConnectorRef, Wire, WireEnd } from './build';
+import { landedOn, onAir } from './build';
+import type { Act } from './act';
+
+/**
+ * The Build after the act; the argument is not changed.
+ * @throws {RangeError} If a part is fitted whose model the catalogue lacks.
+ */
+export function applyAct(build: Build, act: Act, catalogue: Catalogue): Build {
+  switch (act.do) {
+    case 'fit':
+      return fit(build, act.slot, act.fitted, catalogue);
+    case 'take off':
+      return takeOff(build, act.slot);
+    case 'land':
+      return land(build, act);
+    case 'reheat':
+      return heated(build, landingOf(build, act.wire, act.end));
+    case 'free': {
+      const freed = heated(build, landingOf(build, act.wire, act.end));
+      return withEnd(freed, act.wire, act.end, { at: { on: 'air', end: act.now }, by: 'none' });
+    }
+    case 'drop wire':
+      return { ...build, wires: without(build.wires, act.wire) };
+    case 'house':
+      return { ...build, housings: { ...build.housings, [act.housing.id]: act.housing } };
+    case 'unhouse':
+      return unhouse(build, act.housing);
+    case 'mate':
+      return { ...build, mates: { ...build.mates, [act.id]: act.mate } };
+    case 'unmate':
+      return { ...build, mates: without(build.mates, act.id) };
+    case 'hide':
+      return { ...build, hidden: { ...build.hidden, ...Object.fromEntries(act.refs.map((ref) => [ref, act.by])) } };
+    case 'bare':
+      return { ...build, hidden: withoutAll(build.hidden, act.refs) };
+    case 'contact':
+      return { ...build, contacts: [...build.contacts, { a: act.a, b: act.b, ohms: act.ohms, why: act.why }] };
+  }
+}
+
+function fit(build: Build, slot: Slot, fitted: Build['slots'][string], catalogue: Catalogue): Build {
+  const cleared = build.slots[slot] ? takeOff(build, slot) : build;
+  const tails = catalogue.model(fitted).tails.map((tail): Wire => {
+    const ref = terminalRef(slot, tail.terminal);
+    return {
+      id: tailWireId(slot, tail.terminal),
+      awg: tail.awg,
+      colour: tail.colour,
+      insulation: tail.insulation,
+      from: 'tail',
+      tailOf: ref,
+      lengthMm: tail.lengthMm,
+      via: [],
+      ends: [{ at: { on: 'terminal', ref }, by: 'factory' }, onAir],
+    };
+  });
+  return {
+    ...cleared,
+    slots: { ...cleared.slots, [slot]: fitted },
+    wires: { ...cleared.wires, ...Object.fromEntries(tails.map((wire) => [wire.id, wire])) },
+  };
+}
+
+/** The part goes with its own leads; other wires that were on it hang bare. */
+function takeOff(build: Build, slot: Slot): Build {
+  const wires: Record<WireId, Wire> = {};
+  for (const wire of Object.values(build.wires)) {
+    if (wire.tailOf && splitRef(wire.tailOf).slot === slot) continue;
+    const lifted = (end: WireEnd) => {
+      const ref = landedOn(end);
+      return ref && splitRef(ref).slot === slot ? onAir : end;
+    };
+    wires[wire.id] = { ...wire, ends: [lifted(wire.ends[0]), lifted(wire.ends[1])] };
+  }
+  const onSlot = (side: ConnectorRef) => 'slot' in side && side.slot === slot;
+  const mates = Object.entries(build.mates).filter(([, mate]) => !onSlot(mate.a) && !onSlot(mate.b));
+  const inSlot = (ref: string) => splitRef(ref as TerminalRef).slot === slot;
+  return {
+    ...build,
+    slots: without(build.slots, slot),
+    wires,
+    mates: Object.fromEntries(mates),
+    contacts: build.contacts.filter(({ a, b }) => !inSlot(a) && !inSlot(b)),
+    hidden: withoutAll(build.hidden, Object.keys(build.hidden).filter(inSlot)),
+    heats: withoutAll(build.heats, Object.keys(build.heats).filter(inSlot)),
+  };
+}
+
+/** Landing an end where it already is changes nothing: the same joint told twice is one joint. */
+function land(build: Build, act: Extract<Act, { do: 'land' }>): Build {
+  const before = build.wires[act.wire];
+  const wire: Wire = before ?? { ...act.body, id: act.wire, ends: [onAir, onAir] };
+  if (before && JSON.stringify(before.ends[act.end].at) === JSON.stringify(act.as.at)) return build;
+  const landed = withEnd({ ...build, wires: { ...build.wires, [act.wire]: wire } }, act.wire, act.end, act.as);
+  return act.as.by === 'solder' ? heated(landed, landedOn(act.as)) : landed;
+}
+
+function unhouse(build: Build, housing: HousingId): Build {
+  const uses = (side: ConnectorRef) => 'housing' in side && side.housing === housing;
+  const mates = Object.entries(build.mates).filter(([, mate]) => !uses(mate.a) && !uses(mate.b));
+  return { ...build, housings: without(build.housings, housing), mates: Object.fromEntries(mates) };
+}
+
+function landingOf(build: Build, wire: WireId, end: 0 | 1): TerminalRef | null {
+  const found = build.wires[wire];
+  return found ? landedOn(found.ends[end]) : null;
+}
+
+function heated(build: Build, ref: TerminalRef | null): Build {
+  return ref ? { ...build, heats: { ...build.heats, [ref]: (build.heats[ref] ?? 0) + 1 } } : build;
+}
+
+function withEnd(build: Build, id: WireId, end: 0 | 1, as: WireEnd): Build {
+  const wire = build.wires[id];
+  if (!wire) return build;
+  const ends: Wire['ends'] = end === 0 ? [as, wire.ends[1]] : [wire.ends[0], as];
+  return { ...build, wires: { ...build.wires, [id]: { ...wire, ends } } };
+}
+
+function without<T>(table: Readonly<Record<string, T>>, key: string): Record<string, T> {
+  return withoutAll(table, [key]);
+}
+
+function withoutAll<T>(table: Readonly<Record<string, T>>, keys: readonly string[]): Record<string, T> {
+  const gone = new Set(keys);
+  return Object.fromEntries(Object.entries(table).filter(([key]) => !gone.has(key)));
+}

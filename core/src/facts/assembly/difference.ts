@@ -1,0 +1,161 @@
+/**
+ * The ordered difference between two Builds: what has to be done so that one becomes the other.
+ * Same as planned means: slot and model, both ends of each wire, mates. Colour, length, heats and which
+ * physical part it is are information.
+ */
+import type { WireId } from '../terms/names';
+import { jointName } from '../terms/names';
+import type { Build, Mate, Wire, WireBody } from './build';
+import { sameFitted, sameLanding } from './build';
+import { sameJson } from '../terms/sameJson';
+import type { Act } from './act';
+
+export type ChangeVerb = 'unmate' | 'free' | 'drop' | 'take' | 'unhouse' | 'fit' | 'lead' | 'house' | 'land' | 'mate';
+
+export interface Change {
+  verb: ChangeVerb;
+  /** A slot, a joint (`W12.b`), a wire, a housing, a mate or the name of a supplied lead. */
+  subject: string;
+  effect: readonly Act[];
+}
+
+/** Changes in an order in which they can be made; applying every effect to `from` gives `to`. */
+export function difference(from: Build, to: Build): Change[] {
+  const { lead, loose } = supplied(from, to);
+  return [
+    ...unmates(from, to),
+    ...frees(from, to),
+    ...drops(from, to),
+    ...takes(from, to),
+    ...gone(from.housings, to.housings).map((id): Change => change('unhouse', id, { do: 'unhouse', housing: id })),
+    ...fits(from, to),
+    ...lead,
+    ...loose.map((id): Change => change('house', id, { do: 'house', housing: to.housings[id]! })),
+    ...lands(
+      from,
+      to,
+      new Set(lead.flatMap(({ effect }) => effect.flatMap((act) => (act.do === 'land' ? [act.wire] : [])))),
+    ),
+    ...mates(from, to),
+  ];
+}
+
+function change(verb: ChangeVerb, subject: string, ...effect: Act[]): Change {
+  return { verb, subject, effect };
+}
+
+function gone(from: Readonly<Record<string, unknown>>, to: Readonly<Record<string, unknown>>): string[] {
+  return Object.keys(from).filter((key) => !(key in to));
+}
+
+function sameFit(from: Build, to: Build, slot: string): boolean {
+  return sameFitted(from.slots[slot], to.slots[slot]);
+}
+
+function unmates(from: Build, to: Build): Change[] {
+  return Object.entries(from.mates)
+    .filter(([id, mate]) => !sameJson(mate, to.mates[id]) || !partsStay(from, to, mate))
+    .map(([id]) => change('unmate', id, { do: 'unmate', id }));
+}
+
+function partsStay(from: Build, to: Build, mate: Mate): boolean {
+  return [mate.a, mate.b].every((side) => !('slot' in side) || sameFit(from, to, side.slot));
+}
+
+function mates(from: Build, to: Build): Change[] {
+  return Object.entries(to.mates)
+    .filter(([id, mate]) => !sameJson(mate, from.mates[id]) || !partsStay(from, to, mate))
+    .map(([id, mate]) => change('mate', id, { do: 'mate', id, mate }));
+}
+
+/** Ends that stand where they should not, or on a part that goes, of wires that stay. */
+function frees(from: Build, to: Build): Change[] {
+  return eachEnd(from).flatMap(({ wire, end }) => {
+    const wanted = to.wires[wire.id];
+    const { at, by } = wire.ends[end];
+    if (!wanted || at.on === 'air' || by === 'factory') return [];
+    if (sameLanding(at, wanted.ends[end].at) && stillThere(from, to, wire, end)) return [];
+    return [change('free', jointName(wire.id, end), { do: 'free', wire: wire.id, end, left: 'clean', now: 'bare' })];
+  });
+}
+
+function drops(from: Build, to: Build): Change[] {
+  return Object.values(from.wires)
+    .filter((wire) => !(wire.id in to.wires) && wire.from !== 'tail')
+    .map((wire) => change('drop', wire.id, { do: 'drop wire', wire: wire.id }));
+}
+
+function takes(from: Build, to: Build): Change[] {
+  return Object.keys(from.slots)
+    .filter((slot) => !sameFit(from, to, slot))
+    .map((slot) => change('take', slot, { do: 'take off', slot, to: 'bench' }));
+}
+
+function fits(from: Build, to: Build): Change[] {
+  return Object.entries(to.slots)
+    .filter(([slot]) => !sameFit(from, to, slot))
+    .map(([slot, fitted]) => change('fit', slot, { do: 'fit', slot, fitted }));
+}
+
+/** A supplied lead is one step: its housings and every contact in them, one batch. */
+function supplied(from: Build, to: Build): { lead: Change[]; loose: string[] } {
+  const bundles = new Map<string, Wire[]>();
+  for (const wire of Object.values(to.wires)) {
+    if (wire.from !== 'supplied' || !wire.bundle || wire.id in from.wires) continue;
+    bundles.set(wire.bundle, [...(bundles.get(wire.bundle) ?? []), wire]);
+  }
+  const missing = new Set(Object.keys(to.housings).filter((id) => !sameJson(from.housings[id], to.housings[id])));
+  const lead = [...bundles].map(([name, wires]): Change => {
+    const cavities = wires.flatMap((wire) => wire.ends.flatMap(({ at }) => (at.on === 'cavity' ? [at.housing] : [])));
+    const housings = [...new Set(cavities)].filter((id) => missing.delete(id));
+    const house = housings.map((id): Act => ({ do: 'house', housing: to.housings[id]! }));
+    return change('lead', name, ...house, ...wires.flatMap((wire) => landings(wire)));
+  });
+  return { lead, loose: [...missing] };
+}
+
+function landings(wire: Wire): Act[] {
+  return ([0, 1] as const)
+    .filter((end) => wire.ends[end].at.on === 'cavity')
+    .map((end) => ({ do: 'land', wire: wire.id, end, as: wire.ends[end], body: bodyOf(wire) }));
+}
+
+function lands(from: Build, to: Build, inLeads: ReadonlySet<WireId>): Change[] {
+  return eachEnd(to).flatMap(({ wire, end }) => {
+    const { at, by } = wire.ends[end];
+    const onOwnPart = by === 'factory';
+    if (at.on === 'air' || onOwnPart || (at.on === 'cavity' && inLeads.has(wire.id))) return [];
+    const now = from.wires[wire.id];
+    const part = wire.tailOf?.split('.')[0];
+    const stays = now && (!part || sameFit(from, to, part)) && stillThere(from, to, now, end);
+    if (stays && sameLanding(now.ends[end].at, at)) return [];
+    return [
+      change('land', jointName(wire.id, end), {
+        do: 'land',
+        wire: wire.id,
+        end,
+        as: wire.ends[end],
+        body: bodyOf(wire),
+      }),
+    ];
+  });
+}
+
+/** False when the part under a landing is taken off: the joint goes with it. */
+function stillThere(from: Build, to: Build, wire: Wire, end: 0 | 1): boolean {
+  const { at } = wire.ends[end];
+  return at.on !== 'terminal' || sameFit(from, to, at.ref.slice(0, at.ref.indexOf('.')));
+}
+
+function eachEnd(build: Build): { wire: Wire; end: 0 | 1 }[] {
+  return Object.values(build.wires).flatMap((wire) => [
+    { wire, end: 0 as const },
+    { wire, end: 1 as const },
+  ]);
+}
+
+/** What a landing tells about the wire itself. */
+export function bodyOf(wire: Wire): WireBody {
+  const { id: _id, ends: _ends, ...body } = wire;
+  return body;
+}

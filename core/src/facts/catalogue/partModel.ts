@@ -1,0 +1,245 @@
+/**
+ * A part model: what the catalogue knows of a part, down to its inner elements. Plain data; a revision never changes.
+ * Units: mm, g, V, A, ohm, F, H. Board coordinates: x to the right, y up, seen from the top, origin at the centre.
+ */
+import type { NodeId, PortId, Range, TerminalId, XY } from '../terms/names';
+
+export const partKinds = [
+  'controller',
+  'single board',
+  'esc',
+  'distribution',
+  'motor',
+  'capacitor',
+  'battery lead',
+  'receiver',
+  'video unit',
+  'camera',
+  'positioning',
+  'lights',
+  'light controller',
+  'buzzer',
+  'regulator',
+  'adapter',
+  'antenna',
+  'frame',
+  'propeller',
+  'pack',
+] as const;
+export type PartKind = (typeof partKinds)[number];
+
+/** How sure we are of a number. */
+export type Certainty = 'measured' | 'sheet' | 'typical' | 'assumed';
+
+export interface PartModel {
+  id: string;
+  revision: number;
+  kind: PartKind;
+  name: string;
+  maker: string;
+  massG: number;
+  body: Body;
+  terminals: readonly Terminal[];
+  connectors: readonly Connector[];
+  tails: readonly Tail[];
+  elements: readonly Element[];
+  ports: readonly Port[];
+  signs: readonly Sign[];
+  covers: readonly Cover[];
+  frame?: FrameBody;
+  heat?: { limitC: number; kPerW: number; jPerK: number };
+  /** For a motor: turns per minute and volt, and pole pairs; for an ESC the highest electrical speed, in turns per minute. */
+  speed?: { kv?: number; polePairs?: number; limitErpm?: number };
+  /** For a motor built for one turning sense, told by the colour of its leads; others turn either way. */
+  turns?: 'clockwise' | 'anticlockwise';
+  /** For a pack: cells in series and what it holds. */
+  cells?: { series: number; capacityAh: number };
+  /** JSON pointer to a number -> how sure we are of it; the longest matching pointer holds. */
+  knownFrom: Readonly<Record<string, Certainty>>;
+}
+
+export interface Terminal {
+  id: TerminalId;
+  printed: string;
+  /** Terminals with the same node are one conductor inside the part. */
+  node: NodeId;
+  form: 'pad' | 'hole' | 'castellation' | 'pin' | 'cup' | 'lug' | 'shell' | 'tail' | 'metal';
+  sides: readonly Side[];
+  atMm: XY;
+  sizeMm: XY;
+  drillMm?: number;
+  copper: 'trace' | 'pour' | 'plane';
+  /** How many wires it can hold. */
+  holds: number;
+  thickestAwg: number;
+  withstandV: Range;
+  withstandOffV: Range;
+  drivesV?: number;
+  needsHighV?: number;
+  pull?: 'up' | 'down';
+  touch: 'easy' | 'fine' | 'no';
+  contact: 'bare' | 'resin' | 'anodised';
+  /** Alternatives: a link says which one is used. */
+  roles: readonly Role[];
+}
+
+export type Side = 'top' | 'bottom';
+
+export type PortPin = 'tx' | 'rx' | 'sda' | 'scl' | 'in' | 'out' | 'plus' | 'minus' | 'a' | 'b' | 'c';
+
+export type Role =
+  | { is: 'ground' }
+  | { is: 'supply'; dir: 'gives' | 'takes'; volts: Range }
+  | { is: 'port'; port: PortId; pin: PortPin }
+  | { is: 'metal' };
+
+export type PortKind =
+  | 'serial'
+  | 'i2c'
+  | 'video'
+  | 'motorSignal'
+  | 'motorPhase'
+  | 'lights'
+  | 'buzzer'
+  | 'sense'
+  | 'escData'
+  | 'aerial'
+  | 'usb';
+
+export interface Port {
+  id: PortId;
+  kind: PortKind;
+  way: 'gives' | 'takes' | 'both';
+  index?: number;
+  levelV: number;
+  speaks: readonly string[];
+  inversion: 'plain' | 'inverted' | 'either';
+  halfDuplex: boolean;
+  /** Ports that share a pin or a timer with this one. */
+  excludes: readonly PortId[];
+  needs: readonly PortId[];
+}
+
+/** Pins in order of position, 1 first, looking into the mating face with the latch up. */
+export interface Connector {
+  id: string;
+  family: string;
+  pitchMm: number;
+  pins: readonly TerminalId[];
+  key: string;
+  exitDeg: number;
+  ampsPerPin: number;
+}
+
+/** A lead that the part brings with it: becomes a wire with one end fixed at the maker. */
+export interface Tail {
+  terminal: TerminalId;
+  awg: number;
+  colour: string;
+  insulation: string;
+  lengthMm: number;
+  /** The housing that the maker crimped on the far end. */
+  housing?: { connector: string; position: number };
+}
+
+/** One list serves the meter (part unpowered) and first power: each element says what it is in both. */
+export type Element = { id: string; fails: readonly ('open' | 'short' | 'leaky')[] } & (
+  | { is: 'resistor'; a: NodeId; b: NodeId; ohms: number }
+  | { is: 'winding'; a: NodeId; b: NodeId; ohms: number; henries: number }
+  | {
+      is: 'capacitor';
+      plus: NodeId;
+      minus: NodeId;
+      farads: number;
+      esrOhms: number;
+      leakOhms: number;
+      ratedV: number;
+      keepsAtRated: number;
+      polarised: boolean;
+    }
+  | { is: 'diode'; anode: NodeId; cathode: NodeId; forwardV: number; atA: number; seriesOhms: number }
+  | { is: 'switch'; a: NodeId; b: NodeId; onOhms: number; closedWhen: 'never' | 'powered' | 'driven' | 'unknown' }
+  | {
+      is: 'regulator';
+      kindOf: 'linear' | 'step-down' | 'step-up';
+      input: NodeId;
+      output: NodeId;
+      ground: NodeId;
+      enable: 'always' | 'software' | NodeId;
+      outV: number;
+      minInV: number;
+      limitA: number;
+      stillAirA: number;
+      efficiency: number;
+      idleA: number;
+      offOhms: number;
+      backDiodeV: number | null;
+    }
+  | {
+      is: 'load';
+      plus: NodeId;
+      minus: NodeId;
+      offOhms: number;
+      idleA: number;
+      typicalA: number;
+      peakA: number;
+      constant: 'current' | 'power' | 'ohms';
+      wakesAtV: number;
+      liveOnUsb: boolean;
+    }
+);
+
+/** Something a person sees or hears when the part is powered and works. */
+export interface Sign {
+  id: string;
+  shows: 'tone' | 'light' | 'picture' | 'link' | 'warmth';
+  /** In a technician's words: "start tone of channel 3". */
+  says: string;
+  channel?: number;
+  needs: readonly TerminalId[];
+  afterS: number;
+}
+
+export interface Body {
+  outlineMm: readonly XY[];
+  aboveMm: number;
+  belowMm: number;
+  holes: readonly { atMm: XY; drillMm: number }[];
+  openings: readonly {
+    what: 'usb' | 'button' | 'card' | 'lens' | 'barometer' | 'screw';
+    nodes: readonly NodeId[];
+    atMm: XY;
+    faceDeg: number | 'up' | 'down';
+  }[];
+  /** Room that it takes with everything on it. */
+  boxMm?: readonly [number, number, number];
+  /** Conductors that stand bare. */
+  bare?: readonly { side: Side; areaMm: readonly XY[] }[];
+  /** Grommets, spacers, screws. */
+  mount?: { heightMm: number; squeezedMm: number; thread: string; lengthMm: number };
+  /** Where the silk arrow points, in degrees anticlockwise from x; null: no arrow printed. */
+  arrowDeg: number | null;
+}
+
+export interface FrameBody {
+  corners: readonly { index: number; atMm: XY; level: 'upper' | 'lower'; discMm: number }[];
+  bays: readonly {
+    id: string;
+    atMm: readonly [number, number, number];
+    sizeMm: readonly [number, number, number];
+    hole: string;
+  }[];
+  posts: readonly { atMm: XY; lengthMm: number; thread: string }[];
+  route: {
+    points: Readonly<Record<string, readonly [number, number, number]>>;
+    edges: readonly (readonly [string, string])[];
+  };
+  conducts: boolean;
+}
+
+export interface Cover {
+  by: 'mate' | 'lid' | 'mount';
+  /** For a mate: the connector whose plug hides the terminals. */
+  id: string;
+  hides: readonly TerminalId[];
+}

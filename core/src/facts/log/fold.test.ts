@@ -1,0 +1,157 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { QuadRecord } from './records';
+import { benchParts, benchSlots, buildOf, fitted, goodWires, logOf, wire } from '../../testing/fixtures';
+import { bodyOf, difference } from '../assembly/difference';
+import { applyAct } from '../assembly/applyAct';
+import { emptyBuild } from '../assembly/build';
+import type { Build, Wire } from '../assembly/build';
+import { fold, foldLog } from './fold';
+
+const catalogue = benchParts();
+const fit = (slot: keyof typeof benchSlots) => ({ do: 'fit', slot, fitted: fitted(benchSlots[slot]) }) as const;
+const land = (one: Wire, end: 0 | 1) =>
+  ({ do: 'land', wire: one.id, end, as: one.ends[end], body: bodyOf(one) }) as const;
+
+describe('fold', () => {
+  it('puts a correction in the place of what it corrects', () => {
+    const wrong = wire('T', 'RX.T', 'FC.T1');
+    const right = wire('T', 'RX.T', 'FC.R1');
+    const log = logOf(
+      fit('FC'),
+      fit('RX'),
+      land(wrong, 1),
+      { do: 'reheat', wire: 'T', end: 1, dwellS: null },
+      { replaces: 'r3', body: land(right, 1) },
+    );
+    const built = fold(log, catalogue);
+    expect(built.wires.T!.ends[1].at).toEqual({ on: 'terminal', ref: 'FC.R1' });
+    expect(built.heats).toEqual({ 'FC.R1': 2 });
+  });
+
+  it('forgets what was taken back, and what was taken back of a correction', () => {
+    const log = logOf(fit('FC'), fit('RX'), { replaces: 'r2', body: { saw: 'taken back', reason: 'no' } });
+    expect(Object.keys(fold(log, catalogue).slots)).toEqual(['FC']);
+    const again = logOf(
+      fit('FC'),
+      { replaces: 'r1', body: fit('RX') },
+      { replaces: 'r2', body: { saw: 'taken back', reason: 'no' } },
+    );
+    expect(Object.keys(fold(again, catalogue).slots)).toEqual([]);
+  });
+
+  it('counts the same joint told twice as one', () => {
+    const one = wire('T', 'RX.T', 'FC.R1');
+    const once = fold(logOf(fit('FC'), fit('RX'), land(one, 1)), catalogue);
+    expect(fold(logOf(fit('FC'), fit('RX'), land(one, 1), land(one, 1)), catalogue)).toEqual(once);
+  });
+
+  it('takes a part off with its joints, and leaves the wires bare', () => {
+    const built = fold(
+      logOf(fit('FC'), fit('RX'), land(goodWires()[4]!, 0), land(goodWires()[4]!, 1), {
+        do: 'take off',
+        slot: 'FC',
+        to: 'scrap',
+      }),
+      catalogue,
+    );
+    expect(built.wires.T!.ends.map(({ at }) => at.on)).toEqual(['terminal', 'air']);
+    expect(built.heats).toEqual({ 'RX.T': 1 });
+  });
+
+  it('folds stored records by seq, whatever order they come in', () => {
+    const log = logOf(fit('FC'), fit('RX'), land(goodWires()[4]!, 1), {
+      do: 'free',
+      wire: 'T',
+      end: 1,
+      left: 'clean',
+      now: 'bare',
+    });
+    fc.assert(
+      fc.property(fc.shuffledSubarray(log, { minLength: log.length }), (mixed: QuadRecord[]) => {
+        expect(fold(mixed, catalogue)).toEqual(fold(log, catalogue));
+      }),
+    );
+  });
+
+  it('traces the nets an act touched, before and after it', () => {
+    const { acts } = foldLog(
+      logOf(fit('FC'), fit('RX'), land(goodWires()[4]!, 0), land(goodWires()[4]!, 1), {
+        do: 'free',
+        wire: 'T',
+        end: 1,
+        left: 'clean',
+        now: 'bare',
+      }),
+      catalogue,
+    );
+    expect([...acts[4]!.touched].sort()).toEqual(['FC.R1', 'RX.T']);
+    expect(acts[4]!.joints).toEqual(['T.b']);
+  });
+});
+
+/** Builds over the bench parts with any subset of slots and any landings. */
+const anyBuild: fc.Arbitrary<Build> = fc
+  .record({
+    slots: fc.subarray(['BAT', 'FC', 'RX'] as const),
+    ends: fc.array(fc.tuple(fc.nat(5), fc.nat(3), fc.nat(7)), { maxLength: 6 }),
+  })
+  .map(({ slots, ends }) => {
+    const board = ['VB', 'G', '5V', 'T1', 'R1', 'T2', 'R2', 'G2'] as const;
+    const radio = ['V', 'G', 'T', 'R'] as const;
+    const wires = new Map<number, Wire>();
+    for (const [id, a, b] of ends) {
+      wires.set(
+        id,
+        wire(
+          `W${id}`,
+          slots.includes('RX') ? `RX.${radio[a]!}` : null,
+          slots.includes('FC') ? `FC.${board[b]!}` : null,
+        ),
+      );
+    }
+    return buildOf(Object.fromEntries(slots.map((slot) => [slot, benchSlots[slot]])), [...wires.values()]);
+  });
+
+describe('difference', () => {
+  const same = ({ slots, wires, mates }: Build) => ({
+    slots,
+    mates,
+    ends: Object.fromEntries(
+      Object.values(wires)
+        .filter(({ ends }) => ends.some(({ at }) => at.on !== 'air'))
+        .map((one) => [one.id, one.ends.map(({ at }) => at)]),
+    ),
+  });
+
+  it('leads from any build to any other', () => {
+    fc.assert(
+      fc.property(anyBuild, anyBuild, (from, to) => {
+        const reached = difference(from, to)
+          .flatMap(({ effect }) => effect)
+          .reduce((build, act) => applyAct(build, act, catalogue), from);
+        expect(same(reached)).toEqual(same(to));
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  it('is empty once the plan is built, and names joints by wire and end', () => {
+    const target = buildOf(benchSlots, goodWires());
+    const steps = difference(emptyBuild, target);
+    expect(steps.map(({ verb, subject }) => `${verb}:${subject}`)).toContain('land:T.b');
+    const built = steps
+      .flatMap(({ effect }) => effect)
+      .reduce((build, act) => applyAct(build, act, catalogue), emptyBuild);
+    expect(difference(built, target)).toEqual([]);
+  });
+
+  it('offers to free and land a wire that is on another pad', () => {
+    const target = buildOf(benchSlots, [wire('T', 'RX.T', 'FC.R1')]);
+    const built = buildOf(benchSlots, [wire('T', 'RX.T', 'FC.R2')]);
+    expect(difference(built, target).map(({ verb, subject }) => `${verb}:${subject}`)).toEqual([
+      'free:T.b',
+      'land:T.b',
+    ]);
+  });
+});

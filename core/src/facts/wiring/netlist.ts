@@ -1,0 +1,117 @@
+/**
+ * Netlist: all terminals that are electrically one through wires, mated plugs and the copper inside parts.
+ * Elements inside parts (windings, diodes) do not join nets. Union-find.
+ */
+import type { Build, ConnectorRef, Landing, Mate } from '../assembly/build';
+import type { Catalogue } from '../catalogue/catalogue';
+import { terminalOf } from '../catalogue/catalogue';
+import type { TerminalRef, WireId } from '../terms/names';
+import { splitRef, terminalRef } from '../terms/names';
+import { modelIn } from '../assembly/lookUp';
+
+export interface Net {
+  id: string;
+  terminals: readonly TerminalRef[];
+  wires: readonly WireId[];
+}
+
+export interface Netlist {
+  nets: readonly Net[];
+  /** The net of a terminal; null when the terminal does not exist in the build. */
+  netOf(ref: TerminalRef): Net | null;
+  /** The net of a wire; null when there is no such wire. */
+  netOfWire(wire: WireId): Net | null;
+  /** The id of the net that a conductor inside a part (`SLOT:NODE`) belongs to, also when no terminal shows it. */
+  idOf(conductor: string): string;
+}
+
+/** The conductor inside a part that a terminal belongs to, as `SLOT:NODE`; null when it does not exist. */
+export function conductorOf(build: Build, ref: TerminalRef, catalogue: Catalogue): string | null {
+  const { slot, terminal } = splitRef(ref);
+  const model = modelIn(build, slot, catalogue);
+  const found = model && terminalOf(model, terminal);
+  return found ? `${slot}:${found.node}` : null;
+}
+
+/** The point that a wire's end is on, as a conductor or a cavity `HOUSING#POSITION`; null for air or a missing terminal. */
+export function pointOf(build: Build, at: Landing, catalogue: Catalogue): string | null {
+  if (at.on === 'air') return null;
+  if (at.on === 'cavity') return `${at.housing}#${at.position}`;
+  return conductorOf(build, at.ref, catalogue);
+}
+
+/** The pairs of points that a mated plug joins, with the position on side a. Positions that miss the other side are left out. */
+export function matedPoints(
+  build: Build,
+  mate: Mate,
+  catalogue: Catalogue,
+): { a: string; b: string; position: number }[] {
+  const a = pointsOf(build, mate.a, catalogue);
+  const b = pointsOf(build, mate.b, catalogue);
+  return a.flatMap((point, index) => {
+    const opposite = (mate.mirrored ? b.length - 1 - index : index) + mate.shift;
+    const other = b[opposite];
+    return point && other ? [{ a: point, b: other, position: index + 1 }] : [];
+  });
+}
+
+function pointsOf(build: Build, side: ConnectorRef, catalogue: Catalogue): (string | null)[] {
+  if ('housing' in side) {
+    const ways = build.housings[side.housing]?.ways ?? 0;
+    return Array.from({ length: ways }, (_, index) => `${side.housing}#${index + 1}`);
+  }
+  const model = modelIn(build, side.slot, catalogue);
+  const connector = model?.connectors.find(({ id }) => id === side.connector);
+  return (connector?.pins ?? []).map((pin) => conductorOf(build, terminalRef(side.slot, pin), catalogue));
+}
+
+/** The netlist of a build. A terminal that nothing is joined to is a net of its own. */
+export function netlist(build: Build, catalogue: Catalogue): Netlist {
+  const parent = new Map<string, string>();
+  const find = (point: string): string => {
+    let root = point;
+    while (parent.get(root) !== root) {
+      if (!parent.has(root)) parent.set(root, root);
+      else root = parent.get(root)!;
+    }
+    parent.set(point, root);
+    return root;
+  };
+  const join = (a: string, b: string) => parent.set(find(a), find(b));
+
+  for (const wire of Object.values(build.wires)) {
+    for (const end of wire.ends) {
+      const point = pointOf(build, end.at, catalogue);
+      if (point) join(`~${wire.id}`, point);
+    }
+  }
+  for (const mate of Object.values(build.mates)) {
+    for (const { a, b } of matedPoints(build, mate, catalogue)) join(a, b);
+  }
+  return collect(build, catalogue, find);
+}
+
+function collect(build: Build, catalogue: Catalogue, find: (point: string) => string): Netlist {
+  const byRoot = new Map<string, { id: string; terminals: TerminalRef[]; wires: WireId[] }>();
+  const netAt = (root: string) => {
+    let net = byRoot.get(root);
+    if (!net) byRoot.set(root, (net = { id: root, terminals: [], wires: [] }));
+    return net;
+  };
+  const rootOfTerminal = new Map<TerminalRef, string>();
+  for (const slot of Object.keys(build.slots)) {
+    for (const terminal of modelIn(build, slot, catalogue)!.terminals) {
+      const ref = terminalRef(slot, terminal.id);
+      const root = find(`${slot}:${terminal.node}`);
+      rootOfTerminal.set(ref, root);
+      netAt(root).terminals.push(ref);
+    }
+  }
+  for (const wire of Object.keys(build.wires)) netAt(find(`~${wire}`)).wires.push(wire);
+  return {
+    nets: [...byRoot.values()],
+    netOf: (ref) => byRoot.get(rootOfTerminal.get(ref) ?? '') ?? null,
+    netOfWire: (wire) => (build.wires[wire] ? (byRoot.get(find(`~${wire}`)) ?? null) : null),
+    idOf: find,
+  };
+}

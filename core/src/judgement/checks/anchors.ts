@@ -1,0 +1,43 @@
+/** The tones that prove contact: an expected silence counts only if each probe has sounded on its own net. */
+import type { FoldedLog } from '../../facts/log/fold';
+import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { Id, TerminalRef } from '../../facts/terms/names';
+import { notesOf } from '../../facts/log/notesOf';
+import { netlist } from '../../facts/wiring/netlist';
+import { concernsTerminals, spoiledBy } from '../../facts/log/stale';
+import type { Touch } from '../../facts/log/reading';
+
+/** For each probe the newest record of a tone on its terminal's net that is not stale, or null. */
+export function anchorsFor(touch: Touch, log: FoldedLog, catalogue: Catalogue): { black: Id | null; red: Id | null } {
+  const nets = netlist(log.build, catalogue);
+  const sounding = notesOf(log, 'reading').filter(({ record }) => {
+    const { heard, verdict, expected } = record.body.reading;
+    return verdict === 'pass' && heard.length === 'does not stop' && expected.passes.includes('does not stop');
+  });
+  const anchor = (ref: TerminalRef): Id | null => {
+    const net = nets.netOf(ref);
+    const found = sounding.filter((entry) => {
+      const { black, red } = entry.record.body.reading.touch;
+      const onNet = [black, red].some((other) => net !== null && nets.netOf(other) === net);
+      return onNet && !spoiledBy(entry, log, concernsTerminals(black, red));
+    });
+    return found.at(-1)?.record.id ?? null;
+  };
+  return { black: anchor(touch.black), red: anchor(touch.red) };
+}
+
+/** Volts on the capacitors and seconds since, from the newest tone reading; empty after none or after power. */
+export function chargeBefore(
+  log: FoldedLog,
+  now: string,
+): { chargeV: Readonly<Record<string, number>>; pauseS: number } {
+  const last = notesOf(log, 'reading')
+    .filter(({ record }) => record.body.reading.touch.mode !== 'volts')
+    .at(-1);
+  const proof = notesOf(log, 'meter proof').at(-1);
+  if (!last || (proof && proof.madeSeq > last.madeSeq)) return { chargeV: {}, pauseS: 0 };
+  return {
+    chargeV: last.record.body.reading.expected.chargeAfterV,
+    pauseS: Math.max(0, (Date.parse(now) - Date.parse(last.record.doneAt)) / 1000),
+  };
+}

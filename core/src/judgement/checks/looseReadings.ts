@@ -1,0 +1,135 @@
+/**
+ * What a meter reads on a part while it is loose: its signature. Computed from its inside as for a whole build, so that
+ * a first measurement fills in or contradicts what the catalogue says.
+ */
+import type { Build } from '../../facts/assembly/build';
+import { emptyBuild } from '../../facts/assembly/build';
+import { expectIn } from './expect';
+import type { Expectation, Touch } from '../../facts/log/reading';
+import { compile } from '../../physics/circuit/compile';
+import { terminalRef } from '../../facts/terms/names';
+import { makeCatalogue } from '../../facts/catalogue/catalogue';
+import { firstOfNode, shortBelowOhms } from '../../facts/catalogue/conductors';
+import type { ModelMistake } from '../../facts/catalogue/mistake';
+import { mistake } from '../../facts/catalogue/mistake';
+import type { SignatureReading } from '../../facts/log/records';
+import type { PartModel, Terminal } from '../../facts/catalogue/partModel';
+import type { Length } from '../../facts/terms/toneLength';
+import type { Meter } from '../../facts/terms/meter';
+
+export interface LooseReading {
+  black: Terminal;
+  red: Terminal;
+  mode: 'tone' | 'ohms' | 'diode';
+  /** What it shows: "5V against ground". */
+  why: string;
+  expected: Expectation;
+}
+
+/** The slot that a part stands in while it is looked at alone. */
+const alone = 'PART';
+
+/** The meter that the catalogue's own checks are made with: a typical card without spread. */
+const referenceMeter: Meter = {
+  id: 'reference',
+  name: 'reference',
+  limitV: 1.5,
+  limitA: 0.001,
+  seriesOhms: 1500,
+  beepBelowOhms: 30,
+  stopsAboveOhms: 40,
+  answerMs: 20,
+  shortestToneMs: 40,
+  beepsOnReverse: true,
+  toneHz: null,
+  spread: 0,
+};
+
+/** The few touches that tell a good loose part from a bad one, with what this meter must show. */
+export function looseReadings(model: PartModel, meter: Meter): LooseReading[] {
+  const circuit = compile(aloneBuild(model), makeCatalogue([model]));
+  return touches(model).map((touch) => {
+    const asked: Touch = {
+      black: terminalRef(alone, touch.black.id),
+      red: terminalRef(alone, touch.red.id),
+      mode: touch.mode,
+      power: 'off',
+    };
+    return { ...touch, expected: expectIn(circuit, asked, { meter, heldS: 2 }) };
+  });
+}
+
+function aloneBuild({ id, revision }: PartModel): Build {
+  return { ...emptyBuild, slots: { [alone]: { model: id, revision, part: null, pose: null } } };
+}
+
+function touches({ terminals, elements }: PartModel): Omit<LooseReading, 'expected'>[] {
+  const reachable = terminals.filter(({ touch, form }) => touch !== 'no' || form === 'tail');
+  const ground = reachable.find(({ roles }) => roles.some((role) => role.is === 'ground'));
+  const rails = firstOfNode(reachable.filter(({ roles }) => roles.some((role) => role.is === 'supply')));
+  const inside = new Set(elements.flatMap((element) => (element.is === 'winding' ? [element.a, element.b] : [])));
+  const windings = firstOfNode(reachable.filter(({ node }) => inside.has(node)));
+  const signals = firstOfNode(
+    reachable.filter(({ node, roles }) => roles.some((role) => role.is === 'port') && hasClamp(elements, node)),
+  );
+  const first = signals[0];
+  return [
+    ...(ground
+      ? rails
+          .filter(({ node }) => node !== ground.node)
+          .flatMap((red): Omit<LooseReading, 'expected'>[] => [
+            { black: ground, red, mode: 'tone', why: `${red.printed} against ground must not stay on` },
+            { black: ground, red, mode: 'ohms', why: `${red.printed} against ground` },
+          ])
+      : []),
+    ...windings.flatMap((black, index) =>
+      windings
+        .slice(index + 1)
+        .map((red): Omit<LooseReading, 'expected'> => ({
+          black,
+          red,
+          mode: 'tone',
+          why: `winding ${black.printed} to ${red.printed}`,
+        })),
+    ),
+    ...(ground && first
+      ? [{ black: first, red: ground, mode: 'diode' as const, why: `the clamp of ${first.printed}` }]
+      : []),
+  ];
+}
+
+function hasClamp(elements: PartModel['elements'], node: string): boolean {
+  return elements.some((element) => element.is === 'diode' && element.cathode === node);
+}
+
+/** Twice or half of a typical part's ohms is no surprise. */
+const typicalFactor = 2;
+
+/** What a loose reading says: stop for what no good part shows; numbers off a typical part are kept, not judged. */
+export function judgeLoose(
+  { mode, expected }: LooseReading,
+  heard: { length: Length | null; value: number | null },
+): SignatureReading['verdict'] {
+  if (expected.from === 'none') return 'record only';
+  if (mode === 'tone') return heard.length !== null && expected.passes.includes(heard.length) ? 'pass' : 'stop';
+  const { band } = expected;
+  if (!band || heard.value === null) return 'record only';
+  if (mode === 'ohms' && heard.value < shortBelowOhms && band[0] > 2 * shortBelowOhms) return 'stop';
+  const [low, high] =
+    mode === 'ohms' ? [band[0] / typicalFactor, band[1] * typicalFactor] : [band[0] - 0.08, band[1] + 0.08];
+  return heard.value >= low && heard.value <= high ? 'pass' : 'record only';
+}
+
+/** A signature that no good part can have: a rail that reads as a short. */
+export function checkLooseReadings(model: PartModel): ModelMistake[] {
+  return looseReadings(model, referenceMeter).flatMap(({ mode, black, red, expected }) => {
+    if (mode !== 'ohms' || !expected.band || expected.band[0] >= shortBelowOhms) return [];
+    return [
+      mistake(
+        'elements',
+        'signature',
+        `${red.id} against ${black.id} reads ${expected.band[0].toFixed(1)} ohm on the loose part: a short`,
+      ),
+    ];
+  });
+}

@@ -1,0 +1,33 @@
+/** Terminals that lie so close on one side of a board that solder can bridge them. */
+import type { Build } from '../../facts/assembly/build';
+import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { PartModel, Terminal } from '../../facts/catalogue/partModel';
+import type { TerminalRef } from '../../facts/terms/names';
+import { terminalRef } from '../../facts/terms/names';
+import { modelIn } from '../../facts/assembly/lookUp';
+import { gapMm } from '../../physics/geometry/gap';
+
+/** Copper to copper, in mm. */
+export const neighbourWithinMm = 2;
+
+/** Neighbours of a terminal on the same side of its board, nearest first. */
+export function neighboursOf(model: PartModel, terminal: Terminal): { terminal: Terminal; gapMm: number }[] {
+  return model.terminals
+    .filter((other) => other.id !== terminal.id && other.sides.some((side) => terminal.sides.includes(side)))
+    .map((other) => ({ terminal: other, gapMm: gapMm(terminal, other) }))
+    .filter((pair) => pair.gapMm <= neighbourWithinMm)
+    .sort((a, b) => a.gapMm - b.gapMm);
+}
+
+/** Each pair of neighbours in the build once. Contacts under a connector belong to its plug and are left out. */
+export function neighbourPairs(build: Build, catalogue: Catalogue): (readonly [TerminalRef, TerminalRef])[] {
+  return Object.keys(build.slots).flatMap((slot) => {
+    const model = modelIn(build, slot, catalogue)!;
+    const boards = model.terminals.filter(({ form }) => form !== 'pin' && form !== 'tail');
+    return boards.flatMap((terminal, index) =>
+      neighboursOf({ ...model, terminals: boards.slice(index) }, terminal).map(
+        (near) => [terminalRef(slot, terminal.id), terminalRef(slot, near.terminal.id)] as const,
+      ),
+    );
+  });
+}

@@ -1,0 +1,120 @@
+/**
+ * What visible damage means: which parts go, which others may have been hurt with them, what comes before the new part is
+ * powered, and what replacing them takes at the bench. Parts that kill each other are replaced as a pair.
+ */
+import type { Build } from '../../facts/assembly/build';
+import { landedOn } from '../../facts/assembly/build';
+import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { PartKind } from '../../facts/catalogue/partModel';
+import { motorMap } from '../../physics/motors/motorMap';
+import type { Slot } from '../../facts/terms/names';
+import { jointName, splitRef } from '../../facts/terms/names';
+import { takesS } from '../../work/sequence/durations';
+import { modelIn } from '../../facts/assembly/lookUp';
+
+export const damages = [
+  'black motor winding',
+  'hole or shifted transistor',
+  'charred board or lifted copper',
+  'capacitor burst or gone',
+] as const;
+export type Damage = (typeof damages)[number];
+
+export interface DamageJudged {
+  replace: readonly Slot[];
+  /** To be read like their siblings before they are believed. */
+  suspect: readonly Slot[];
+  because: string;
+  /** What must come first. */
+  first: string;
+  joints: number;
+  minutes: number;
+}
+
+/** The judgement of damage seen at a part. @throws {RangeError} If the build has no such part. */
+export function judgeDamage(seen: Damage, slot: Slot, build: Build, catalogue: Catalogue): DamageJudged {
+  const kind = modelIn(build, slot, catalogue)?.kind;
+  if (!kind) throw new RangeError(`no part ${slot}`);
+  const judged = meaning(seen, slot, kind, build, catalogue);
+  return { ...judged, ...work(judged.replace, build) };
+}
+
+function meaning(
+  seen: Damage,
+  slot: Slot,
+  kind: PartKind,
+  build: Build,
+  catalogue: Catalogue,
+): Omit<DamageJudged, 'joints' | 'minutes'> {
+  const motors = motorMap(build, catalogue);
+  const ofKind = (wanted: PartKind) =>
+    Object.keys(build.slots).filter((one) => modelIn(build, one, catalogue)!.kind === wanted);
+  const driven = motors.filter(({ channel }) => channel?.slot === slot).map((motor) => motor.slot);
+  switch (seen) {
+    case 'black motor winding': {
+      const driver = motors.find((motor) => motor.slot === slot)?.channel?.slot;
+      return {
+        replace: driver ? [slot, driver] : [slot],
+        suspect: [],
+        because: driver
+          ? 'the motor and its ESC have hurt each other: with one of them old, the new one dies too'
+          : 'a burnt winding shorts what drives it',
+        first: 'first power of the new motor only through the limiter',
+      };
+    }
+    case 'hole or shifted transistor':
+      return {
+        replace: [slot],
+        suspect: driven,
+        because: 'a dead switch burns the next motor',
+        first:
+          driven.length > 0
+            ? `${driven.join(', ')} only after they measure like their siblings, then through the limiter`
+            : 'first power through the limiter',
+      };
+    case 'charred board or lifted copper':
+      return {
+        replace: [slot],
+        suspect: ofKind('capacitor').filter((one) => one !== slot),
+        because: 'the pack was shorted directly: a bead, a whisker, a twisted or cut board, a failed capacitor',
+        first: 'find the cause before the new part goes in; a board that its owner has altered is said so in the log',
+      };
+    case 'capacitor burst or gone':
+      return {
+        replace: kind === 'capacitor' ? [slot] : ofKind('capacitor'),
+        suspect: ofKind('esc').filter((one) => one !== slot),
+        because: 'without it plugging in drives the volts past what the ESC takes',
+        first: 'stripe to minus, rating above the full pack, close to the leads; then the main leads both ways',
+      };
+  }
+}
+
+/** Joints on the parts and on their own leads, opened and made again. */
+function work(parts: readonly Slot[], build: Build): Pick<DamageJudged, 'joints' | 'minutes'> {
+  const goes = new Set(parts);
+  const joints = Object.values(build.wires).flatMap((wire) =>
+    ([0, 1] as const)
+      .filter((end) => {
+        const ref = landedOn(wire.ends[end]);
+        const own = wire.tailOf !== undefined && goes.has(splitRef(wire.tailOf).slot);
+        return wire.ends[end].by === 'solder' && ref !== null && (own || goes.has(splitRef(ref).slot));
+      })
+      .map((end) => jointName(wire.id, end)),
+  );
+  const seconds =
+    joints.reduce(
+      (sum, subject) =>
+        sum +
+        takesS({ verb: 'free', subject, effect: [] }, build) +
+        takesS({ verb: 'land', subject, effect: [] }, build),
+      0,
+    ) +
+    parts.reduce(
+      (sum, subject) =>
+        sum +
+        takesS({ verb: 'take', subject, effect: [] }, build) +
+        takesS({ verb: 'fit', subject, effect: [] }, build),
+      0,
+    );
+  return { joints: joints.length, minutes: Math.round(seconds / 60) };
+}

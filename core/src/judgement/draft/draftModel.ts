@@ -1,0 +1,341 @@
+/**
+ * From a board as entered to a part model: nodes, roles, ports and typical insides follow from what the labels mean.
+ * What nobody knows stays empty: such a pad's readings are for the record only.
+ */
+import type { PartKind, PartModel, Port, PortKind, PortPin, Role, Terminal } from '../../facts/catalogue/partModel';
+import type { Meaning } from '../labels/meaning';
+import type { LabelReading } from '../labels/readLabel';
+import { readLabels } from '../labels/readLabel';
+import type { Range } from '../../facts/terms/names';
+import type { BoardDraft, DraftPad } from './boardDraft';
+import { draftPads } from './boardDraft';
+import { insides } from './insides';
+
+export interface Drafted {
+  model: PartModel;
+  pads: readonly DraftedPad[];
+}
+
+export interface DraftedPad extends DraftPad {
+  terminal: string;
+  reading: LabelReading;
+  /** What is taken: a person's answer, else what is sure; null: nobody knows. */
+  meaning: Meaning | null;
+  /** A person has to say, and has not. */
+  open: boolean;
+}
+
+/** The model of a draft. Two meanings that compete are left open until they are answered. */
+export function draftModel(draft: BoardDraft): Drafted {
+  const places = draftPads(draft);
+  const readings = readLabels(
+    draft.kind,
+    places.map(({ printed }) => printed),
+  );
+  const names = new Map<string, number>();
+  const pads = places.map((pad, index): DraftedPad => {
+    const reading = readings[index]!;
+    const said = draft.answers[index];
+    const meaning = said === undefined ? reading.sure : said;
+    return {
+      ...pad,
+      reading,
+      meaning,
+      open: said === undefined && reading.sure === null,
+      terminal: freeName(pad, meaning, names),
+    };
+  });
+  const terminals = pads.map((pad) => terminalOf(draft, pad));
+  const { widthMm, heightMm, thickMm, holesMm } = draft;
+  const [x, y] = [widthMm / 2, heightMm / 2];
+  const model: PartModel = {
+    id: idOf(draft.name),
+    revision: 1,
+    kind: draft.kind,
+    name: draft.name,
+    maker: draft.maker,
+    massG: draft.massG,
+    body: {
+      outlineMm: [
+        [-x, -y],
+        [x, -y],
+        [x, y],
+        [-x, y],
+      ],
+      aboveMm: thickMm,
+      belowMm: thickMm / 2,
+      openings: [],
+      arrowDeg: draft.kind === 'controller' ? 90 : null,
+      holes: holesMm
+        ? [-1, 1].flatMap((sx) =>
+            [-1, 1].map((sy) => ({
+              atMm: [(sx * holesMm.patternMm) / 2, (sy * holesMm.patternMm) / 2] as const,
+              drillMm: holesMm.drillMm,
+            })),
+          )
+        : [],
+    },
+    terminals,
+    connectors: connectorsOf(draft, pads),
+    tails: [],
+    elements: insides(terminals, unknownNodes(pads)),
+    ports: portsOf(pads, draft.kind),
+    signs: [],
+    covers: connectorsOf(draft, pads).map(({ id, pins }) => ({ by: 'mate', id, hides: pins })),
+    knownFrom: { '': 'assumed', '/body': 'measured', '/terminals': 'measured', '/massG': 'measured' },
+  };
+  return { model, pads };
+}
+
+/** Small letters, digits and hyphens. */
+export function idOf(name: string): string {
+  return (
+    name
+      .normalize('NFKD')
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 60) || 'part'
+  );
+}
+
+function unknownNodes(pads: readonly DraftedPad[]): string[] {
+  return pads.filter(({ meaning }) => meaning === null).map(({ terminal }) => terminal);
+}
+
+function freeName(
+  { printed, connector, index }: DraftPad,
+  meaning: Meaning | null,
+  names: Map<string, number>,
+): string {
+  const plain = printed
+    .replace(/\+/g, 'P')
+    .replace(/[-−]/g, 'M')
+    .replace(/[^A-Za-z0-9]/g, '');
+  const base = (connector ? `${connector}.${plain || index + 1}` : plain) || nodeOf(meaning) || `PAD${index + 1}`;
+  const count = (names.get(base) ?? 0) + 1;
+  names.set(base, count);
+  return count === 1 ? base : `${base}-${count}`;
+}
+
+function nodeOf(meaning: Meaning | null): string | null {
+  if (!meaning) return null;
+  const { is, index, volts } = meaning;
+  if (is === 'ground') return 'GND';
+  if (is === 'battery') return 'VB';
+  if (is === 'supply') return `V${String(volts).replace('.', '')}`;
+  if (is === 'usb supply') return 'V5USB';
+  return `${is.toUpperCase().replace(/ \+/, 'P').replace(/ -/, 'M').replace(/ /g, '')}${index ?? ''}`;
+}
+
+/** Kinds that pass supplies on; others take them. */
+const givers: ReadonlySet<PartKind> = new Set([
+  'controller',
+  'single board',
+  'esc',
+  'distribution',
+  'regulator',
+  'light controller',
+  'adapter',
+]);
+
+interface PortShape {
+  id: string;
+  kind: PortKind;
+  way: Port['way'];
+  pin: PortPin;
+  levelV: number;
+  inversion?: Port['inversion'];
+}
+
+/** The port and pin a meaning stands for, or null for supplies and the like. */
+function portShape({ is, index }: Meaning, kind: PartKind): PortShape | null {
+  const number = index ?? '';
+  const master = kind === 'controller' || kind === 'single board' || kind === 'light controller';
+  switch (is) {
+    case 'tx':
+      return { id: `UART${number}`, kind: 'serial', way: 'both', pin: 'tx', levelV: 3.3 };
+    case 'rx':
+      return { id: `UART${number}`, kind: 'serial', way: 'both', pin: 'rx', levelV: 3.3 };
+    case 'inverted':
+      return {
+        id: 'INVERTED',
+        kind: 'serial',
+        way: master ? 'takes' : 'gives',
+        pin: master ? 'rx' : 'tx',
+        levelV: 3.3,
+        inversion: 'inverted',
+      };
+    case 'pulse':
+      return { id: 'PULSE', kind: 'serial', way: master ? 'takes' : 'gives', pin: master ? 'rx' : 'tx', levelV: 3.3 };
+    case 'telemetry':
+      return { id: 'TELEMETRY', kind: 'serial', way: 'gives', pin: 'tx', levelV: 3.3, inversion: 'inverted' };
+    case 'control':
+      return { id: 'CONTROL', kind: 'serial', way: 'takes', pin: 'rx', levelV: 3.3 };
+    case 'motor':
+      return kind === 'esc'
+        ? { id: `SIG${number || 1}`, kind: 'motorSignal', way: 'takes', pin: 'in', levelV: 3.3 }
+        : { id: `OUT${number || 1}`, kind: 'motorSignal', way: 'gives', pin: 'out', levelV: 3.3 };
+    case 'phase a':
+    case 'phase b':
+    case 'phase c':
+      return {
+        id: `MOT${number || 1}`,
+        kind: 'motorPhase',
+        way: 'gives',
+        pin: is.at(-1) as 'a' | 'b' | 'c',
+        levelV: 25,
+      };
+    case 'motor +':
+    case 'motor -':
+      return {
+        id: `MOT${number || 1}`,
+        kind: 'motorPhase',
+        way: 'gives',
+        pin: is === 'motor +' ? 'plus' : 'minus',
+        levelV: 5,
+      };
+    case 'camera in':
+      return { id: 'CAMERA', kind: 'video', way: 'takes', pin: 'in', levelV: 1 };
+    case 'video out':
+      return { id: 'VIDEO', kind: 'video', way: 'gives', pin: 'out', levelV: 1 };
+    case 'buzzer +':
+    case 'buzzer -':
+      return {
+        id: 'BUZZER',
+        kind: 'buzzer',
+        way: kind === 'buzzer' ? 'takes' : 'gives',
+        pin: is === 'buzzer +' ? 'plus' : 'minus',
+        levelV: 5,
+      };
+    case 'lights':
+      return {
+        id: `LIGHTS${number}`,
+        kind: 'lights',
+        way: kind === 'lights' ? 'takes' : 'gives',
+        pin: kind === 'lights' ? 'in' : 'out',
+        levelV: 3.3,
+      };
+    case 'current':
+    case 'signal strength':
+      return {
+        id: is === 'current' ? 'CURRENT' : 'STRENGTH',
+        kind: 'sense',
+        way: master ? 'takes' : 'gives',
+        pin: master ? 'in' : 'out',
+        levelV: 3.3,
+      };
+    case 'esc telemetry':
+      return {
+        id: 'ESCDATA',
+        kind: 'escData',
+        way: master ? 'takes' : 'gives',
+        pin: master ? 'rx' : 'tx',
+        levelV: 3.3,
+      };
+    case 'sda':
+    case 'scl':
+      return { id: 'I2C', kind: 'i2c', way: 'both', pin: is, levelV: 3.3 };
+    case 'usb +':
+    case 'usb -':
+      return { id: 'USB', kind: 'usb', way: 'both', pin: is === 'usb +' ? 'plus' : 'minus', levelV: 3.3 };
+    case 'aerial':
+      return { id: 'AERIAL', kind: 'aerial', way: 'gives', pin: 'out', levelV: 0 };
+    default:
+      return null;
+  }
+}
+
+function rolesOf(meaning: Meaning | null, draft: BoardDraft): Role[] {
+  if (!meaning) return [];
+  const dir = givers.has(draft.kind) ? 'gives' : 'takes';
+  const around = (volts: number): Range =>
+    dir === 'gives' ? [volts * 0.95, volts * 1.05] : [volts * 0.9, volts * 1.1];
+  if (meaning.is === 'ground') return [{ is: 'ground' }];
+  if (meaning.is === 'battery') return [{ is: 'supply', dir: 'takes', volts: [...draft.batteryV] }];
+  if (meaning.is === 'supply') return [{ is: 'supply', dir, volts: around(meaning.volts ?? 5) }];
+  if (meaning.is === 'usb supply') return [{ is: 'supply', dir: 'gives', volts: [4.4, 5.25] }];
+  const shape = portShape(meaning, draft.kind);
+  return shape ? [{ is: 'port', port: shape.id, pin: shape.pin }] : [];
+}
+
+function withstand(meaning: Meaning | null, draft: BoardDraft): Range {
+  if (meaning?.is === 'ground') return [-0.3, 0.3];
+  if (meaning?.is === 'battery' || meaning?.is.startsWith('phase')) return [-1, draft.batteryV[1] + 4];
+  if (meaning?.is === 'supply') return [-0.3, Math.max(3.6, (meaning.volts ?? 5) * 1.15)];
+  return [-0.3, meaning && /buzzer|usb supply|motor/.test(meaning.is) ? 5.5 : 3.6];
+}
+
+function terminalOf(
+  draft: BoardDraft,
+  { terminal, meaning, printed, atMm, sizeMm, side, connector }: DraftedPad,
+): Terminal {
+  const wide = Math.max(...sizeMm);
+  const supply = meaning !== null && ['ground', 'battery', 'supply', 'usb supply'].includes(meaning.is);
+  const range = withstand(meaning, draft);
+  const signal = meaning !== null && !supply;
+  return {
+    id: terminal,
+    printed,
+    node: nodeOf(meaning) ?? terminal,
+    form: connector ? 'pin' : 'pad',
+    sides: [side],
+    atMm,
+    sizeMm,
+    copper: supply ? 'pour' : 'trace',
+    holds: supply && !connector ? 2 : 1,
+    thickestAwg: connector ? 28 : wide > 5 ? 10 : wide > 3 ? 16 : wide > 2.2 ? 22 : 26,
+    withstandV: range,
+    withstandOffV: signal && !meaning.is.startsWith('phase') ? [-0.3, 0.5] : range,
+    touch: connector ? 'fine' : wide > 3 ? 'easy' : 'fine',
+    contact: 'bare',
+    roles: rolesOf(meaning, draft),
+    ...(meaning?.is === 'tx' || meaning?.is === 'motor' ? { drivesV: 3.3 } : {}),
+    ...(meaning?.is === 'rx' ? { needsHighV: 2 } : {}),
+  };
+}
+
+function portsOf(pads: readonly DraftedPad[], kind: PartKind): Port[] {
+  const ports = new Map<string, Port>();
+  for (const { meaning } of pads) {
+    const shape = meaning && portShape(meaning, kind);
+    if (!shape || ports.has(shape.id)) continue;
+    const { id, kind: portKind, way, levelV, inversion = 'plain' } = shape;
+    ports.set(id, {
+      id,
+      kind: portKind,
+      way,
+      ...(meaning.index === null ? {} : { index: meaning.index }),
+      levelV,
+      inversion,
+      halfDuplex: false,
+      excludes: [],
+      needs: [],
+      speaks:
+        portKind === 'serial'
+          ? kind === 'controller' || kind === 'single board'
+            ? ['serialReceiver', 'control', 'positioning']
+            : [kind === 'positioning' ? 'positioning' : kind === 'receiver' ? 'serialReceiver' : 'control']
+          : [],
+    });
+  }
+  return [...ports.values()];
+}
+
+function connectorsOf({ rows }: BoardDraft, pads: readonly DraftedPad[]): PartModel['connectors'] {
+  return rows.flatMap(({ connector, pitchMm, edge }) => {
+    if (!connector) return [];
+    const exitDeg = { right: 0, top: 90, left: 180, bottom: 270 }[edge];
+    return [
+      {
+        id: connector,
+        family: `wire plug ${pitchMm}`,
+        pitchMm,
+        key: 'latch',
+        exitDeg,
+        ampsPerPin: 1,
+        pins: pads.filter((pad) => pad.connector === connector).map(({ terminal }) => terminal),
+      },
+    ];
+  });
+}

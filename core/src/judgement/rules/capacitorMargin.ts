@@ -1,0 +1,27 @@
+/** A capacitor's rating must exceed the full pack with room for the spike. */
+import { terminalRef } from '../../facts/terms/names';
+import type { Rule } from './finding';
+import { finding } from './finding';
+import { modelIn } from '../../facts/assembly/lookUp';
+
+const name = 'capacitor margin';
+/** Rule of thumb over the full pack. */
+const marginShare = 1.25;
+
+export const capacitorMargin: Rule = {
+  name,
+  why: 'The volts overshoot when a pack is plugged in and when motors brake: a capacitor wants 1.25 times the full pack.',
+  judge: (view) =>
+    Object.keys(view.build.slots).flatMap((slot) => {
+      const model = modelIn(view.build, slot, view.catalogue)!;
+      if (model.kind !== 'capacitor') return [];
+      return model.elements.flatMap((element) => {
+        const plus = element.is === 'capacitor' ? model.terminals.find(({ node }) => node === element.plus) : undefined;
+        const net = plus && view.nets.netOf(terminalRef(slot, plus.id));
+        const volts = Math.max(0, ...(net ? (view.sources.get(net) ?? []) : []).map((source) => source.volts[1]));
+        if (element.is !== 'capacitor' || !plus || !net || element.ratedV >= volts * marginShare) return [];
+        const says = `${slot} is rated ${element.ratedV} V; ${volts.toFixed(1)} V wants at least ${(volts * marginShare).toFixed(0)} V.`;
+        return [finding(view, name, 'warn', net, [terminalRef(slot, plus.id)], says)];
+      });
+    }),
+};

@@ -1,0 +1,76 @@
+/** A powered part without a ground of its own: on battery volts its current finds a way through signal pins. */
+import { landedOn } from '../../facts/assembly/build';
+import type { Slot, TerminalRef } from '../../facts/terms/names';
+import { splitRef, terminalRef } from '../../facts/terms/names';
+import type { Netlist } from '../../facts/wiring/netlist';
+import { netlist } from '../../facts/wiring/netlist';
+import type { Rule, RuleView } from './finding';
+import { finding, spoken } from './finding';
+import { hasRole } from '../../facts/catalogue/roles';
+import { modelIn } from '../../facts/assembly/lookUp';
+import { mainLeads } from '../../facts/wiring/mainLeads';
+
+const name = 'ground missing';
+/** Above this a return through signal pins destroys them. */
+const harmlessV = 6;
+
+export const groundMissing: Rule = {
+  name,
+  why: 'What goes in on plus must come back on minus. Without a ground wire it comes back through signal pins, a video shield or a USB shell, and they burn.',
+  judge: (view) => {
+    const leads = mainLeads(view.build, view.catalogue);
+    if (!leads) return [];
+    // A shell or shield carries signals' return, not a part's supply: without it the ground must still be there.
+    const bare = withoutShells(view);
+    return Object.keys(view.build.slots).flatMap((slot) => {
+      const { terminals } = modelIn(view.build, slot, view.catalogue)!;
+      const feeds = terminals
+        .map(({ id }) => terminalRef(slot, id))
+        .filter(
+          (ref) =>
+            view.terminal(ref).roles.some((role) => role.is === 'supply' && role.dir === 'takes') &&
+            view.sources.has(view.nets.netOf(ref)!),
+        );
+      const grounds = terminals
+        .filter((terminal) => hasRole(terminal, 'ground') && terminal.form !== 'metal')
+        .map(({ id }) => terminalRef(slot, id));
+      const [feed, own] = [feeds[0], grounds[0]];
+      if (!feed || !own || grounds.some((ref) => bare.netOf(ref) === bare.netOf(leads.minus))) return [];
+      const volts = Math.max(...view.sources.get(view.nets.netOf(feed)!)!.map((source) => source.volts[1]));
+      const shell = grounds.some((ref) => view.nets.netOf(ref) === view.nets.netOf(leads.minus));
+      const how = shell
+        ? 'finds ground only through a shell or shield'
+        : 'has no ground: its current would return through signal wires';
+      const says = `${slot} is fed on ${spoken(view, feed)} but ${how}.`;
+      // Its supply comes out of its ground pad again, through everything in it.
+      const ontoPin = tiedToGround(view, slot, own).some((pad) =>
+        view.nets
+          .netOf(pad)!
+          .terminals.some((ref) => splitRef(ref).slot !== slot && view.terminal(ref).withstandV[1] < volts),
+      );
+      return [finding(view, name, volts > harmlessV || ontoPin ? 'kill' : 'stop', view.nets.netOf(own)!, [own], says)];
+    });
+  },
+};
+
+/** Terminals of a part that its ground node is tied to, itself or through a small resistor like a video termination. */
+function tiedToGround(view: RuleView, slot: Slot, own: TerminalRef): TerminalRef[] {
+  const { terminals, elements } = modelIn(view.build, slot, view.catalogue)!;
+  const { node } = view.terminal(own);
+  const tied = new Set(
+    elements.flatMap((one) =>
+      one.is === 'resistor' && one.ohms < 1000 && (one.a === node || one.b === node) ? [one.a, one.b] : [],
+    ),
+  );
+  return terminals.filter((one) => one.node === node || tied.has(one.node)).map(({ id }) => terminalRef(slot, id));
+}
+
+/** The nets without wires that land on a shell or on bare metal. */
+function withoutShells({ build, catalogue, nets, terminal }: RuleView): Netlist {
+  const onShell = (ref: ReturnType<typeof landedOn>) =>
+    ref !== null && ['shell', 'metal'].includes(terminal(ref)?.form);
+  const wires = Object.entries(build.wires).filter(([, wire]) => !wire.ends.some((end) => onShell(landedOn(end))));
+  return wires.length === Object.keys(build.wires).length
+    ? nets
+    : netlist({ ...build, wires: Object.fromEntries(wires) }, catalogue);
+}

@@ -1,0 +1,33 @@
+/** A part that is wired, but whose supply goes nowhere. */
+import { splitRef, terminalRef } from '../../facts/terms/names';
+import type { Rule } from './finding';
+import { finding, spoken } from './finding';
+import { modelIn } from '../../facts/assembly/lookUp';
+
+const name = 'no supply';
+
+export const noSupply: Rule = {
+  name,
+  why: 'A part that gets no supply is dead, and its data lines can feed it backwards through its pins.',
+  judge: (view) => {
+    // An aerial or a camera cable alone does not make a part wired, nor do wires that end insulated.
+    const wired = new Set(
+      view.joined
+        .filter(
+          ({ wires, terminals }) => wires.length > 0 && new Set(terminals.map((ref) => splitRef(ref).slot)).size > 1,
+        )
+        .flatMap(({ terminals }) => terminals.map((ref) => splitRef(ref).slot)),
+    );
+    return Object.keys(view.build.slots).flatMap((slot) => {
+      const model = modelIn(view.build, slot, view.catalogue)!;
+      const takes = model.terminals.filter(({ roles }) =>
+        roles.some((role) => role.is === 'supply' && role.dir === 'takes'),
+      );
+      if (!wired.has(slot) || takes.length === 0) return [];
+      const refs = takes.map(({ id }) => terminalRef(slot, id));
+      if (refs.some((ref) => view.sources.has(view.nets.netOf(ref)!))) return [];
+      const says = `${slot} gets no supply: nothing that gives volts is on ${spoken(view, refs[0]!)}.`;
+      return [finding(view, name, 'stop', view.nets.netOf(refs[0]!)!, [refs[0]!], says)];
+    });
+  },
+};

@@ -1,0 +1,31 @@
+/** More wires on a pad than it holds. */
+import { landedOn } from '../../facts/assembly/build';
+import type { TerminalRef, WireId } from '../../facts/terms/names';
+import type { Rule, RuleView } from './finding';
+import { finding, spoken } from './finding';
+
+const name = 'pad full';
+
+export const padFull: Rule = {
+  name,
+  why: 'A second wire on a small pad lifts the first when the iron comes, and leaves room for a bridge.',
+  judge: (view) =>
+    [...wiresOnPads(view)].flatMap(([ref, wires]) => {
+      const { holds } = view.terminal(ref);
+      if (wires.length <= holds) return [];
+      const says = `${spoken(view, ref)} holds ${holds} wire${holds === 1 ? '' : 's'}; ${wires.length} are on it.`;
+      return [{ ...finding(view, name, 'stop', view.nets.netOf(ref)!, [ref], says), wires }];
+    }),
+};
+
+/** What is soldered to each terminal; leads that the maker fixed do not count. */
+export function wiresOnPads(view: RuleView): Map<TerminalRef, WireId[]> {
+  const onPad = new Map<TerminalRef, WireId[]>();
+  for (const wire of Object.values(view.build.wires)) {
+    for (const end of wire.ends) {
+      const ref = landedOn(end);
+      if (ref && end.by !== 'factory' && view.nets.netOf(ref)) onPad.set(ref, [...(onPad.get(ref) ?? []), wire.id]);
+    }
+  }
+  return onPad;
+}

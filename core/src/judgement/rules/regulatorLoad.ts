@@ -1,0 +1,50 @@
+/** A regulator that gives more than it can, at typical or at peak load. */
+import type { PartKind } from '../../facts/catalogue/partModel';
+import type { Rail } from '../../physics/loads/supplyTree';
+import { planShare, railWords } from '../../physics/loads/supplyTree';
+import { terminalRef } from '../../facts/terms/names';
+import type { Rule, RuleView } from './finding';
+import { finding } from './finding';
+import { modelIn } from '../../facts/assembly/lookUp';
+
+const name = 'regulator load';
+/** When their rail sags the aircraft falls. */
+const mustNotSag: readonly PartKind[] = ['controller', 'single board', 'receiver'];
+
+export const regulatorLoad: Rule = {
+  name,
+  why: 'Nobody adds up what hangs on the 5 V pads. Overloaded a regulator sags, and when the controller hangs on it the aircraft falls.',
+  judge: (view) =>
+    view.tree.rails.flatMap((rail) => {
+      if (!rail.slot || rail.limitA === null) return [];
+      const model = modelIn(view.build, rail.slot, view.catalogue)!;
+      const element = model.elements.find(({ id }) => `${rail.slot}/${id}` === rail.id);
+      const terminal =
+        element?.is === 'regulator' ? model.terminals.find(({ node }) => node === element.output) : undefined;
+      if (!terminal) return [];
+      const ref = terminalRef(rail.slot, terminal.id);
+      const found = (severity: 'stop' | 'warn', says: string) => [
+        finding(view, name, severity, view.nets.netOf(ref)!, [ref], says),
+      ];
+      const { typical, peak } = {
+        typical: Math.max(rail.out.empty.typical, rail.out.full.typical),
+        peak: Math.max(rail.out.empty.peak, rail.out.full.peak),
+      };
+      const words = railWords(rail, view.tree.rails);
+      const of = `${words} gives ${rail.limitA} A at most`;
+      if (typical > rail.limitA) return found('stop', `${of} and would carry ${typical.toFixed(2)} A.`);
+      if (peak > rail.limitA)
+        return found(feedsFlight(view, rail) ? 'stop' : 'warn', `${of}; peaks reach ${peak.toFixed(2)} A.`);
+      if (typical > rail.limitA * planShare)
+        return found('warn', `${of}; ${typical.toFixed(2)} A is over three quarters of it.`);
+      if (typical > (rail.stillAirA ?? Infinity))
+        return found('warn', `${words} gives ${rail.stillAirA} A in still air; ${typical.toFixed(2)} A needs airflow.`);
+      return [];
+    }),
+};
+
+/** True when a controller or receiver lives on the rail or behind it. */
+function feedsFlight(view: RuleView, rail: Rail): boolean {
+  if (rail.draws.some(({ slot }) => mustNotSag.includes(modelIn(view.build, slot, view.catalogue)!.kind))) return true;
+  return view.tree.rails.some((child) => child.parent === rail.id && feedsFlight(view, child));
+}

@@ -1,0 +1,52 @@
+/** No unused conductor is left live, and no wire leads nowhere. */
+import { landedOn } from '../../facts/assembly/build';
+import type { Finding, Rule, RuleView } from './finding';
+import { finding, spoken } from './finding';
+
+const name = 'unused conductor';
+
+export const unusedConductor: Rule = {
+  name,
+  why: 'A bare live end finds carbon sooner or later. Take unused contacts out or insulate them, and note which.',
+  judge: (view) => [...bareEnds(view), ...toNowhere(view)],
+};
+
+function bareEnds(view: RuleView): Finding[] {
+  return Object.values(view.build.wires).flatMap((wire) => {
+    const open = wire.ends.findIndex(({ at }) => at.on === 'air' && at.end === 'bare');
+    const net = view.nets.netOfWire(wire.id);
+    const at = wire.ends.flatMap((end) => landedOn(end) ?? [])[0];
+    if (open < 0 || !net || !at || !(view.sources.has(net) || view.drives.has(net))) return [];
+    return [
+      {
+        ...finding(
+          view,
+          name,
+          'warn',
+          net,
+          [at],
+          `${wire.id} is live at ${spoken(view, at)} and its other end is bare.`,
+        ),
+        wires: [wire.id],
+      },
+    ];
+  });
+}
+
+/** A wire to a terminal that is for nothing a wire could do, like a boot pad. */
+function toNowhere(view: RuleView): Finding[] {
+  return view.joined.flatMap((net) => {
+    if (net.wires.length === 0) return [];
+    const ref = net.terminals.find(
+      (one) =>
+        view.terminal(one).roles.length === 0 &&
+        net.wires.some((id) => view.build.wires[id]!.ends.some((end) => landedOn(end) === one)),
+    );
+    if (!ref) return [];
+    const boot = /boot/i.test(view.terminal(ref).printed);
+    const says = boot
+      ? `A wire is on ${spoken(view, ref)}: held low at the start, the board does not come up.`
+      : `A wire is on ${spoken(view, ref)}, which does nothing for it.`;
+    return [finding(view, boot ? 'boot pin' : name, 'warn', net, [ref], says)];
+  });
+}

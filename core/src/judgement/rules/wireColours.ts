@@ -1,0 +1,29 @@
+/** Red is plus and black is minus, whoever wired it: the next hand trusts the colour before it reads the pad. */
+import type { Rule } from './finding';
+import { finding } from './finding';
+import { hasRole } from '../../facts/catalogue/roles';
+
+const name = 'wire colours';
+
+export const wireColours: Rule = {
+  name,
+  why: 'Red for plus and black for minus is the one colour code that everybody trusts. A red ground or a black supply is swapped at the next repair.',
+  judge: (view) =>
+    Object.values(view.build.wires).flatMap(({ id, colour, from }) => {
+      const net = view.nets.netOfWire(id);
+      // Leads that a part brings are as its maker made them.
+      if (!net || from === 'tail') return [];
+      const ground = net.terminals.find((ref) => hasRole(view.terminal(ref), 'ground'));
+      const supply = net.terminals.find((ref) => hasRole(view.terminal(ref), 'supply'));
+      if (ground && supply) return [];
+      const wrong =
+        ground && colour === 'red'
+          ? { at: ground, says: `${id} is red and leads to ground.` }
+          : supply && colour === 'black'
+            ? { at: supply, says: `${id} is black and carries a supply.` }
+            : null;
+      return wrong
+        ? [{ ...finding(view, name, 'warn', net, [wrong.at], wrong.says), key: `${name}:${id}`, wires: [id] }]
+        : [];
+    }),
+};

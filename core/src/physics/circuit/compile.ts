@@ -1,0 +1,157 @@
+/**
+ * The circuit of a Build with everything switched off: what a meter sees. Joints, wires and mated contacts are
+ * branches with a site, so that every defect is an edit of branches and every explanation points at a place.
+ * Units: ohm, F, V, A. Source of the wire formula: American wire gauge (ASTM B 258) and annealed copper,
+ * d = 0.127 * 92^((36 - AWG) / 39) mm and rho = 1.724e-8 ohm m at 20 C.
+ */
+import type { Build } from '../../facts/assembly/build';
+import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { Element } from '../../facts/catalogue/partModel';
+import type { TerminalRef } from '../../facts/terms/names';
+import { matedPoints, pointOf } from '../../facts/wiring/netlist';
+import { areaMm2 } from '../../facts/wiring/wireAmps';
+import type { Site } from '../../facts/terms/site';
+import { modelIn } from '../../facts/assembly/lookUp';
+
+export type BranchElement =
+  | { is: 'resistor'; ohms: number }
+  | { is: 'capacitor'; farads: number; esrOhms: number }
+  | { is: 'diode'; forwardV: number; atA: number; seriesOhms: number }
+  | { is: 'unknown switch'; onOhms: number };
+
+/** From a to b; a is plus of a capacitor and anode of a diode. */
+export interface Branch {
+  id: string;
+  a: string;
+  b: string;
+  element: BranchElement;
+  site: Site;
+}
+
+export interface Circuit {
+  nodes: readonly string[];
+  branches: readonly Branch[];
+  /** The node under each terminal. */
+  at: Readonly<Record<TerminalRef, string>>;
+}
+
+/** Typical soldered, crimped and mated contacts; experience values. */
+const jointOhms = 0.001;
+const contactOhms = 0.01;
+/** Wires whose length nobody has measured yet are taken as this long. */
+const assumedLengthMm = 80;
+/** A regulator's pass element seen backwards: current and inner resistance of its body diode. */
+const backDiode = { atA: 0.001, seriesOhms: 1 };
+
+/** @throws {RangeError} If a fitted part's model is not in the catalogue. */
+export function compile(build: Build, catalogue: Catalogue): Circuit {
+  const branches: Branch[] = [];
+  const at: Record<TerminalRef, string> = {};
+  for (const slot of Object.keys(build.slots)) {
+    const model = modelIn(build, slot, catalogue)!;
+    for (const terminal of model.terminals) at[`${slot}.${terminal.id}`] = `${slot}:${terminal.node}`;
+    for (const element of model.elements) branches.push(...partBranches(slot, element));
+  }
+  for (const wire of Object.values(build.wires)) {
+    const ohms = wireOhms(wire.awg, wire.lengthMm ?? assumedLengthMm);
+    branches.push({
+      id: wire.id,
+      a: `~${wire.id}.a`,
+      b: `~${wire.id}.b`,
+      element: { is: 'resistor', ohms },
+      site: { wire: wire.id },
+    });
+    wire.ends.forEach((end, index) => {
+      const point = pointOf(build, end.at, catalogue);
+      if (!point) return;
+      const name = `${wire.id}.${index === 0 ? 'a' : 'b'}`;
+      const ohms = end.by === 'crimp' ? contactOhms : jointOhms;
+      branches.push({
+        id: name,
+        a: `~${name}`,
+        b: point,
+        element: { is: 'resistor', ohms },
+        site: { wire: wire.id, end: index as 0 | 1 },
+      });
+    });
+  }
+  for (const [id, mate] of Object.entries(build.mates)) {
+    for (const { a, b, position } of matedPoints(build, mate, catalogue)) {
+      branches.push({
+        id: `${id}/${position}`,
+        a,
+        b,
+        element: { is: 'resistor', ohms: contactOhms },
+        site: { mate: id, position },
+      });
+    }
+  }
+  for (const { a, b, ohms } of build.contacts) {
+    if (!at[a] || !at[b]) continue;
+    branches.push({
+      id: `${a}=${b}`,
+      a: at[a]!,
+      b: at[b]!,
+      element: { is: 'resistor', ohms },
+      site: { between: [a, b] },
+    });
+  }
+  const nodes = [...new Set([...Object.values(at), ...branches.flatMap(({ a, b }) => [a, b])])];
+  return { nodes, branches, at };
+}
+
+/** Resistance of a copper wire at 20 C, in ohm. */
+export function wireOhms(awg: number, lengthMm: number): number {
+  return (1.724e-8 * (lengthMm / 1000)) / (areaMm2(awg) * 1e-6);
+}
+
+/** What an inner element is while nothing is powered. */
+function partBranches(slot: string, element: Element): Branch[] {
+  const site: Site = { slot, element: element.id };
+  const id = `${slot}/${element.id}`;
+  const branch = (suffix: string, a: string, b: string, as: BranchElement): Branch => ({
+    id: id + suffix,
+    a: `${slot}:${a}`,
+    b: `${slot}:${b}`,
+    element: as,
+    site,
+  });
+  switch (element.is) {
+    case 'resistor':
+    case 'winding':
+      return [branch('', element.a, element.b, { is: 'resistor', ohms: element.ohms })];
+    case 'capacitor':
+      return [
+        branch('', element.plus, element.minus, { is: 'capacitor', farads: element.farads, esrOhms: element.esrOhms }),
+        branch('/leak', element.plus, element.minus, { is: 'resistor', ohms: element.leakOhms }),
+      ];
+    case 'diode':
+      return [
+        branch('', element.anode, element.cathode, {
+          is: 'diode',
+          forwardV: element.forwardV,
+          atA: element.atA,
+          seriesOhms: element.seriesOhms,
+        }),
+      ];
+    case 'switch':
+      return element.closedWhen === 'unknown'
+        ? [branch('', element.a, element.b, { is: 'unknown switch', onOhms: element.onOhms })]
+        : [];
+    case 'regulator':
+      return [
+        branch('/out', element.output, element.ground, { is: 'resistor', ohms: element.offOhms }),
+        ...(element.backDiodeV === null
+          ? []
+          : [
+              branch('/back', element.output, element.input, {
+                is: 'diode',
+                forwardV: element.backDiodeV,
+                ...backDiode,
+              }),
+            ]),
+      ];
+    case 'load':
+      return [branch('', element.plus, element.minus, { is: 'resistor', ohms: element.offOhms })];
+  }
+}

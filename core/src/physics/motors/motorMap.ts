@@ -1,0 +1,156 @@
+/**
+ * Motor map: which output of the controller drives which corner, as the wires, the plug and the ESC's channels lead it,
+ * and which way each motor must turn by the airframe's table. Corners are seen from above, front up.
+ */
+import type { Build } from '../../facts/assembly/build';
+import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { FrameBody, Port } from '../../facts/catalogue/partModel';
+import type { PortId, Slot, XY } from '../../facts/terms/names';
+import { splitRef, terminalRef } from '../../facts/terms/names';
+import type { Netlist } from '../../facts/wiring/netlist';
+import { netlist } from '../../facts/wiring/netlist';
+import { modelIn } from '../../facts/assembly/lookUp';
+
+export type Sense = 'clockwise' | 'anticlockwise';
+
+export interface MotorPlace {
+  slot: Slot;
+  /** Number of its corner in the airframe's table; the motor's own number. */
+  corner: number;
+  /** null without a frame. */
+  atMm: XY | null;
+  level: 'upper' | 'lower';
+  /** Where it is, in words: "front right". */
+  where: string;
+  /** null: no lead of it reaches a channel. */
+  channel: { slot: Slot; port: PortId; index: number } | null;
+  /** Output of the controller that drives the channel; for a single board the channel's own number. null: none does. */
+  output: number | null;
+  /** Which way it must turn, seen from above. */
+  sense: Sense;
+}
+
+/** `reversed` turns every sense round: one setting that must agree in motors, propellers and software. */
+export function motorMap(
+  build: Build,
+  catalogue: Catalogue,
+  convention: 'normal' | 'reversed' = 'normal',
+): MotorPlace[] {
+  const nets = netlist(build, catalogue);
+  const slots = Object.keys(build.slots);
+  const frame = slots.map((slot) => modelIn(build, slot, catalogue)!.frame).find((one) => one);
+  const motors = slots.filter((slot) => modelIn(build, slot, catalogue)!.kind === 'motor');
+  const senses = frame ? turningSenses(frame.corners) : new Map<number, Sense>();
+  return motors
+    .map((slot): MotorPlace => {
+      const number = Number(/\d+$/.exec(slot)?.[0] ?? 1);
+      const corner = frame?.corners.find(({ index }) => index === number);
+      const channel = channelOf(build, catalogue, nets, slot);
+      const sense = senses.get(number) ?? (number % 2 === 1 ? 'anticlockwise' : 'clockwise');
+      return {
+        slot,
+        corner: number,
+        atMm: corner?.atMm ?? null,
+        level: corner?.level ?? 'upper',
+        where: corner ? whereWords(corner) : `corner ${number}`,
+        channel,
+        output: channel ? outputOf(build, catalogue, nets, channel) : null,
+        sense: convention === 'normal' ? sense : other(sense),
+      };
+    })
+    .sort((a, b) => a.corner - b.corner);
+}
+
+export function other(sense: Sense): Sense {
+  return sense === 'clockwise' ? 'anticlockwise' : 'clockwise';
+}
+
+/**
+ * The airframe's table. Flat: neighbours round the middle turn against each other, the first corner anticlockwise.
+ * Coaxial: upper ones alternate round the middle where their number is even, else all alike; the lower one against its upper.
+ */
+export function turningSenses(corners: FrameBody['corners']): Map<number, Sense> {
+  const upper = corners.filter(({ level }) => level === 'upper').sort((a, b) => angle(a.atMm) - angle(b.atMm));
+  const first = upper.findIndex(({ index }) => index === Math.min(...upper.map((one) => one.index)));
+  const alternate = upper.length % 2 === 0;
+  const senses = new Map<number, Sense>();
+  upper.forEach(({ index }, place) =>
+    senses.set(index, alternate && (place - first) % 2 !== 0 ? 'clockwise' : 'anticlockwise'),
+  );
+  for (const { index, atMm } of corners.filter(({ level }) => level === 'lower')) {
+    const above = upper.find((one) => Math.hypot(one.atMm[0] - atMm[0], one.atMm[1] - atMm[1]) < 5);
+    senses.set(index, above ? other(senses.get(above.index)!) : 'clockwise');
+  }
+  return senses;
+}
+
+function angle([x, y]: XY): number {
+  return Math.atan2(y, x);
+}
+
+function whereWords({ atMm: [x, y], level }: FrameBody['corners'][number]): string {
+  const far = Math.hypot(x, y);
+  const along = y > far * 0.3 ? 'front' : y < -far * 0.3 ? 'rear' : '';
+  const side = x > far * 0.3 ? 'right' : x < -far * 0.3 ? 'left' : '';
+  return [along, side, level === 'lower' ? 'below' : ''].filter(Boolean).join(' ') || 'middle';
+}
+
+/** The channel that most leads of a motor reach. */
+function channelOf(build: Build, catalogue: Catalogue, nets: Netlist, motor: Slot): MotorPlace['channel'] {
+  const reached = new Map<string, { count: number; channel: NonNullable<MotorPlace['channel']> }>();
+  for (const { id } of modelIn(build, motor, catalogue)!.terminals) {
+    for (const { slot, port } of portsOf(
+      build,
+      catalogue,
+      nets.netOf(terminalRef(motor, id))?.terminals ?? [],
+      'motorPhase',
+    )) {
+      if (slot === motor || port.way !== 'gives') continue;
+      const key = `${slot}/${port.id}`;
+      reached.set(key, {
+        count: (reached.get(key)?.count ?? 0) + 1,
+        channel: { slot, port: port.id, index: port.index ?? 1 },
+      });
+    }
+  }
+  return [...reached.values()].sort((a, b) => b.count - a.count)[0]?.channel ?? null;
+}
+
+function outputOf(
+  build: Build,
+  catalogue: Catalogue,
+  nets: Netlist,
+  channel: NonNullable<MotorPlace['channel']>,
+): number | null {
+  const model = modelIn(build, channel.slot, catalogue)!;
+  if (model.kind === 'single board') return channel.index;
+  const input = model.ports.find(
+    ({ kind, way, index }) => kind === 'motorSignal' && way === 'takes' && (index ?? 1) === channel.index,
+  );
+  const pin = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'port' && role.port === input?.id));
+  const driver = portsOf(
+    build,
+    catalogue,
+    (pin && nets.netOf(terminalRef(channel.slot, pin.id))?.terminals) ?? [],
+    'motorSignal',
+  ).find(({ port }) => port.way === 'gives');
+  return driver?.port.index ?? null;
+}
+
+function portsOf(
+  build: Build,
+  catalogue: Catalogue,
+  refs: readonly `${string}.${string}`[],
+  kind: Port['kind'],
+): { slot: Slot; port: Port }[] {
+  return refs.flatMap((ref) => {
+    const { slot, terminal } = splitRef(ref);
+    const model = modelIn(build, slot, catalogue)!;
+    return model.terminals
+      .find(({ id }) => id === terminal)!
+      .roles.flatMap((role) => {
+        const port = role.is === 'port' ? model.ports.find(({ id }) => id === role.port) : undefined;
+        return port?.kind === kind ? [{ slot, port }] : [];
+      });
+  });
+}

@@ -1,0 +1,181 @@
+/**
+ * From a build as it is to another: what stays, what comes off, what is added, and what that means at the bench:
+ * joints to open, pads to clean, contacts to take out and insulate, ports freed and taken, outputs and board that lie another way.
+ */
+import type { Build, WireBody } from '../../facts/assembly/build';
+import { isAttached, landedOn } from '../../facts/assembly/build';
+import type { Change } from '../../facts/assembly/difference';
+import { difference } from '../../facts/assembly/difference';
+import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { PortKind } from '../../facts/catalogue/partModel';
+import type { HousingId, Slot, TerminalRef, WireId } from '../../facts/terms/names';
+import { jointName, splitJoint, splitRef } from '../../facts/terms/names';
+import { netlist } from '../../facts/wiring/netlist';
+import type { AlignmentChange, MotorChange } from './motorChanges';
+import { alignmentChange, motorChanges } from './motorChanges';
+import { modelIn } from '../../facts/assembly/lookUp';
+
+export interface Conversion {
+  /** Parts and wires that are not touched. */
+  stays: { parts: readonly Slot[]; wires: readonly WireId[] };
+  /** In an order in which they can be made; their effects lead from the one build exactly to the other. */
+  changes: readonly Change[];
+  /** Soldered joints to open, as `W3.b`. */
+  opens: readonly string[];
+  /** Pads that are free afterwards or take another wire: old solder off. */
+  cleans: readonly TerminalRef[];
+  contactsOut: readonly { wire: WireId; housing: HousingId; position: number }[];
+  /** Ports of boards, as `FC/UART2`. */
+  portsFreed: readonly string[];
+  portsTaken: readonly string[];
+  partsOff: readonly { slot: Slot; model: string }[];
+  partsOn: readonly { slot: Slot; model: string }[];
+  /** Parts that stay in with nothing wired to them. */
+  dormant: readonly Slot[];
+  /** Outputs that drive another corner than before. */
+  motors: readonly MotorChange[];
+  alignment: AlignmentChange | null;
+  work: Work;
+}
+
+/** What the hands do: joints opened and made, contacts moved, plugs, parts; and the wire that it takes, without what parts bring. */
+export interface Work {
+  jointsOpened: number;
+  jointsMade: number;
+  contacts: number;
+  plugs: number;
+  parts: number;
+  newWireMm: number;
+}
+
+export function conversion(from: Build, to: Build, catalogue: Catalogue): Conversion {
+  const changes = difference(from, to);
+  const touched = new Set(
+    changes.flatMap(({ verb, subject }) =>
+      verb === 'free' || verb === 'land' ? [splitJoint(subject)!.wire] : verb === 'drop' ? [subject] : [],
+    ),
+  );
+  const opened = openedEnds(from, changes);
+  const soldered = opened.filter(({ wire, end }) => from.wires[wire]!.ends[end].by === 'solder');
+  const [before, after] = [portsUsed(from, catalogue), portsUsed(to, catalogue)];
+  const swapped = (slot: Slot) => from.slots[slot]?.model !== to.slots[slot]?.model;
+  return {
+    stays: {
+      parts: Object.keys(to.slots).filter((slot) => slot in from.slots && !swapped(slot)),
+      wires: Object.keys(to.wires).filter((id) => id in from.wires && !touched.has(id)),
+    },
+    changes,
+    opens: soldered.map(({ wire, end }) => jointName(wire, end)),
+    cleans: [
+      ...new Set(
+        soldered
+          .map(({ wire, end }) => landedOn(from.wires[wire]!.ends[end])!)
+          .filter((ref) => splitRef(ref).slot in to.slots && !swapped(splitRef(ref).slot)),
+      ),
+    ],
+    contactsOut: opened.flatMap(({ wire, end }) => {
+      const { at } = from.wires[wire]!.ends[end];
+      return at.on === 'cavity' && to.housings[at.housing]
+        ? [{ wire, housing: at.housing, position: at.position }]
+        : [];
+    }),
+    portsFreed: [...before].filter((port) => !after.has(port)),
+    portsTaken: [...after].filter((port) => !before.has(port)),
+    partsOff: Object.entries(from.slots)
+      .filter(([slot]) => swapped(slot))
+      .map(([slot, { model }]) => ({ slot, model })),
+    partsOn: Object.entries(to.slots)
+      .filter(([slot]) => swapped(slot))
+      .map(([slot, { model }]) => ({ slot, model })),
+    dormant: dormantParts(to, catalogue),
+    motors: motorChanges(from, to, catalogue),
+    alignment: alignmentChange(from, to, catalogue),
+    work: workOf(from, changes),
+  };
+}
+
+/** Ends of wires that are lifted: freed ones, and both of a wire that goes, also with the part it belongs to. */
+function openedEnds(from: Build, changes: readonly Change[]): { wire: WireId; end: 0 | 1 }[] {
+  const ends = new Map<string, { wire: WireId; end: 0 | 1 }>();
+  const add = (wire: WireId, end: 0 | 1) => {
+    if (isAttached(from.wires[wire]!.ends[end])) ends.set(jointName(wire, end), { wire, end });
+  };
+  for (const { verb, subject } of changes) {
+    if (verb === 'free') add(splitJoint(subject)!.wire, splitJoint(subject)!.end);
+    const gone =
+      verb === 'drop'
+        ? [subject]
+        : verb === 'take'
+          ? Object.values(from.wires)
+              .filter(({ tailOf }) => tailOf && splitRef(tailOf).slot === subject)
+              .map(({ id }) => id)
+          : [];
+    for (const wire of gone) for (const end of [0, 1] as const) add(wire, end);
+  }
+  return [...ends.values()];
+}
+
+export function workOf(from: Build, changes: readonly Change[]): Work {
+  const opened = openedEnds(from, changes).map(({ wire, end }) => from.wires[wire]!.ends[end].by);
+  const landed = changes.flatMap(({ effect }) => effect.flatMap((act) => (act.do === 'land' ? [act.as.by] : [])));
+  const count = (...verbs: Change['verb'][]) => changes.filter(({ verb }) => verbs.includes(verb)).length;
+  return {
+    jointsOpened: opened.filter((by) => by === 'solder').length,
+    jointsMade: landed.filter((by) => by === 'solder').length,
+    contacts: opened.filter((by) => by === 'crimp').length + landed.filter((by) => by === 'crimp').length,
+    plugs: count('mate', 'unmate'),
+    parts: count('take', 'fit'),
+    newWireMm: newWires(from, changes).reduce((mm, { lengthMm }) => mm + (lengthMm ?? 0), 0),
+  };
+}
+
+/** Wires that are not there before and belong to no part, once each. */
+function newWires(from: Build, changes: readonly Change[]): WireBody[] {
+  const bodies = new Map(
+    changes.flatMap(({ effect }) =>
+      effect.flatMap((act) =>
+        act.do === 'land' && act.body.from !== 'tail' && !(act.wire in from.wires)
+          ? [[act.wire, act.body] as const]
+          : [],
+      ),
+    ),
+  );
+  return [...bodies.values()];
+}
+
+const counted: readonly PortKind[] = ['serial', 'video', 'lights', 'buzzer', 'i2c', 'escData', 'sense', 'motorSignal'];
+
+/** Ports of boards that are joined to a port of another part. */
+export function portsUsed(build: Build, catalogue: Catalogue): Set<string> {
+  const used = new Set<string>();
+  for (const net of netlist(build, catalogue).nets) {
+    const ports = net.terminals.flatMap((ref) => {
+      const { slot, terminal } = splitRef(ref);
+      const model = modelIn(build, slot, catalogue)!;
+      const role = model.terminals.find(({ id }) => id === terminal)!.roles.find(({ is }) => is === 'port');
+      const port =
+        role?.is === 'port'
+          ? model.ports.find(({ id, kind }) => id === role.port && counted.includes(kind))
+          : undefined;
+      return port ? [{ slot, port, board: model.kind === 'controller' || model.kind === 'single board' }] : [];
+    });
+    for (const one of ports)
+      if (one.board && ports.some(({ slot }) => slot !== one.slot)) used.add(`${one.slot}/${one.port.id}`);
+  }
+  return used;
+}
+
+/** Parts that want a supply and have no wire and no plug on them, or none that leads anywhere. */
+export function dormantParts(build: Build, catalogue: Catalogue): Slot[] {
+  const nets = netlist(build, catalogue);
+  return Object.keys(build.slots).filter((slot) => {
+    const model = modelIn(build, slot, catalogue)!;
+    const takes = model.terminals.filter(({ roles }) =>
+      roles.some((role) => role.is === 'supply' && role.dir === 'takes'),
+    );
+    return (
+      takes.length > 0 &&
+      takes.every(({ id }) => nets.netOf(`${slot}.${id}`)!.terminals.every((ref) => splitRef(ref).slot === slot))
+    );
+  });
+}

@@ -1,0 +1,90 @@
+/** What the shop has for a line of the kit: donors first, then stock, then parts in hand; and what is still missing. */
+import type { KitLine, KitState } from './kitLine';
+import type { Part } from '../../facts/catalogue/part';
+import type { StockLine } from '../../facts/catalogue/stockLine';
+
+export type PartInHand = Readonly<{
+  id: Part['id'];
+  model: string;
+  serial: string | null;
+  origin: Part['origin'];
+  condition: Part['condition'];
+}>;
+
+export interface Pick {
+  have: number;
+  state: KitState;
+  takes: readonly { stock: string; quantity: number }[];
+  parts: readonly string[];
+  /** Offcuts that would do instead of new wire or a new lead, best first. */
+  donors: readonly StockLine[];
+  /** What to know of the parts picked: "used, untested". */
+  cautions: readonly string[];
+}
+
+/** @param parts Parts in the shop that are on no quad. */
+export function pickFor(line: KitLine, stock: readonly StockLine[], parts: readonly PartInHand[]): Pick {
+  if (line.kind === 'tool' || line.kind === 'consumable')
+    return { have: line.needed, state: 'not listed', takes: [], parts: [], donors: [], cautions: [] };
+  const own =
+    line.kind === 'part'
+      ? parts
+          .filter(({ model, condition }) => `part:${model}` === line.key && condition !== 'scrap')
+          .sort(byTrust)
+          .slice(0, line.needed)
+      : [];
+  let open = line.needed - own.length;
+  const takes: { stock: string; quantity: number }[] = [];
+  for (const { id, onHand } of stock.filter(({ key, offcut }) => key === line.key && !offcut)) {
+    const quantity = Math.min(open, Math.max(0, onHand));
+    if (quantity > 0) takes.push({ stock: id, quantity });
+    open -= quantity;
+  }
+  const cautions = own
+    .filter(({ origin, condition }) => origin !== 'new' || condition === 'doubtful')
+    .map((part) => `${part.serial ?? 'one'}: ${part.origin}, ${part.condition}`);
+  const have = line.needed - open;
+  const listed = own.length > 0 || stock.some(({ key, offcut }) => key === line.key && !offcut);
+  if (!listed)
+    return {
+      have: line.needed,
+      state: 'not listed',
+      takes: [],
+      parts: [],
+      donors: donorsFor(line, stock),
+      cautions: [],
+    };
+  const state = open > 0 ? 'short' : own.some(({ origin }) => origin !== 'new') ? 'used' : 'enough';
+  return { have, state, takes, parts: own.map(({ id }) => id), donors: donorsFor(line, stock), cautions };
+}
+
+/** Takes no more out of stock than is put on the table, what is in hand first. */
+export function takesFor({ takes, parts }: Pick, have: number): { stock: string; quantity: number }[] {
+  let open = Math.max(0, have - parts.length);
+  return takes.flatMap(({ stock, quantity }) => {
+    const taken = Math.min(quantity, open);
+    open -= taken;
+    return taken > 0 ? [{ stock, quantity: taken }] : [];
+  });
+}
+
+const trust: Readonly<Record<Part['condition'], number>> = { tested: 0, untested: 1, doubtful: 2, scrap: 3 };
+
+function byTrust(a: PartInHand, b: PartInHand): number {
+  return trust[a.condition] - trust[b.condition] || (a.origin === 'new' ? 0 : 1) - (b.origin === 'new' ? 0 : 1);
+}
+
+/** Offcuts of the same gauge and colour, the shortest that is long enough first; leads of the same plug. */
+function donorsFor(line: KitLine, stock: readonly StockLine[]): StockLine[] {
+  const offcuts = stock.filter(({ offcut, onHand }) => offcut && onHand > 0);
+  const [kind, first, second] = line.key.split(':');
+  if (kind === 'wire') {
+    const longest = line.needed / Math.max(1, line.steps.length);
+    const same = offcuts.filter(
+      ({ doc }) => doc.awg === Number(first) && doc.colour === second && (doc.lengthMm ?? 0) >= longest,
+    );
+    return same.sort((a, b) => (a.doc.lengthMm ?? 0) - (b.doc.lengthMm ?? 0));
+  }
+  if (kind === 'lead') return offcuts.filter(({ doc }) => doc.family === first && doc.ways === Number(second));
+  return [];
+}

@@ -1,0 +1,192 @@
+/** What each part needs beside its signals: a supply and a ground, with every pad that could give them. */
+import type { Build } from '../../facts/assembly/build';
+import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { PartKind, PartModel, Terminal } from '../../facts/catalogue/partModel';
+import type { Range, Slot, TerminalRef } from '../../facts/terms/names';
+import { terminalRef } from '../../facts/terms/names';
+import { ampsFor } from '../../facts/wiring/wireAmps';
+import type { Feed } from './feeds';
+import { drawOf, feedsOf, groundsOf } from './feeds';
+import type { PowerPath } from './powerPath';
+import { hasRole } from '../../facts/catalogue/roles';
+import { modelIn } from '../../facts/assembly/lookUp';
+
+export interface Need {
+  own: TerminalRef;
+  slot: Slot;
+  is: 'supply' | 'ground';
+  /** Pads that would do; a supply's with its rail and what is drawn from it there. */
+  pads: readonly {
+    ref: TerminalRef;
+    rail: string | null;
+    typicalA: number;
+    peakA: number;
+    /** Fits only nominally. */ doubtful: boolean;
+  }[];
+  /** Thinnest wire that carries it; for an ESC's motor current the thickest that both pads take. */
+  awg: number | 'thick';
+}
+
+const consumers: readonly PartKind[] = [
+  'controller',
+  'single board',
+  'esc',
+  'distribution',
+  'receiver',
+  'video unit',
+  'camera',
+  'positioning',
+  'lights',
+  'light controller',
+  'buzzer',
+  'regulator',
+];
+const hosts: readonly PartKind[] = [
+  'controller',
+  'single board',
+  'esc',
+  'distribution',
+  'regulator',
+  'light controller',
+  'video unit',
+];
+/** Pads that take this or thicker carry motor current. */
+const thickPadAwg = 16;
+const thinWires = [28, 26, 24, 22, 20, 18, 16];
+/** A wire is chosen for this much more than is drawn typically. */
+const reserve = 1.25;
+/** A pin that takes only thin wire may carry this much more than its wire should: worse would be refused by the rules. */
+const overload = 2;
+
+/** Needs of all parts that the power path does not feed already, in order of slots. */
+export function needsOf(build: Build, catalogue: Catalogue, packV: Range, path: PowerPath): Need[] {
+  const feeds = feedsOf(build, catalogue, packV);
+  return Object.keys(build.slots).flatMap((slot): Need[] => {
+    const model = modelIn(build, slot, catalogue)!;
+    if (!consumers.includes(model.kind)) return [];
+    const needs = path.fed.has(slot) ? [] : feedNeeds(slot, model);
+    return [...needs, ...signalGround(slot, model)];
+  });
+
+  function feedNeeds(slot: Slot, model: PartModel): Need[] {
+    const takes = beforePins(
+      model.terminals.filter(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes')),
+    )[0];
+    const role = takes?.roles.find((one) => one.is === 'supply' && one.dir === 'takes');
+    if (!takes || role?.is !== 'supply') return [];
+    const thick = model.kind === 'esc';
+    const pads = feeds
+      .filter((feed) => feed.slot !== slot && suits(feed, role.volts, takes, thick))
+      .map((feed) => {
+        const { typical, peak } = drawOf(model, Math.max(1, feed.volts[0]));
+        return {
+          ref: feed.ref,
+          rail: feed.rail === 'battery' ? null : feed.rail,
+          typicalA: typical,
+          peakA: peak,
+          doubtful: feed.volts[0] < role.volts[0] || padCarries(feed) < typical,
+          awg: gaugeFor(typical),
+          most: padCarries(feed) * overload,
+        };
+      })
+      .filter(({ most, typicalA }) => thick || typicalA <= most);
+    const ground = beside(takes, model);
+    const awg = thick ? ('thick' as const) : Math.min(28, ...pads.map((pad) => pad.awg));
+    const supply: Need = {
+      own: terminalRef(slot, takes.id),
+      slot,
+      is: 'supply',
+      pads: pads.map(({ ref, rail, typicalA, peakA, doubtful }) => ({ ref, rail, typicalA, peakA, doubtful })),
+      awg,
+    };
+    return ground
+      ? [supply, { own: terminalRef(slot, ground.id), slot, is: 'ground', pads: groundPads(slot, model, thick), awg }]
+      : [supply];
+  }
+
+  /** Amps that the thickest wire carries which a feed's pad takes. */
+  function padCarries({ terminal }: Feed): number {
+    return ampsFor(terminal.thickestAwg, false);
+  }
+
+  function groundPads(slot: Slot, model: PartModel, thick: boolean): Need['pads'] {
+    const beside =
+      model.ports.some(({ kind }) => kind === 'video') &&
+      model.terminals.filter((one) => hasRole(one, 'ground')).length === 1;
+    const kinds = beside ? hosts.filter((kind) => kind === 'controller' || kind === 'single board') : hosts;
+    return Object.keys(build.slots)
+      .filter((host) => host !== slot && kinds.includes(modelIn(build, host, catalogue)!.kind))
+      .flatMap((host) =>
+        groundsOf(build, host, catalogue)
+          .filter(({ terminal }) => !thick || terminal.thickestAwg <= thickPadAwg)
+          .map(({ ref }) => ({ ref, rail: null, typicalA: 0, peakA: 0, doubtful: false })),
+      );
+  }
+
+  /** A separate ESC's signal has a ground of its own beside it. */
+  function signalGround(slot: Slot, model: PartModel): Need[] {
+    const signal = path.joins.find(({ own, link }) => own.startsWith(`${slot}.`) && link.includes('signal'));
+    const grounds = model.terminals.filter((one) => hasRole(one, 'ground') && one.form !== 'pin');
+    const thin = grounds.find(({ thickestAwg }) => thickestAwg > thickPadAwg);
+    if (model.kind !== 'esc' || !signal || !thin || model.connectors.length > 0) return [];
+    const host = signal.to.slice(0, signal.to.indexOf('.'));
+    return [
+      {
+        own: terminalRef(slot, thin.id),
+        slot,
+        is: 'ground',
+        pads: groundsOf(build, host, catalogue).map(({ ref }) => ({
+          ref,
+          rail: null,
+          typicalA: 0,
+          peakA: 0,
+          doubtful: false,
+        })),
+        awg: 26,
+      },
+    ];
+  }
+}
+
+/** A pad whose volts the part takes; only a regulator's own spread may be against it. */
+function suits({ volts, nominalV, terminal, rail }: Feed, takes: Range, own: Terminal, thick: boolean): boolean {
+  if (thick)
+    return (
+      rail === 'battery' &&
+      terminal.thickestAwg <= thickPadAwg &&
+      terminal.roles.some((role) => role.is === 'supply' && role.dir === 'gives') &&
+      volts[0] >= takes[0] &&
+      volts[1] <= takes[1]
+    );
+  return nominalV >= takes[0] && volts[1] <= takes[1] && volts[1] <= own.withstandV[1];
+}
+
+function gaugeFor(amps: number): number {
+  return thinWires.find((awg) => ampsFor(awg, false) >= amps * reserve) ?? thinWires.at(-1)!;
+}
+
+function beforePins(terminals: readonly Terminal[]): Terminal[] {
+  return [...terminals].sort((a, b) => Number(a.form === 'pin') - Number(b.form === 'pin'));
+}
+
+/** The ground that lies nearest to a supply terminal, in the same plug when it is in one; a thick one beside a thick one. */
+function beside(supply: Terminal, model: PartModel): Terminal | undefined {
+  const plug = model.connectors.find(({ pins }) => pins.includes(supply.id));
+  const grounds = model.terminals.filter(
+    (one) =>
+      hasRole(one, 'ground') &&
+      one.holds > 0 &&
+      one.form !== 'shell' &&
+      one.form !== 'metal' &&
+      (plug ? plug.pins.includes(one.id) : one.form !== 'pin'),
+  );
+  const far = (one: Terminal) =>
+    100 * Math.abs(one.thickestAwg - supply.thickestAwg) +
+    Math.hypot(one.atMm[0] - supply.atMm[0], one.atMm[1] - supply.atMm[1]);
+  return [...grounds].sort((a, b) => far(a) - far(b))[0];
+}
+
+/** Parts that are wired whether a wish names them or not; a regulator is when something hangs on it. */
+export function alwaysWired(kind: PartKind): boolean {
+  return ['controller', 'single board', 'esc', 'distribution'].includes(kind);
+}

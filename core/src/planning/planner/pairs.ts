@@ -1,0 +1,44 @@
+/** Plus and minus of one ESC on pads that belong together: a pair that is split is picked up wrongly at the bench. */
+import type { Build } from '../../facts/assembly/build';
+import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { Slot, TerminalRef } from '../../facts/terms/names';
+import { splitRef } from '../../facts/terms/names';
+import type { Need } from './needs';
+import { findTerminal } from '../../facts/assembly/lookUp';
+
+/** Supply and ground needs that carry motor current, part by part. */
+export function thickPairs(needs: readonly Need[]): { slot: Slot; supply: Need; ground: Need }[] {
+  return needs
+    .filter(({ is, awg }) => is === 'supply' && awg === 'thick')
+    .flatMap((supply) => {
+      const ground = needs.find(({ slot, is, awg }) => slot === supply.slot && is === 'ground' && awg === 'thick');
+      return ground ? [{ slot: supply.slot, supply, ground }] : [];
+    });
+}
+
+/** The minus pad of each plus pad: the nearest on its board, where that one's nearest plus is this. Pads without a partner are left out. */
+export function partners(
+  supply: Need,
+  ground: Need,
+  build: Build,
+  catalogue: Catalogue,
+): Map<TerminalRef, TerminalRef> {
+  const nearest = (to: TerminalRef, among: Need) => {
+    const at = findTerminal(build, to, catalogue)!.atMm;
+    const far = (ref: TerminalRef) =>
+      Math.hypot(
+        findTerminal(build, ref, catalogue)!.atMm[0] - at[0],
+        findTerminal(build, ref, catalogue)!.atMm[1] - at[1],
+      );
+    return among.pads
+      .map(({ ref }) => ref)
+      .filter((ref) => splitRef(ref).slot === splitRef(to).slot)
+      .sort((a, b) => far(a) - far(b))[0];
+  };
+  return new Map(
+    supply.pads.flatMap(({ ref }) => {
+      const minus = nearest(ref, ground);
+      return minus && nearest(minus, supply) === ref ? [[ref, minus] as const] : [];
+    }),
+  );
+}

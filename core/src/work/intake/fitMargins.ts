@@ -1,0 +1,120 @@
+/**
+ * Does what is planned go into the frame? Each boxed part and each stack of boards against the frame's bays, axis by
+ * axis; and stack screws against what they clamp. Limits are shop values: 2 mm is comfortable.
+ */
+import type { Build } from '../../facts/assembly/build';
+import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { PartModel } from '../../facts/catalogue/partModel';
+import type { Slot } from '../../facts/terms/names';
+import { modelIn } from '../../facts/assembly/lookUp';
+
+export interface FitMargin {
+  what: string;
+  slots: readonly Slot[];
+  bay: string;
+  /** Room left along, across and up, in mm; negative: too big. */
+  marginMm: readonly [number, number, number];
+  holes: string | null;
+  verdict: 'go' | 'tight' | 'no';
+}
+
+export interface ScrewFit {
+  thread: string;
+  lengthMm: number;
+  clampsMm: number;
+  engagedMm: number;
+  verdict: 'good' | 'too short' | 'too long';
+}
+
+const comfortableMm = 2;
+const boardMm = 1.6;
+const stacked = new Set(['controller', 'esc', 'single board', 'distribution']);
+
+export function fitMargins(target: Build, catalogue: Catalogue): FitMargin[] {
+  const all = Object.keys(target.slots).map((slot) => ({ slot, model: modelIn(target, slot, catalogue)! }));
+  const frame = all.find(({ model }) => model.frame)?.model.frame;
+  if (!frame) return [];
+  const [stackBay, otherBay = frame.bays[0]] = [frame.bays[0], frame.bays[1]];
+  const boards = all.filter(({ model }) => stacked.has(model.kind) && model.body.mount);
+  const boxed = all.filter(({ model }) => model.body.boxMm && model.kind !== 'camera');
+  return [
+    ...(boards.length > 0 && stackBay
+      ? [
+          margin(
+            'stack',
+            boards.map(({ slot }) => slot),
+            stackSize(boards.map(({ model }) => model)),
+            stackBay,
+            patterns(boards.map(({ model }) => model)),
+          ),
+        ]
+      : []),
+    ...boxed.flatMap(({ slot, model }) =>
+      otherBay ? [margin(model.name, [slot], model.body.boxMm!, otherBay, patterns([model]))] : [],
+    ),
+  ];
+}
+
+function margin(
+  what: string,
+  slots: readonly Slot[],
+  size: readonly [number, number, number],
+  bay: NonNullable<PartModel['frame']>['bays'][number],
+  pattern: string | null,
+): FitMargin {
+  const marginMm = [bay.sizeMm[0] - size[0], bay.sizeMm[1] - size[1], bay.sizeMm[2] - size[2]].map(
+    (mm) => Math.round(mm * 10) / 10,
+  ) as [number, number, number];
+  const least = Math.min(...marginMm);
+  const holes = pattern && !bay.hole.startsWith(pattern) ? `holes ${pattern}, bay ${bay.hole}` : null;
+  return {
+    what,
+    slots,
+    bay: bay.id,
+    marginMm,
+    holes,
+    verdict: least < 0 ? 'no' : least < comfortableMm || holes ? 'tight' : 'go',
+  };
+}
+
+function stackSize(models: readonly PartModel[]): [number, number, number] {
+  const span = (axis: 0 | 1) =>
+    Math.max(
+      ...models.map(
+        ({ body }) =>
+          Math.max(...body.outlineMm.map((at) => at[axis])) - Math.min(...body.outlineMm.map((at) => at[axis])),
+      ),
+    );
+  return [span(0), span(1), stackHeightMm(models) + models.at(-1)!.body.aboveMm];
+}
+
+/** From the frame's plate to the top of the last board, on squeezed grommets. */
+function stackHeightMm(models: readonly PartModel[]): number {
+  return models.reduce((sum, { body }) => sum + (body.mount?.squeezedMm ?? 0) + boardMm, 0);
+}
+
+function patterns(models: readonly PartModel[]): string | null {
+  const [first] = models[0]?.body.holes ?? [];
+  return first ? String(Math.abs(first.atMm[0]) * 2) : null;
+}
+
+/** Stack screws: one nut's height and a turn beyond it hold; more than 8 mm over is in the way. */
+export function screwFits(target: Build, catalogue: Catalogue): ScrewFit[] {
+  const boards = Object.keys(target.slots)
+    .map((slot) => modelIn(target, slot, catalogue)!)
+    .filter(({ kind, body }) => stacked.has(kind) && body.mount);
+  if (boards.length === 0) return [];
+  const { thread, lengthMm } = boards[0]!.body.mount!;
+  const clampsMm = stackHeightMm(boards) + 2;
+  const engagedMm = Math.round((lengthMm - clampsMm) * 10) / 10;
+  const nutMm = Number(thread.slice(1)) * 0.8;
+  return [
+    {
+      thread,
+      lengthMm,
+      clampsMm: Math.round(clampsMm * 10) / 10,
+      engagedMm,
+      verdict: engagedMm < nutMm ? 'too short' : engagedMm > nutMm + 8 ? 'too long' : 'good',
+    },
+  ];
+}

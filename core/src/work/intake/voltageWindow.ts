@@ -1,0 +1,61 @@
+/** Does every part live on the volts that it gets, from the empty to the full pack? */
+import type { Build } from '../../facts/assembly/build';
+import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { Range, Slot, TerminalRef } from '../../facts/terms/names';
+import { terminalRef } from '../../facts/terms/names';
+import { supplyTree } from '../../physics/loads/supplyTree';
+import { sourcesOf } from '../../judgement/rules/sources';
+import { netlist } from '../../facts/wiring/netlist';
+import { modelIn } from '../../facts/assembly/lookUp';
+
+export interface WindowLine {
+  slot: Slot;
+  pad: TerminalRef;
+  printed: string;
+  /** What it takes. */
+  takesV: Range;
+  /** Where its supply comes from: "battery", "FC 5 V". */
+  from: string | null;
+  /** What arrives with the pack empty and full; null without a source. */
+  emptyV: number | null;
+  fullV: number | null;
+  verdict: 'fits' | 'too low at empty' | 'too high' | 'not fed';
+}
+
+/** Every supply pad of every part, one line a part and feed; worst first. */
+export function voltageWindow(target: Build, catalogue: Catalogue, cells: Range): WindowLine[] {
+  const nets = netlist(target, catalogue);
+  const sources = sourcesOf(target, catalogue, nets, supplyTree(target, catalogue, cells));
+  const lines = Object.keys(target.slots).flatMap((slot) => {
+    const model = modelIn(target, slot, catalogue)!;
+    const seen = new Set<string>();
+    return model.terminals.flatMap((terminal): WindowLine[] => {
+      const takes = terminal.roles.find((role) => role.is === 'supply' && role.dir === 'takes');
+      if (takes?.is !== 'supply' || seen.has(terminal.node)) return [];
+      seen.add(terminal.node);
+      const pad = terminalRef(slot, terminal.id);
+      const line = { slot, pad, printed: terminal.printed, takesV: takes.volts };
+      const source = (sources.get(nets.netOf(pad)!) ?? []).find((one) => one.slot !== slot || one.from === 'battery');
+      if (!source) return [{ ...line, from: null, emptyV: null, fullV: null, verdict: 'not fed' }];
+      const [emptyV, fullV] = source.volts;
+      const verdict = fullV > takes.volts[1] ? 'too high' : emptyV < takes.volts[0] ? 'too low at empty' : 'fits';
+      return [
+        {
+          ...line,
+          from: source.from === 'battery' ? 'battery' : `${source.slot} ${source.from}`,
+          emptyV,
+          fullV,
+          verdict,
+        },
+      ];
+    });
+  });
+  return lines.sort((a, b) => rank[a.verdict] - rank[b.verdict]);
+}
+
+const rank: Readonly<Record<WindowLine['verdict'], number>> = {
+  'too high': 0,
+  'too low at empty': 1,
+  'not fed': 2,
+  fits: 3,
+};
