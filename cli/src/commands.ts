@@ -15,6 +15,7 @@ import {
   wireRows,
   wiringSvg,
   wishesFor,
+  assemble,
 } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import Papa from 'papaparse';
@@ -28,13 +29,13 @@ export interface Said {
 }
 
 export function checkFile({ plan }: BuildFile, catalogue: Catalogue): Said {
-  const findings = judge(plan.target, catalogue, plan.links, plan.cells);
+  const findings = judge(assemble(plan.target, catalogue), plan.links, plan.cells);
   const lines = findings.map(({ severity, rule, says }) => `${severity}  ${rule}: ${says}`);
   return { text: lines.join('\n') || 'no rule objects', data: findings, found: findings.length > 0 };
 }
 
-export async function planFile({ name, plan }: BuildFile, catalogue: Catalogue, keep?: Build): Promise<Said> {
-  const wishes = plan.wishes.length > 0 ? plan.wishes : wishesFor(plan.target, catalogue);
+export async function planFile({ name, plan }: BuildFile, catalogue: Catalogue, keep: Build | null): Promise<Said> {
+  const wishes = plan.wishes.length > 0 ? plan.wishes : wishesFor(assemble(plan.target, catalogue));
   const request = {
     slots: plan.target.slots,
     catalogue,
@@ -70,7 +71,7 @@ export async function planFile({ name, plan }: BuildFile, catalogue: Catalogue, 
 }
 
 export function convertFiles(from: BuildFile, to: BuildFile, catalogue: Catalogue): Said {
-  const made = conversion(from.plan.target, to.plan.target, catalogue);
+  const made = conversion(assemble(from.plan.target, catalogue), assemble(to.plan.target, catalogue));
   const lines = [
     `stays: ${made.stays.wires.length} wires, ${made.stays.parts.length} parts`,
     `comes off: ${list(made.partsOff.map(({ slot, model }) => `${slot} (${model})`))}`,
@@ -97,7 +98,7 @@ export type NetlistAs = 'nets' | 'spice' | 'csv' | 'svg';
 
 export function netlistOf({ name, plan }: BuildFile, catalogue: Catalogue, as: NetlistAs): Said {
   const { target, links } = plan;
-  if (as === 'spice') return said(spiceDeckOf(target, catalogue, name));
+  if (as === 'spice') return said(spiceDeckOf(assemble(target, catalogue), name));
   if (as === 'csv')
     return said(
       Papa.unparse(
@@ -113,8 +114,8 @@ export function netlistOf({ name, plan }: BuildFile, catalogue: Catalogue, as: N
         { escapeFormulae: true },
       ),
     );
-  if (as === 'svg') return said(wiringSvg(target, catalogue, name));
-  const nets = netlist(target, catalogue)
+  if (as === 'svg') return said(wiringSvg(assemble(target, catalogue), name));
+  const nets = netlist(assemble(target, catalogue))
     .nets.filter(({ terminals, wires }) => wires.length > 0 || terminals.length > 1)
     .map(({ terminals, wires }) => ({ terminals, wires }));
   return {

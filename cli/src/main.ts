@@ -40,7 +40,7 @@ async function run(): Promise<Said> {
     case 'check':
       return checkFile(build, catalogue);
     case 'plan':
-      return planFile(build, catalogue, values.keep ? readBuildFile(values.keep, catalogue).plan.target : undefined);
+      return planFile(build, catalogue, values.keep ? readBuildFile(values.keep, catalogue).plan.target : null);
     case 'convert':
       return convertFiles(build, readBuildFile(second!, catalogue), catalogue);
     case 'netlist':

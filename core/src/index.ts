@@ -1,5 +1,17 @@
 /** The public face of the core. Schemas have their own entry point, so that the browser need not load Joi. */
-export type { HousingId, Id, NodeId, PortId, Range, Slot, TerminalId, TerminalRef, WireId, XY, StepId } from './facts/terms/names';
+export type {
+  HousingId,
+  Id,
+  NodeId,
+  PortId,
+  Range,
+  Slot,
+  TerminalId,
+  TerminalRef,
+  WireId,
+  XY,
+  StepId,
+} from './facts/terms/names';
 export { jointName, splitJoint, splitRef, tailWireId, terminalRef } from './facts/terms/names';
 export type {
   Body,
@@ -23,22 +35,38 @@ export { checkLooseReadings, judgeLoose, looseReadings } from './judgement/check
 export type { FloorLine, JobSheet, Refusal } from './border/api/api';
 export type { Catalogue } from './facts/catalogue/catalogue';
 export { makeCatalogue, terminalOf } from './facts/catalogue/catalogue';
-export type { Build, ConnectorRef, Fitted, Housing, Landing, Mate, Wire, WireBody, WireEnd } from './facts/assembly/build';
+export type { Assembly, Stages } from './facts/assembly/assembly';
+export { assemble } from './facts/assembly/assembly';
+export type {
+  Build,
+  ConnectorRef,
+  Fitted,
+  Housing,
+  Landing,
+  Mate,
+  Wire,
+  WireBody,
+  WireEnd,
+} from './facts/assembly/build';
 export { emptyBuild, isAttached, landedOn, sameFitted } from './facts/assembly/build';
 export { applyAct } from './facts/assembly/applyAct';
-export { fold, foldLog } from './facts/log/fold';
-export type { FoldedAct, FoldedLog } from './facts/log/fold';
+export { fold, inOrder } from './facts/log/fold';
+export { advance, emptyLog } from './facts/log/advance';
+export type { FollowedLog } from './facts/log/follow';
+export { follow, stateOf } from './facts/log/follow';
+export type { ActEntry, Entry, LogState, NoteKind, NoteOf } from './facts/log/logState';
+export { workBegun } from './facts/log/jobStart';
 export { difference } from './facts/assembly/difference';
 export type { Change } from './facts/assembly/difference';
 export type { FaultEntry, Note, QuadRecord, RecordHead } from './facts/log/records';
 export { isAct } from './facts/log/records';
-export { effective } from './facts/log/corrections';
+export { entriesOf } from './facts/log/entries';
 export type { Link, Pinned, Plan, PlanDraft, StoredDraft } from './facts/plan/plan';
 export { wholeDraft } from './facts/plan/plan';
 export type { Purpose, Wish } from './facts/plan/wish';
 export type { PlanChange, PlanChangeResult } from './facts/plan/planChange';
 export { applyPlanChanges } from './facts/plan/planChange';
-export type { Becomes, BoardOf, BoardWire, Stages } from './facts/wiring/boardWires';
+export type { Becomes, BoardOf, BoardWire } from './facts/wiring/boardWires';
 export { boardsOf, boardWires } from './facts/wiring/boardWires';
 export type { Net, Netlist } from './facts/wiring/netlist';
 export { netlist } from './facts/wiring/netlist';
@@ -67,26 +95,33 @@ export { coveredTerminals } from './judgement/checks/reach';
 export { neighboursOf } from './judgement/checks/neighbours';
 export { suspectJoints } from './judgement/diagnosis/suspects';
 export { anchorsFor, chargeBefore } from './judgement/checks/anchors';
-export type { Gate, Step, StepKind, Stretch } from './work/sequence/step';
-export { stretches } from './work/sequence/step';
+export type { Gate } from './work/sequence/gates';
+export type { Step, StepOf, Verb } from './work/sequence/stepTable';
+export type { Stretch } from './work/sequence/stretch';
+export { stretches } from './work/sequence/stretch';
+export type { Caution } from './work/sequence/caution';
+export { lookedAt } from './work/sequence/steps/look';
+export type { Group } from './work/sequence/group';
+export { isSameGroup } from './work/sequence/group';
 export type { JobInput, JobState } from './work/sequence/deriveJob';
 export { deriveJob } from './work/sequence/deriveJob';
-export { lastReading } from './work/sequence/done';
-export { notesOf } from './facts/log/notesOf';
-export { openFaults, validPermit } from './work/sequence/firstPower';
+export { lastReading, notesAbout, notesOf, ofJob } from './facts/log/notesOf';
+export { openFaults, validPermit } from './work/sequence/permit';
 export { alloyOf, recipeFor } from './physics/joints/recipe';
 export type { Recipe } from './physics/joints/recipe';
-export type { WordContext } from './work/sequence/words';
 export {
   jointWords,
   padWords,
+  plugWords,
   printed,
   siteWords,
+  slotTitle,
   slotWords,
-  stepWords,
   terminalWords,
   wireWords,
-} from './work/sequence/words';
+} from './facts/assembly/itemWords';
+export { stepWords, whyNow } from './border/words/stepWords';
+export { isBoard, isBatteryLead, isController, isMotor, liesByArrow } from './facts/catalogue/kinds';
 export type { Meaning } from './judgement/labels/meaning';
 export { meaning, meaningWords } from './judgement/labels/meaning';
 export { readLabels } from './judgement/labels/readLabel';
@@ -129,7 +164,7 @@ export { splitWaived, waiverObjection } from './judgement/rules/waivers';
 export type { Conversion, Work } from './planning/conversion/conversion';
 export { alignmentWords, motorChangeWords } from './planning/conversion/motorChanges';
 export { asBegun } from './facts/assembly/asBegun';
-export { standing } from './facts/assembly/retained';
+export { retained } from './facts/assembly/retained';
 export { crowdingWords } from './planning/planner/crowding';
 export { conversion, dormantParts } from './planning/conversion/conversion';
 export type { Asked } from './planning/conversion/keepDormant';
@@ -167,7 +202,6 @@ export { amountWords } from './facts/catalogue/stockLine';
 export type { Length } from './facts/terms/toneLength';
 export type { Site } from './facts/terms/site';
 export type { Meter } from './facts/terms/meter';
-export { findTerminal, modelIn } from './facts/assembly/lookUp';
 export { mainLeads } from './facts/wiring/mainLeads';
 export { segmentsCross } from './physics/geometry/crossings';
 export { gapMm } from './physics/geometry/gap';

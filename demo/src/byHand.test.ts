@@ -5,7 +5,6 @@ import {
   bodyByHand,
   emptyBuild,
   landedOn,
-  modelIn,
   padByHand,
   planChangesTo,
   planWiring,
@@ -13,6 +12,7 @@ import {
   terminalRef,
   terminalUnder,
   wishesFor,
+  assemble,
 } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import { beforeAll, describe, expect, it } from 'vitest';
@@ -30,7 +30,7 @@ const start: Plan = {
   ...template,
   jobId: 'job',
   version: 1,
-  wishes: wishesFor({ ...emptyBuild, slots: template.target.slots }, catalogue),
+  wishes: wishesFor(assemble({ ...emptyBuild, slots: template.target.slots }, catalogue)),
   pinned: [],
 };
 
@@ -52,7 +52,7 @@ function replanned(plan: Plan): Plan {
 /** The wire that leaves a terminal, and where it leads. */
 function from(plan: Plan, ref: `${string}.${string}`) {
   const wire = Object.values(plan.target.wires).find(({ ends }) => landedOn(ends[0]) === ref)!;
-  return { wire, leadsTo: terminalUnder(plan.target, wire.ends[1], catalogue) };
+  return { wire, leadsTo: terminalUnder(assemble(plan.target, catalogue), wire.ends[1]) };
 }
 
 describe('a pad chosen by hand', () => {
@@ -134,13 +134,14 @@ describe('any pad that would do, chosen by hand', () => {
         pinned: [],
       };
       const joinedNow = Object.values(free.target.wires).map(({ ends }) =>
-        ends.map((end) => terminalUnder(free.target, end, catalogue)),
+        ends.map((end) => terminalUnder(assemble(free.target, catalogue), end)),
       );
       // Every pad of the same board that the planner could have chosen instead.
       const choices = joinedNow.flatMap(([own, now]) => {
         if (!own || !now) return [];
         const { slot } = splitRef(now);
-        const others = modelIn(free.target, slot, catalogue)!
+        const others = assemble(free.target, catalogue)
+          .model(slot)!
           .terminals.map(({ id }) => terminalRef(slot, id))
           .filter(
             (ref) =>
@@ -157,10 +158,10 @@ describe('any pad that would do, chosen by hand', () => {
         // A pad may be too small for the rest of the wishes; then it is said, and nothing is planned past it.
         if (held.is !== 'planned') continue;
         const joined = Object.values(held.target.wires).some(({ ends }) =>
-          ends.every((end) => [own, pad].some((ref) => ref === terminalUnder(held.target, end, catalogue))),
+          ends.every((end) => [own, pad].some((ref) => ref === terminalUnder(assemble(held.target, catalogue), end))),
         );
         const used = Object.values(held.target.wires).some(({ ends }) =>
-          ends.some((end) => terminalUnder(held.target, end, catalogue) === own),
+          ends.some((end) => terminalUnder(assemble(held.target, catalogue), end) === own),
         );
         expect([own, pad, joined || !used]).toEqual([own, pad, true]);
         expect(held.findings.filter(({ severity }) => severity !== 'warn')).toEqual([]);

@@ -12,6 +12,7 @@ import {
   landedOn,
   makeCatalogue,
   stepWords,
+  assemble,
 } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { demoPlan, shippedModels } from './catalogue';
@@ -47,13 +48,15 @@ const end = walk(bench, start, () => false);
 describe('the conversion of the culvert inspector', () => {
   it('was wired right before and is after, by rules and powered solve', () => {
     for (const { target, links, cells } of [asFound, converted]) {
-      expect(judge(target, catalogue, links, cells).filter(({ severity }) => severity !== 'warn')).toEqual([]);
+      expect(judge(assemble(target, catalogue), links, cells).filter(({ severity }) => severity !== 'warn')).toEqual(
+        [],
+      );
       expect(truth({ build: target, catalogue, links, cells }, target)).toEqual({ is: 'fine', because: '' });
     }
   });
 
   it('says what comes off, what stays, and which ports change hands', () => {
-    const made = conversion(asFound.target, converted.target, catalogue);
+    const made = conversion(assemble(asFound.target, catalogue), assemble(converted.target, catalogue));
     expect(made.partsOff.map(({ slot }) => slot)).toEqual(['RX', 'VTX', 'CAM', 'ANT1']);
     expect(made.partsOn.map(({ slot }) => slot).sort()).toEqual(['ANT1', 'ANT2', 'CAM', 'GPS', 'RX', 'VTX']);
     expect(made.stays.wires.length).toBeGreaterThan(15);
@@ -76,7 +79,7 @@ describe('the conversion of the culvert inspector', () => {
 
   it('asks for a picture of the old wiring before the first act, and no more once that is past', () => {
     const picture = (now: typeof start) => now.state.steps.find(({ verb }) => verb === 'picture');
-    const [first] = difference(start.state.asBuilt, plan.target);
+    const [first] = difference(start.state.asBuilt.build, plan.target);
     const opened = record(bench, start, null, first!.effect);
     expect([picture(start)?.done, picture(opened)]).toEqual([false, undefined]);
     const taken = record(
@@ -100,29 +103,27 @@ describe('the conversion of the culvert inspector', () => {
       ({ stretch, subject }) => stretch === 'power path' && subject !== 'hot iron',
     );
     expect([picture!.verb, warning!.id, first!.verb]).toEqual(['picture', 'say:lead in the lid W3', 'unmate']);
-    expect(stepWords(warning!, lidded.state.words)).toBe(
-      'Before the lid lifts, find and unplug the red wire: it tears',
-    );
+    expect(stepWords(warning!, lidded.state)).toBe('Before the lid lifts, find and unplug the red wire: it tears');
     const said = record(bench, lidded, warning!, [{ saw: 'caution', id: warning!.subject }]);
-    const opened = record(bench, said, null, difference(said.state.asBuilt, plan.target)[0]!.effect);
+    const opened = record(bench, said, null, difference(said.state.asBuilt.build, plan.target)[0]!.effect);
     expect(opened.state.steps.find(({ id }) => id === warning!.id)?.done).toBe(true);
   });
 
   it('can be walked to its end', () => {
-    expect(difference(end.state.asBuilt, plan.target)).toEqual([]);
+    expect(difference(end.state.asBuilt.build, plan.target)).toEqual([]);
     expect(end.state.steps.filter(({ done }) => !done)).toEqual([]);
   });
 });
 
 describe('old and new on one board', () => {
   const words = ({ state }: { state: typeof start.state }, slot: string, from: 'start' | 'target' = 'target') =>
-    boardWires({ slot, from }, { start: state.start, asBuilt: state.asBuilt, target: plan.target }, catalogue).map(
+    boardWires({ slot, from }, state).map(
       ({ joint, terminal, becomes, done }) => `${joint} ${terminal} ${becomes}${done ? '' : ', to do'}`,
     );
 
   it('names what stays, what comes off and what goes on, and agrees with the conversion', () => {
     const list = words(start, 'FC');
-    const made = conversion(asFound.target, converted.target, catalogue);
+    const made = conversion(assemble(asFound.target, catalogue), assemble(converted.target, catalogue));
     const off = list.filter((line) => line.includes('comes off'));
     expect(off.length).toBeGreaterThan(4);
     expect(off.every((line) => line.endsWith('to do'))).toBe(true);
@@ -136,8 +137,7 @@ describe('old and new on one board', () => {
   });
 
   it('has the old receiver and the new one as two boards, and nothing left to do at the end', () => {
-    const stages = { start: start.state.start, asBuilt: start.state.asBuilt, target: plan.target };
-    expect(boardsOf(stages, catalogue).filter(({ slot }) => slot === 'RX')).toEqual([
+    expect(boardsOf(start.state).filter(({ slot }) => slot === 'RX')).toEqual([
       { slot: 'RX', from: 'target' },
       { slot: 'RX', from: 'start' },
     ]);
@@ -148,11 +148,11 @@ describe('old and new on one board', () => {
   });
 
   it('shows a wire found on another pad, and what that means until it is moved', () => {
-    const red = Object.values(start.state.asBuilt.wires).find(({ ends }) => landedOn(ends[0]) === 'RX.5V')!;
-    const { act, findings } = foundElsewhere(start.state.asBuilt, red.id, 1, 'FC.BP', catalogue, plan.cells);
+    const red = Object.values(start.state.asBuilt.build.wires).find(({ ends }) => landedOn(ends[0]) === 'RX.5V')!;
+    const { act, findings } = foundElsewhere(start.state.asBuilt, red.id, 1, 'FC.BP', plan.cells);
     expect(findings[0]).toMatchObject({ severity: 'kill', wires: [red.id] });
     expect(
-      foundElsewhere(start.state.asBuilt, red.id, 1, 'FC.BZP', catalogue, plan.cells).findings.filter(
+      foundElsewhere(start.state.asBuilt, red.id, 1, 'FC.BZP', plan.cells).findings.filter(
         ({ severity }) => severity === 'kill',
       ),
     ).toEqual([]);
@@ -164,10 +164,7 @@ describe('old and new on one board', () => {
     expect(words(start, 'FC').find((line) => line.startsWith(joint))).not.toContain('BP');
     expect(words(moved, 'FC').find((line) => line.startsWith(joint))).toBe(`${joint} BP comes off, to do`);
     const came = ({ state }: typeof start) =>
-      judgeAsItCame(state.start, state.asBuilt, catalogue, plan.cells).map(({ severity, wires }) => [
-        severity,
-        ...wires,
-      ]);
+      judgeAsItCame(state.start, state.asBuilt, plan.cells).map(({ severity, wires }) => [severity, ...wires]);
     expect(came(start)).toEqual([]);
     expect(came(moved)[0]).toEqual(['kill', red.id]);
     const off = record(bench, moved, null, [{ do: 'free', wire: red.id, end: 1, left: 'clean', now: 'bare' }]);

@@ -1,30 +1,31 @@
 /** Visible damage on the demo quads: pairs that go together, suspects, what comes first, what it takes. */
-import { damages, judgeDamage, landedOn, makeCatalogue } from '@junctor/core';
+import type { Build } from '@junctor/core';
+import { damages, judgeDamage, landedOn, makeCatalogue, assemble } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { shippedModels, shippedTemplate } from './catalogue';
 
 const catalogue = makeCatalogue(shippedModels());
 const [stack, carrier] = ['quad-glasshouse-6s', 'carrier-coax-6s'].map((id) => shippedTemplate(id).plan.target) as [
-  Parameters<typeof judgeDamage>[2],
-  Parameters<typeof judgeDamage>[2],
+  Build,
+  Build,
 ];
 
 describe('what visible damage means', () => {
   it('a black winding takes motor and ESC, on a carrier the motor’s own', () => {
-    expect(judgeDamage('black motor winding', 'M2', stack, catalogue)).toMatchObject({
+    expect(judgeDamage('black motor winding', 'M2', assemble(stack, catalogue))).toMatchObject({
       replace: ['M2', 'ESC'],
       suspect: [],
     });
-    expect(judgeDamage('black motor winding', 'M5', carrier, catalogue).replace).toEqual(['M5', 'ESC5']);
+    expect(judgeDamage('black motor winding', 'M5', assemble(carrier, catalogue)).replace).toEqual(['M5', 'ESC5']);
   });
 
   it('a hole in an ESC takes the ESC; its motors are read first', () => {
-    expect(judgeDamage('hole or shifted transistor', 'ESC3', carrier, catalogue)).toMatchObject({
+    expect(judgeDamage('hole or shifted transistor', 'ESC3', assemble(carrier, catalogue))).toMatchObject({
       replace: ['ESC3'],
       suspect: ['M3'],
       first: expect.stringContaining('siblings'),
     });
-    expect(judgeDamage('hole or shifted transistor', 'ESC', stack, catalogue).suspect).toEqual([
+    expect(judgeDamage('hole or shifted transistor', 'ESC', assemble(stack, catalogue)).suspect).toEqual([
       'M1',
       'M2',
       'M3',
@@ -33,17 +34,17 @@ describe('what visible damage means', () => {
   });
 
   it('a charred board and a burst capacitor name each other', () => {
-    const charred = judgeDamage('charred board or lifted copper', 'ESC', stack, catalogue);
+    const charred = judgeDamage('charred board or lifted copper', 'ESC', assemble(stack, catalogue));
     expect([charred.replace, charred.suspect, charred.because]).toEqual([
       ['ESC'],
       ['CAP'],
       expect.stringContaining('shorted directly'),
     ]);
-    expect(judgeDamage('capacitor burst or gone', 'CAP', stack, catalogue)).toMatchObject({
+    expect(judgeDamage('capacitor burst or gone', 'CAP', assemble(stack, catalogue))).toMatchObject({
       replace: ['CAP'],
       suspect: ['ESC'],
     });
-    expect(judgeDamage('capacitor burst or gone', 'ESC', stack, catalogue)).toMatchObject({
+    expect(judgeDamage('capacitor burst or gone', 'ESC', assemble(stack, catalogue))).toMatchObject({
       replace: ['CAP'],
       suspect: [],
     });
@@ -56,8 +57,8 @@ describe('what visible damage means', () => {
           (end) => end.by === 'solder' && (landedOn(end)?.startsWith(`${slot}.`) || tailOf?.startsWith(`${slot}.`)),
         ),
       ).length;
-    expect(judgeDamage('hole or shifted transistor', 'ESC', stack, catalogue).joints).toBe(on('ESC'));
-    for (const seen of damages) expect(judgeDamage(seen, 'M1', stack, catalogue).minutes).toBeGreaterThan(2);
-    expect(() => judgeDamage('black motor winding', 'M9', stack, catalogue)).toThrow(RangeError);
+    expect(judgeDamage('hole or shifted transistor', 'ESC', assemble(stack, catalogue)).joints).toBe(on('ESC'));
+    for (const seen of damages) expect(judgeDamage(seen, 'M1', assemble(stack, catalogue)).minutes).toBeGreaterThan(2);
+    expect(() => judgeDamage('black motor winding', 'M9', assemble(stack, catalogue))).toThrow(RangeError);
   });
 });

@@ -1,6 +1,14 @@
 /** Expected readings follow from the shipped parts' insides: nothing is written down. */
 import type { Element, Length, Net, PartModel, TerminalRef } from '@junctor/core';
-import { compile, continuityTouches, expect as expectReading, expectIn, makeCatalogue, netlist } from '@junctor/core';
+import {
+  compile,
+  continuityTouches,
+  expect as expectReading,
+  expectIn,
+  makeCatalogue,
+  netlist,
+  assemble,
+} from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { shippedModels, shippedTemplate } from './catalogue';
 import { shippedMeter } from './tools';
@@ -15,8 +23,11 @@ function passes(
   red: TerminalRef,
   chargeV = {},
 ): readonly Length[] {
-  return expectReading(target, makeCatalogue(catalogue), { black, red, mode: 'tone', power: 'off' }, { meter, chargeV })
-    .passes;
+  return expectReading(
+    assemble(target, makeCatalogue(catalogue)),
+    { black, red, mode: 'tone', power: 'off' },
+    { meter, chargeV },
+  ).passes;
 }
 
 /** The catalogue with one model's elements changed. */
@@ -77,8 +88,7 @@ describe('removing an inner element changes what is expected', () => {
       { id: 'MYSTERY', fails: [], is: 'switch', a: 'V33', b: 'GND', onOhms: 1, closedWhen: 'unknown' },
     ]);
     const { from } = expectReading(
-      target,
-      makeCatalogue(unknown),
+      assemble(target, makeCatalogue(unknown)),
       { black: 'BAT.MINUS', red: 'FC.3V3A', mode: 'tone', power: 'off' },
       { meter },
     );
@@ -88,8 +98,8 @@ describe('removing an inner element changes what is expected', () => {
 
 describe('the continuity list', () => {
   const catalogue = makeCatalogue(models);
-  const list = continuityTouches(target, catalogue);
-  const circuit = compile(target, catalogue);
+  const list = continuityTouches(assemble(target, catalogue));
+  const circuit = compile(assemble(target, catalogue));
 
   it('begins with the two anchors, then the main leads both ways', () => {
     expect(list.touches.slice(0, 4).map(({ reason }) => reason)).toEqual([
@@ -107,7 +117,7 @@ describe('the continuity list', () => {
   });
 
   it('lets every net sound before silence on it is asked', () => {
-    const nets = netlist(target, catalogue);
+    const nets = netlist(assemble(target, catalogue));
     const sounded = new Set<Net | null>();
     for (const { touch, reason } of list.touches) {
       const own = [touch.black, touch.red].map((ref) => nets.netOf(ref));

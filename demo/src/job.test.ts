@@ -1,6 +1,6 @@
 /** A whole job by a virtual technician: gates, permits, staleness, the plan that follows a wrong pad. */
 import type { Act, Note, QuadRecord, Step } from '@junctor/core';
-import { deriveJob, makeCatalogue, offerToPlan, applyPlanChanges, notesOf, validPermit } from '@junctor/core';
+import { deriveJob, fold, makeCatalogue, offerToPlan, applyPlanChanges, notesOf, validPermit } from '@junctor/core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { shippedModels, shippedTemplate } from './catalogue';
 import { seededIds } from './seededIds';
@@ -81,14 +81,14 @@ describe('work after a gate opens it again', () => {
     };
     const early = { ...late, id: 'early', seq: 0.5, doneAt: new Date(powered.nowMs + 3600_000).toISOString() };
     for (const odd of [late, early]) {
-      const state = deriveJob({ jobId: 'job', plan, records: [...powered.records, odd], catalogue });
+      const state = deriveJob({ jobId: 'job', plan, log: fold([...powered.records, odd], catalogue), catalogue });
       expect(state.steps.find(({ id }) => id === 'touch:BAT.MINUS~BAT.PLUS~tone')?.done).toBe(false);
     }
   });
 });
 
 describe('the permit', () => {
-  const held = (now: Walk) => validPermit(now.records, now.state.log, plan.version) !== null;
+  const held = (now: Walk) => validPermit(now.state.log, 'job', plan.version) !== null;
   const permit = () => permitted.records.at(-1)!;
   const reading = () => notesOf(permitted.state.log, 'reading')[0]!.record.body;
 
@@ -134,9 +134,9 @@ describe('the permit', () => {
         body: { saw: 'taken back', reason: '' } as Note,
       },
     ];
-    const state = deriveJob({ jobId: 'job', plan, records: corrected, catalogue });
-    expect(validPermit(corrected, state.log, plan.version)).toBeNull();
-    expect(validPermit(permitted.records, permitted.state.log, plan.version + 1)).toBeNull();
+    const state = deriveJob({ jobId: 'job', plan, log: fold(corrected, catalogue), catalogue });
+    expect(validPermit(state.log, 'job', plan.version)).toBeNull();
+    expect(validPermit(permitted.state.log, 'job', plan.version + 1)).toBeNull();
   });
 
   it('is missed: power without it is kept, and stays a stop until the main leads are read again', () => {
@@ -195,7 +195,7 @@ describe('a meter that is not proved', () => {
     };
     const { current } = doing(built, proof).state;
     expect(current?.id).toBe('prove:meter');
-    expect(current?.against).toContain(words);
+    expect(current?.blockedReason).toContain(words);
   });
 });
 
@@ -207,7 +207,7 @@ describe('a pack that does not fit', () => {
   ] as const)('%d V, %s', (volts, polarity, words) => {
     const { steps } = doing(permitted, { saw: 'pack', volts, polarity, limiterId: 'limiter' }).state;
     const pack = steps.find(({ verb }) => verb === 'pack')!;
-    expect([pack.done, pack.against]).toEqual([false, expect.stringContaining(words)]);
+    expect([pack.done, pack.blockedReason]).toEqual([false, expect.stringContaining(words)]);
   });
 });
 
@@ -221,11 +221,11 @@ describe('a wire on another pad', () => {
   it('is followed by the plan on a sister phase, which takes the freed pad', () => {
     const now = elsewhere('ESC.C1');
     expect(now.state.current?.id).toBe('free:M1-B.b');
-    const { changes, objections } = offerToPlan(plan, now.state.asBuilt, catalogue, 'M1-B', 1, 'ESC.C1');
+    const { changes, objections } = offerToPlan(plan, now.state.asBuilt, 'M1-B', 1, 'ESC.C1');
     expect(objections).toEqual([]);
     const kept = applyPlanChanges(plan, changes);
     if (!kept.ok) throw new Error('the plan did not follow');
-    const state = deriveJob({ jobId: 'job', plan: kept.plan, records: now.records, catalogue });
+    const state = deriveJob({ jobId: 'job', plan: kept.plan, log: fold(now.records, catalogue), catalogue });
     expect(state.current?.id).toBe('land:M1-C.b');
     expect(state.findings).toEqual([]);
   });
@@ -235,7 +235,7 @@ describe('a wire on another pad', () => {
     ['ESC.BP', 'wrong kind of pad'],
     ['ESC.A1', 'pad full'],
   ] as const)('is not followed on %s: %s', (ref, rule) => {
-    const { objections } = offerToPlan(plan, elsewhere(ref).state.asBuilt, catalogue, 'M1-B', 1, ref);
+    const { objections } = offerToPlan(plan, elsewhere(ref).state.asBuilt, 'M1-B', 1, ref);
     expect(objections.map((one) => one.rule)).toContain(rule);
   });
 });

@@ -4,6 +4,7 @@ import {
   amountWords,
   deriveJob,
   emptyBuild,
+  emptyLog,
   expectedLoss,
   extrasFor,
   fitMargins,
@@ -18,6 +19,7 @@ import {
   swapModel,
   takesFor,
   voltageWindow,
+  assemble,
 } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { shippedModels, shippedTemplate, shippedTemplates } from './catalogue';
@@ -26,13 +28,17 @@ const models = shippedModels();
 const catalogue = makeCatalogue(models);
 const { target, cells, links } = shippedTemplate('quad-serial-6s').plan;
 const culvert = shippedTemplate('quad-culvert-4s').plan;
-const lines = new Map(kitList(emptyBuild, target, catalogue).map((line) => [line.key, line]));
+const lines = new Map(
+  kitList(assemble(emptyBuild, catalogue), assemble(target, catalogue)).map((line) => [line.key, line]),
+);
 const model = (id: string) => models.find((one) => one.id === id)!;
 
 describe('the pick list', () => {
   it('counts every part of the plan, once each', () => {
     for (const { plan } of shippedTemplates()) {
-      const parts = kitList(emptyBuild, plan.target, catalogue).filter(({ kind }) => kind === 'part');
+      const parts = kitList(assemble(emptyBuild, catalogue), assemble(plan.target, catalogue)).filter(
+        ({ kind }) => kind === 'part',
+      );
       expect(parts.reduce((sum, { needed }) => sum + needed, 0)).toBe(Object.keys(plan.target.slots).length);
       expect(parts.flatMap(({ slots }) => slots).sort()).toEqual(Object.keys(plan.target.slots).sort());
     }
@@ -61,11 +67,11 @@ describe('the pick list', () => {
       slots,
       wires: Object.fromEntries(Object.entries(target.wires).filter(([id]) => !/^W\d$/.test(id))),
     };
-    const added = kitList(without, target, catalogue)
+    const added = kitList(assemble(without, catalogue), assemble(target, catalogue))
       .filter(({ kind }) => kind === 'part' || kind === 'wire')
       .map(({ key }) => key);
     expect(added).toEqual(['part:dunlin-rx-2', 'wire:28:red', 'wire:28:black', 'wire:28:yellow', 'wire:28:green']);
-    expect(kitList(target, target, catalogue)).toEqual([]);
+    expect(kitList(assemble(target, catalogue), assemble(target, catalogue))).toEqual([]);
   });
 });
 
@@ -160,63 +166,67 @@ describe('what the stores have for a line', () => {
 
 describe('intake', () => {
   it('finds every part fed inside its range, at the empty pack too, and what is not', () => {
-    expect(voltageWindow(target, catalogue, cells).every(({ verdict }) => verdict === 'fits')).toBe(true);
-    expect(voltageWindow(target, catalogue, [8, 8])).toContainEqual(
+    expect(voltageWindow(assemble(target, catalogue), cells).every(({ verdict }) => verdict === 'fits')).toBe(true);
+    expect(voltageWindow(assemble(target, catalogue), [8, 8])).toContainEqual(
       expect.objectContaining({ slot: 'ESC', verdict: 'too high', fullV: 8 * 4.2 }),
     );
-    expect(voltageWindow(target, catalogue, [3, 3])).toContainEqual(
+    expect(voltageWindow(assemble(target, catalogue), [3, 3])).toContainEqual(
       expect.objectContaining({ slot: 'ESC', verdict: 'too low at empty', emptyV: 9 }),
     );
-    const low = voltageWindow(culvert.target, catalogue, [3, 3]).find(({ slot }) => slot === 'VTX')!;
+    const low = voltageWindow(assemble(culvert.target, catalogue), [3, 3]).find(({ slot }) => slot === 'VTX')!;
     expect(low).toMatchObject({ verdict: 'fits' });
     expect(low.emptyV).toBeCloseTo(8.5, 5);
   });
 
   it('bands motor speed by turns per volt, cells and pole pairs against the ESC', () => {
-    const [risk] = motorRisks(culvert.target, catalogue, culvert.cells);
+    const [risk] = motorRisks(assemble(culvert.target, catalogue), culvert.cells);
     expect(risk!.electricalRpm).toBeCloseTo(3800 * 4 * 4.2 * 6, 5);
-    expect(motorRisks(culvert.target, catalogue, [3, 3])[0]!.band).toBe('easy');
-    expect(motorRisks(culvert.target, catalogue, [6, 6])[0]!.band).toBe('over the limit');
+    expect(motorRisks(assemble(culvert.target, catalogue), [3, 3])[0]!.band).toBe('easy');
+    expect(motorRisks(assemble(culvert.target, catalogue), [6, 6])[0]!.band).toBe('over the limit');
     expect(expectedLoss(1500, 0.05, 22000)).toEqual({ lossMinor: 1100, pays: true });
   });
 
   it('measures the room in the frame and what a stack screw holds', () => {
-    expect(fitMargins(culvert.target, catalogue)).toContainEqual(
+    expect(fitMargins(assemble(culvert.target, catalogue))).toContainEqual(
       expect.objectContaining({ what: 'stack', verdict: 'go', marginMm: [5, 3, 12.2] }),
     );
-    expect(screwFits(culvert.target, catalogue)).toMatchObject([{ thread: 'M2', verdict: 'good' }]);
+    expect(screwFits(assemble(culvert.target, catalogue))).toMatchObject([{ thread: 'M2', verdict: 'good' }]);
     const long = {
       ...culvert.target,
       slots: { ...culvert.target.slots, VTX: { ...culvert.target.slots.VTX!, model: 'heron-dvu-26' } },
     };
-    expect(fitMargins(long, catalogue)).toContainEqual(expect.objectContaining({ slots: ['VTX'], verdict: 'no' }));
+    expect(fitMargins(assemble(long, catalogue))).toContainEqual(
+      expect.objectContaining({ slots: ['VTX'], verdict: 'no' }),
+    );
   });
 
   it('grades by joints and the smallest pad, and estimates honestly', () => {
     const steps = deriveJob({
       jobId: 'j',
       plan: { ...shippedTemplate('quad-serial-6s').plan, jobId: 'j', version: 1 },
-      records: [],
+      log: emptyLog(catalogue),
       catalogue,
     }).steps;
-    const grade = gradeJob(emptyBuild, target, catalogue, steps);
+    const grade = gradeJob(assemble(emptyBuild, catalogue), assemble(target, catalogue), steps);
     expect(grade.joints).toEqual({ signal: 8, motor: 14, power: 2 });
     expect(grade.minutes.most / grade.minutes.least).toBeGreaterThan(1.8);
     expect(grade.plugs).toBe(2);
   });
 
   it('weighs extras by what a loss would cost, and says when no port is free', () => {
-    const [positioning] = extrasFor(culvert.target, catalogue, models, 100000);
+    const [positioning] = extrasFor(assemble(culvert.target, catalogue), models, 100000);
     expect(positioning).toMatchObject({ there: false, savesMinor: 17500, serialPorts: 1 });
-    expect(extrasFor(shippedTemplate('carrier-coax-6s').plan.target, catalogue, models, 100000)[0]).toMatchObject({
+    expect(
+      extrasFor(assemble(shippedTemplate('carrier-coax-6s').plan.target, catalogue), models, 100000)[0],
+    ).toMatchObject({
       there: true,
     });
   });
 
   it('forecasts weight with any pack, narrower once parts are weighed', () => {
     const pack = model('moss-pack-6s-1500');
-    const rough = forecastWeight(target, catalogue, {}, [pack], null);
-    const fine = forecastWeight(target, catalogue, { ESC: 15.3, FC: 8.5, M1: 61 }, [pack], null);
+    const rough = forecastWeight(assemble(target, catalogue), {}, [pack], null);
+    const fine = forecastWeight(assemble(target, catalogue), { ESC: 15.3, FC: 8.5, M1: 61 }, [pack], null);
     const width = ([low, high]: readonly [number, number]) => high - low;
     expect(width(fine.dryG)).toBeLessThan(width(rough.dryG));
     expect((rough.withPack[0]!.g[0] + rough.withPack[0]!.g[1]) / 2 - (rough.dryG[0] + rough.dryG[1]) / 2).toBeCloseTo(
@@ -231,7 +241,9 @@ describe('another controller in a plan', () => {
     swapModel(shippedTemplate('quad-serial-6s').plan, 'FC', model('plover-fc-36'), model(id));
   const severe = (id: string) => {
     const { plan } = swapped(id);
-    return judge(plan.target, catalogue, plan.links, plan.cells).filter(({ severity }) => severity === 'kill');
+    return judge(assemble(plan.target, catalogue), plan.links, plan.cells).filter(
+      ({ severity }) => severity === 'kill',
+    );
   };
 
   it('keeps its plug where the new one has the same, else solders its wires to the pads that do the same', () => {

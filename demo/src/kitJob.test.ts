@@ -1,6 +1,6 @@
 /** The kit stretch of real jobs: when it is asked for, what being short means, what comes while parts are loose. */
 import type { Act, JobState, Note, QuadRecord } from '@junctor/core';
-import { deriveJob, difference, emptyBuild, makeCatalogue } from '@junctor/core';
+import { deriveJob, fold, difference, emptyBuild, makeCatalogue } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { shippedModels, shippedTemplate } from './catalogue';
 import { seededIds } from './seededIds';
@@ -27,7 +27,7 @@ const kitOf = (state: JobState) => state.steps.filter(({ stretch }) => stretch =
 const gate = (state: JobState) => state.gates.find(({ id }) => id === 'kit')!;
 const doing = (from: typeof fresh, ...bodies: (Act | Note)[]) => record(bench, from, null, bodies);
 const derived = (records: readonly QuadRecord[], over: object = {}) =>
-  deriveJob({ jobId: 'job', plan: { ...plan, ...over }, records, catalogue });
+  deriveJob({ jobId: 'job', plan: { ...plan, ...over }, log: fold(records, catalogue), catalogue });
 
 describe('the kit', () => {
   it('comes before anything else: counted in, then set up, weighed and signed while loose', () => {
@@ -49,11 +49,11 @@ describe('the kit', () => {
     const after = record(bench, short, step, [counted(5)]);
     expect(after.state.steps.find(({ id }) => id === step.id)).toMatchObject({
       done: true,
-      against: 'Short: 3 pieces of cable tie, 100 mm',
+      blockedReason: 'Short: 3 pieces of cable tie, 100 mm',
     });
     expect(after.state.current!.id).not.toBe(step.id);
     const come = doing(after, counted(8));
-    expect(come.state.steps.find(({ id }) => id === step.id)).toMatchObject({ done: true, against: null });
+    expect(come.state.steps.find(({ id }) => id === step.id)).toMatchObject({ done: true, blockedReason: null });
   });
 
   it('passes its gate once everything was counted or put off', () => {
@@ -95,7 +95,7 @@ describe('the kit', () => {
       },
     };
     const red = derived(all.records, { target }).steps.find(({ subject }) => subject === 'wire:28:red')!;
-    expect(red).toMatchObject({ done: true, against: expect.stringContaining('Short: ') as unknown });
+    expect(red).toMatchObject({ done: true, blockedReason: expect.stringContaining('Short: ') as unknown });
   });
 
   it('changes its solder with the alloy of the job', () => {
@@ -111,7 +111,7 @@ describe('a quad that comes in built', () => {
 
   it('has nothing to build, nothing to kit, and is judged as it is', () => {
     const state = derived(cameIn);
-    expect(difference(state.asBuilt, plan.target)).toEqual([]);
+    expect(difference(state.asBuilt.build, plan.target)).toEqual([]);
     expect(kitOf(state).filter(({ verb }) => verb === 'count')).toEqual([]);
     expect(state.steps.some(({ verb }) => verb === 'land' || verb === 'look')).toBe(false);
     expect(state.findings.filter(({ severity }) => severity === 'kill')).toEqual([]);

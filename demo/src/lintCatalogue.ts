@@ -1,6 +1,6 @@
 /** Lists what the shipped part models lack or contradict; ends with an error when there is anything. */
 import type { PartModel, PlanDraft } from '@junctor/core';
-import { checkLooseReadings, checkModel, judge, makeCatalogue } from '@junctor/core';
+import { checkLooseReadings, checkModel, judge, makeCatalogue, assemble } from '@junctor/core';
 import { buildFile, check, partModel } from '@junctor/core/schemas';
 import { shippedModels, shippedTemplates } from './catalogue';
 
@@ -15,7 +15,7 @@ function templateGaps(id: string, name: string, plan: PlanDraft, models: readonl
   const checked = check(buildFile, { format: 'junctor-build', version: 1, name, plan });
   if (!checked.ok) return checked.mistakes.map(({ path, message }) => `${id} ${path}: ${message}`);
   // A template may work badly in a way that its maker knows of; it must not fail or destroy.
-  const against = judge(plan.target, makeCatalogue(models), plan.links, plan.cells).filter(
+  const against = judge(assemble(plan.target, makeCatalogue(models)), plan.links, plan.cells).filter(
     ({ severity }) => severity !== 'warn',
   );
   return against.map(({ says }) => `${id}: ${says}`);

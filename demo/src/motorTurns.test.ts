@@ -1,5 +1,5 @@
 /** Motors built for one turning sense: the airframe's table, the reversed convention, and one of the wrong kind. */
-import { emptyBuild, judge, makeCatalogue, motorMap } from '@junctor/core';
+import { emptyBuild, judge, makeCatalogue, motorMap, assemble } from '@junctor/core';
 import type { Build } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { shippedModels } from './catalogue';
@@ -18,10 +18,10 @@ function quad(...kinds: Kind[]): Build {
   };
 }
 const wrong = (build: Build) =>
-  judge(build, catalogue, [], [1, 1])
+  judge(assemble(build, catalogue), [], [1, 1])
     .filter(({ rule }) => rule === 'motor turns')
     .map(({ severity, says }) => `${severity} ${says}`);
-const wanted = motorMap(quad('cw', 'cw', 'cw', 'cw'), catalogue).map(({ sense }): Kind =>
+const wanted = motorMap(assemble(quad('cw', 'cw', 'cw', 'cw'), catalogue)).map(({ sense }): Kind =>
   sense === 'clockwise' ? 'cw' : 'ccw',
 );
 const turned = wanted.map((kind): Kind => (kind === 'cw' ? 'ccw' : 'cw'));

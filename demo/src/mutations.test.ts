@@ -1,5 +1,5 @@
 /** The rules against blind mutations; ./measure rules does it for all twelve builds. */
-import { judge } from '@junctor/core';
+import { judge, assemble } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { catalogue, caught, falseAlarm, goodBuilds, tried } from './testing/mutations';
 import { truth } from './testing/oracle/truth';
@@ -12,7 +12,7 @@ describe('the rules against blind mutations', () => {
       expect([good.name, truth({ ...good, catalogue }, good.build)]).toEqual([good.name, { is: 'fine', because: '' }]);
       expect([
         good.name,
-        judge(good.build, catalogue, good.links, good.cells).filter(({ severity }) => severity !== 'warn'),
+        judge(assemble(good.build, catalogue), good.links, good.cells).filter(({ severity }) => severity !== 'warn'),
       ]).toEqual([good.name, []]);
     }
     expect(builds).toHaveLength(12);

@@ -4,7 +4,6 @@ import {
   asBegun,
   conversion,
   emptyBuild,
-  findTerminal,
   landedOn,
   makeCatalogue,
   planWiring,
@@ -14,6 +13,7 @@ import {
   setupSheet,
   waysOut,
   wishesFor,
+  assemble,
 } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import { beforeAll, describe, expect, it } from 'vitest';
@@ -33,7 +33,7 @@ function requestOf(template: string): PlanRequest {
     slots: target.slots,
     catalogue,
     cells,
-    wishes: wishesFor({ ...emptyBuild, slots: target.slots }, catalogue),
+    wishes: wishesFor(assemble({ ...emptyBuild, slots: target.slots }, catalogue)),
     pinned: [],
   };
 }
@@ -64,7 +64,7 @@ describe('the planner', () => {
       demoPlan('culvert-as-found'),
       demoPlan('culvert-conversion'),
     ];
-    const wishes = wishesFor({ ...emptyBuild, slots: wanted.slots }, catalogue);
+    const wishes = wishesFor(assemble({ ...emptyBuild, slots: wanted.slots }, catalogue));
     const {
       target,
       links,
@@ -75,7 +75,7 @@ describe('the planner', () => {
     expect(served.filter(({ way }) => way === null)).toEqual([]);
     expect(truth({ build: target, catalogue, links, cells }, target)).toEqual({ is: 'fine', because: '' });
     // Motors, battery lead, capacitor and buzzer are not touched.
-    const { stays, partsOff } = conversion(built, target, catalogue);
+    const { stays, partsOff } = conversion(assemble(built, catalogue), assemble(target, catalogue));
     expect(stays.wires).toEqual(
       expect.arrayContaining([
         'BAT-PLUS',
@@ -124,7 +124,11 @@ describe('the planner', () => {
     const request = requestOf('quad-serial-6s');
     const more = ['RX2', 'RX3', 'RX4', 'RX5'].map((slot) => [slot, request.slots.RX!] as const);
     const slots = { ...request.slots, ...Object.fromEntries(more) };
-    const crowded: PlanRequest = { ...request, slots, wishes: wishesFor({ ...emptyBuild, slots }, catalogue) };
+    const crowded: PlanRequest = {
+      ...request,
+      slots,
+      wishes: wishesFor(assemble({ ...emptyBuild, slots }, catalogue)),
+    };
     const result = planWiring(crowded, solve);
     expect(result).toMatchObject({
       is: 'conflict',
@@ -146,7 +150,7 @@ describe('the planner', () => {
       Object.values(target.wires)
         .filter(({ tailOf }) => tailOf?.startsWith(`${motor}.`))
         .map((wire) => {
-          const at = wire.ends.map((end) => pointOf(target, landedOn(end)!, catalogue));
+          const at = wire.ends.map((end) => pointOf(assemble(target, catalogue), landedOn(end)!));
           return {
             id: wire.id,
             to: landedOn(wire.ends[1]),
@@ -169,7 +173,7 @@ describe('the planner', () => {
 
   it('adds a second ground between ESC and controller when it is asked for, and offers it where a plug holds the only one', () => {
     const offered = (id: string) =>
-      possibleWishes({ ...emptyBuild, slots: requestOf(id).slots }, catalogue).filter(
+      possibleWishes(assemble({ ...emptyBuild, slots: requestOf(id).slots }, catalogue)).filter(
         ({ purpose }) => purpose === 'second ground',
       );
     expect([
@@ -181,7 +185,7 @@ describe('the planner', () => {
     const { target, links } = planned({ ...request, wishes: [...request.wishes, ...offered('quad-glasshouse-6s')] });
     const wire = target.wires[links.find(({ wish }) => wish === 'second ground ESC')!.wires[0]!]!;
     expect(wire).toMatchObject({ colour: 'black', from: 'stock' });
-    const roles = wire.ends.map((end) => findTerminal(target, landedOn(end)!, catalogue)!.roles[0]!.is);
+    const roles = wire.ends.map((end) => assemble(target, catalogue).terminal(landedOn(end)!)!.roles[0]!.is);
     expect(roles).toEqual(['ground', 'ground']);
     expect(truth({ build: target, catalogue, links, cells: request.cells }, target).is).toBe('fine');
   });
@@ -221,7 +225,7 @@ describe('the planner', () => {
   it('steers the video transmitter over the receiver when that is welcome and no port is left', () => {
     const base = requestOf('quad-glasshouse-6s');
     const slots = { ...base.slots, RX: { ...base.slots.RX!, model: 'teal-rx-c', revision: 1 } };
-    const wishes = wishesFor({ ...emptyBuild, slots }, catalogue).map((wish) =>
+    const wishes = wishesFor(assemble({ ...emptyBuild, slots }, catalogue)).map((wish) =>
       wish.purpose === 'video control' ? { ...wish, must: true, ways: ['over the receiver'] } : wish,
     );
     const request: PlanRequest = { ...base, slots, wishes };
@@ -272,10 +276,10 @@ describe('the planner', () => {
       wires: { [far.id]: { ...far, ends: [{ at: { on: 'air', end: 'bare' }, by: 'none' }, far.ends[1]] } },
     };
     const blind = planned({ slots, catalogue, cells, wishes, pinned, keep: built });
-    expect(conversion(built, blind.target, catalogue).opens).toEqual([`${far.id}.b`]);
+    expect(conversion(assemble(built, catalogue), assemble(blind.target, catalogue)).opens).toEqual([`${far.id}.b`]);
     const { target: next } = planned({ slots, catalogue, cells, wishes, pinned, keep: asBegun(built, plan), built });
     expect([
-      conversion(built, next, catalogue).opens,
+      conversion(assemble(built, catalogue), assemble(next, catalogue)).opens,
       landedOn(next.wires[far.id]!.ends[0]),
       landedOn(next.wires[far.id]!.ends[1]),
     ]).toEqual([[], 'RX.GND', 'FC.G5']);

@@ -1,6 +1,6 @@
 /** What lies in the demo shop's drawers: counted stock, offcuts, and parts in hand with a history. */
 import type { Catalogue, Part, StockLine } from '@junctor/core';
-import { kitList, emptyBuild } from '@junctor/core';
+import { kitList, emptyBuild, assemble } from '@junctor/core';
 import type { Template } from './catalogue';
 
 export interface DemoStores {
@@ -17,7 +17,10 @@ export function demoStores(
 ): DemoStores {
   const lines = new Map<string, StockLine>();
   for (const { plan } of templates) {
-    for (const { key, name, unit, kind, needed } of kitList(emptyBuild, plan.target, catalogue)) {
+    for (const { key, name, unit, kind, needed } of kitList(
+      assemble(emptyBuild, catalogue),
+      assemble(plan.target, catalogue),
+    )) {
       if (kind === 'tool' || kind === 'consumable') continue;
       const known = lines.get(key);
       const onHand = (known?.onHand ?? 0) + stocked(unit, needed);

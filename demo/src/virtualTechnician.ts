@@ -7,6 +7,7 @@ import type {
   Catalogue,
   Circuit,
   JobState,
+  LogState,
   Length,
   Meter,
   Note,
@@ -16,7 +17,11 @@ import type {
   StepId,
 } from '@junctor/core';
 import {
+  advance,
   anchorsFor,
+  fold,
+  lookedAt,
+  notesOf,
   chargeAfter,
   chargeBefore,
   compile,
@@ -25,7 +30,7 @@ import {
   expectIn,
   judgeReading,
   looseReadings,
-  modelIn,
+  assemble,
 } from '@junctor/core';
 
 export interface Bench {
@@ -58,8 +63,8 @@ export function startWalk(bench: Bench, nowMs: number, records: readonly QuadRec
   return {
     records: [...records],
     nowMs,
-    state: derive(bench, records),
-    circuit: compile(bench.plan.target, bench.catalogue),
+    state: derive(bench, fold(records, bench.catalogue)),
+    circuit: compile(assemble(bench.plan.target, bench.catalogue)),
   };
 }
 
@@ -102,23 +107,23 @@ export function record(bench: Bench, from: Walk, step: Step | null, bodies: read
     how: 'did',
     body,
   }));
-  const records = [...from.records, ...made];
-  return { ...from, records, nowMs, state: derive(bench, records) };
+  const log = made.reduce(advance, from.state.log);
+  return { ...from, records: [...from.records, ...made], nowMs, state: derive(bench, log) };
 }
 
 function stepOf(body: Act | Note): StepId | null {
   return 'saw' in body && body.saw === 'fault' ? 'fault:log' : null;
 }
 
-function derive({ jobId, plan, catalogue }: Bench, records: readonly QuadRecord[]): JobState {
-  return deriveJob({ jobId, plan, records, catalogue });
+function derive({ jobId, plan, catalogue }: Bench, log: LogState): JobState {
+  return deriveJob({ jobId, plan, log, catalogue });
 }
 
 /** What a good step leaves in the log. */
 export function bodiesFor(bench: Bench, now: Walk, step: Step): (Act | Note)[] {
   switch (step.verb) {
     case 'look':
-      return (step.plug ? [step.plug] : step.joints).map((of) => ({ saw: 'look', of, grade: 'good', defects: [] }));
+      return lookedAt(step).map((of) => ({ saw: 'look', of, grade: 'good', defects: [] }));
     case 'prove':
       return [
         { saw: 'meter proof', meterId: bench.meter.id, tipsApart: 'none', tipsTogether: 'does not stop', restV: 0.003 },
@@ -150,11 +155,11 @@ export function bodiesFor(bench: Bench, now: Walk, step: Step): (Act | Note)[] {
 
 /** As the model says, and a little off, as scales and parts are. */
 function weighed({ plan, catalogue }: Bench, slot: string): number {
-  return Math.round(modelIn(plan.target, slot, catalogue)!.massG * 10.2) / 10;
+  return Math.round(assemble(plan.target, catalogue).model(slot)!.massG * 10.2) / 10;
 }
 
 function signatureOf({ plan, catalogue, meter }: Bench, slot: string): Note {
-  const readings = looseReadings(modelIn(plan.target, slot, catalogue)!, meter).map(
+  const readings = looseReadings(assemble(plan.target, catalogue).model(slot)!, meter).map(
     ({ black, red, mode, expected }) => ({
       black: black.id,
       red: red.id,
@@ -176,7 +181,7 @@ export function readingOf(bench: Bench, now: Walk, step: Step & { verb: 'touch' 
   const options = { meter: bench.meter, ...before, heldS: 2.5 };
   const expected = expectIn(now.circuit, touch, options);
   const length = heardInstead ?? expected.passes[Math.floor((expected.passes.length - 1) / 2)]!;
-  const anchors = anchorsFor(touch, now.state.log, bench.catalogue);
+  const anchors = anchorsFor(touch, now.state.log, bench.jobId);
   const heard = { length, heldMs: 2500, by: 'key' as const, wrong: length === 'none' ? 0.03 : 0.005, anchors };
   const chargeAfterV = chargeAfter(now.circuit, touch, options);
   const judged = { ...expected, chargeAfterV };
@@ -194,9 +199,8 @@ export function readingOf(bench: Bench, now: Walk, step: Step & { verb: 'touch' 
 }
 
 function powerOf(bench: Bench, { state }: Walk): Note {
-  const permit =
-    state.log.notes.filter(({ record: { body } }) => 'saw' in body && body.saw === 'permit').at(-1)?.record.id ?? null;
-  const signs = Object.entries(state.asBuilt.slots).flatMap(([slot, fitted]) =>
+  const permit = notesOf(state.log, 'permit').at(-1)?.record.id ?? null;
+  const signs = Object.entries(state.asBuilt.build.slots).flatMap(([slot, fitted]) =>
     bench.catalogue.model(fitted).signs.map(({ id }) => ({ id: `${slot}.${id}`, seen: true })),
   );
   return {

@@ -1,6 +1,6 @@
 /** What must hold of nets, rules, supplies and motors whatever the wiring: on the twelve hand-wired builds and on what blind mutations make of them. */
 import type { Build, Wire } from '@junctor/core';
-import { judge, modelIn, motorMap, netlist, supplyTree, terminalRef, tiltSigns } from '@junctor/core';
+import { judge, motorMap, netlist, supplyTree, terminalRef, tiltSigns, assemble } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { catalogue, goodBuilds } from './testing/mutations';
 import { mutate } from './testing/oracle/mutate';
@@ -28,10 +28,12 @@ const withoutWire = (build: Build, id: string): Build => ({
 describe('nets', () => {
   it('hold every terminal once, and each wire with both of its ends', () => {
     for (const { build } of [...builds, ...mutants.map(({ mutant }) => mutant)]) {
-      const nets = netlist(build, catalogue);
+      const nets = netlist(assemble(build, catalogue));
       const all = nets.nets.flatMap(({ terminals }) => terminals);
       const wanted = Object.keys(build.slots).flatMap((slot) =>
-        modelIn(build, slot, catalogue)!.terminals.map(({ id }) => terminalRef(slot, id)),
+        assemble(build, catalogue)
+          .model(slot)!
+          .terminals.map(({ id }) => terminalRef(slot, id)),
       );
       expect([...all].sort()).toEqual([...wanted].sort());
       for (const wire of Object.values(build.wires)) {
@@ -43,9 +45,9 @@ describe('nets', () => {
 
   it('come apart or stay when a wire is taken out, and never join', () => {
     for (const { build } of builds.slice(0, 4)) {
-      const whole = netlist(build, catalogue);
+      const whole = netlist(assemble(build, catalogue));
       for (const id of Object.keys(build.wires).filter((_, index) => index % 5 === 0)) {
-        const less = netlist(withoutWire(build, id), catalogue);
+        const less = netlist(assemble(withoutWire(build, id), catalogue));
         expect(less.nets.length).toBeGreaterThanOrEqual(whole.nets.length);
         for (const { terminals } of less.nets) expect(new Set(terminals.map((ref) => whole.netOf(ref))).size).toBe(1);
       }
@@ -56,7 +58,7 @@ describe('nets', () => {
 describe('rules', () => {
   it('say the same whatever wires are called and in whatever order they come', () => {
     const said = (build: Build, good: (typeof builds)[number], cells: readonly [number, number]) =>
-      judge(build, catalogue, good.links, cells)
+      judge(assemble(build, catalogue), good.links, cells)
         .map(({ severity, rule, at }) => `${severity} ${rule} ${[...at].sort().join()}`)
         .sort();
     for (const { good, mutant } of mutants)
@@ -71,10 +73,10 @@ describe('rules', () => {
       good,
       mutant: { build, cells },
     } of mutants) {
-      const found = judge(build, catalogue, good.links, cells);
+      const found = judge(assemble(build, catalogue), good.links, cells);
       expect(new Set(found.map(({ key }) => key)).size).toBe(found.length);
       for (const { at, wires, says } of found) {
-        for (const ref of at) expect(netlist(build, catalogue).netOf(ref)).not.toBeNull();
+        for (const ref of at) expect(netlist(assemble(build, catalogue)).netOf(ref)).not.toBeNull();
         for (const id of wires) expect(build.wires).toHaveProperty([id]);
         expect(says).toMatch(/^\S.*\.$/s);
         expect(says).not.toMatch(/undefined|NaN|null|\[object/);
@@ -88,7 +90,7 @@ describe('rules', () => {
       good,
       mutant: { build, cells },
     } of mutants) {
-      const order = judge(build, catalogue, good.links, cells).map(({ severity }) => rank[severity]);
+      const order = judge(assemble(build, catalogue), good.links, cells).map(({ severity }) => rank[severity]);
       expect(order).toEqual([...order].sort());
     }
   });
@@ -97,13 +99,13 @@ describe('rules', () => {
 describe('supplies', () => {
   it('balance: what a rail gives is what its loads draw and its children take, and no regulator gives more power than it takes', () => {
     for (const { build, cells } of builds) {
-      const { rails, packV } = supplyTree(build, catalogue, cells);
+      const { rails, packV } = supplyTree(assemble(build, catalogue), cells);
       for (const rail of rails) {
         const children = rails.filter(({ parent }) => parent === rail.id);
         const constant = rail.draws.every(({ slot, load }) =>
-          modelIn(build, slot, catalogue)!.elements.some(
-            (one) => one.id === load && one.is === 'load' && one.constant !== 'power',
-          ),
+          assemble(build, catalogue)
+            .model(slot)!
+            .elements.some((one) => one.id === load && one.is === 'load' && one.constant !== 'power'),
         );
         const drawn =
           rail.draws.reduce((sum, { typical }) => sum + typical, 0) +
@@ -130,9 +132,9 @@ describe('supplies', () => {
 
   it('draw no less with a part more', () => {
     for (const { build, cells } of builds) {
-      const whole = supplyTree(build, catalogue, cells).rails[0]!.out.empty.peak;
+      const whole = supplyTree(assemble(build, catalogue), cells).rails[0]!.out.empty.peak;
       for (const slot of Object.keys(build.slots).filter((one) =>
-        ['receiver', 'positioning', 'lights', 'buzzer'].includes(modelIn(build, one, catalogue)!.kind),
+        ['receiver', 'positioning', 'lights', 'buzzer'].includes(assemble(build, catalogue).model(one)!.kind),
       )) {
         const { [slot]: _gone, ...slots } = build.slots;
         const wires = Object.fromEntries(
@@ -148,7 +150,7 @@ describe('supplies', () => {
           ),
         );
         expect(
-          supplyTree({ ...build, slots, wires, mates }, catalogue, cells).rails[0]!.out.empty.peak,
+          supplyTree(assemble({ ...build, slots, wires, mates }, catalogue), cells).rails[0]!.out.empty.peak,
         ).toBeLessThanOrEqual(whole + 1e-9);
       }
     }
@@ -158,7 +160,7 @@ describe('supplies', () => {
 describe('motors', () => {
   it('exchange their outputs when all their leads are exchanged, and all senses turn with the convention', () => {
     for (const { build } of builds) {
-      const map = motorMap(build, catalogue);
+      const map = motorMap(assemble(build, catalogue));
       const [one, other] = map.filter(({ channel }) => channel !== null);
       if (!one || !other) continue;
       const swap = (wire: Wire): Wire => {
@@ -168,13 +170,15 @@ describe('motors', () => {
         return to ? { ...wire, ends: [wire.ends[0], to.ends[1]] } : wire;
       };
       const turned = motorMap(
-        { ...build, wires: Object.fromEntries(Object.entries(build.wires).map(([id, wire]) => [id, swap(wire)])) },
-        catalogue,
+        assemble(
+          { ...build, wires: Object.fromEntries(Object.entries(build.wires).map(([id, wire]) => [id, swap(wire)])) },
+          catalogue,
+        ),
       );
       const output = (list: typeof map, slot: string) => list.find((motor) => motor.slot === slot)!.output;
-      if (modelIn(build, one.slot, catalogue)!.id === modelIn(build, other.slot, catalogue)!.id)
+      if (assemble(build, catalogue).model(one.slot)!.id === assemble(build, catalogue).model(other.slot)!.id)
         expect([output(turned, one.slot), output(turned, other.slot)]).toEqual([other.output, one.output]);
-      expect(motorMap(build, catalogue, 'reversed').map(({ sense }) => sense)).toEqual(
+      expect(motorMap(assemble(build, catalogue), 'reversed').map(({ sense }) => sense)).toEqual(
         map.map(({ sense }) => (sense === 'clockwise' ? 'anticlockwise' : 'clockwise')),
       );
     }

@@ -8,7 +8,6 @@ import {
   compareDump,
   emptyBuild,
   landedOn,
-  modelIn,
   netlist,
   padWords,
   setupSheet,
@@ -19,6 +18,7 @@ import {
   wireRows,
   wiringSvg,
   wrongNames,
+  assemble,
 } from '@junctor/core';
 import { buildFile, check } from '@junctor/core/schemas';
 import { describe, expect, it } from 'vitest';
@@ -43,20 +43,20 @@ describe.each(ids)('%s', (id) => {
   });
 
   it('has a wire list that changes nothing when it is read back, in any order of rows', () => {
-    expect(changesFromRows(asLines(plan), target, catalogue)).toEqual({ ok: true, changes: [] });
-    expect(changesFromRows(asLines(plan).reverse(), target, catalogue)).toEqual({ ok: true, changes: [] });
+    expect(changesFromRows(asLines(plan), assemble(target, catalogue))).toEqual({ ok: true, changes: [] });
+    expect(changesFromRows(asLines(plan).reverse(), assemble(target, catalogue))).toEqual({ ok: true, changes: [] });
   });
 
   it('has a wire list that makes the wires again where they are missing', () => {
     const own = Object.fromEntries(Object.entries(target.wires).filter(([, { from }]) => from === 'tail'));
-    const made = changesFromRows(asLines(plan), { ...target, wires: own }, catalogue);
+    const made = changesFromRows(asLines(plan), assemble({ ...target, wires: own }, catalogue));
     if (!made.ok) throw new Error(JSON.stringify(made.faults));
     const wires = {
       ...own,
       ...Object.fromEntries(made.changes.map(({ after }) => [(after as { id: string }).id, after])),
     } as typeof target.wires;
     const nets = (build: typeof target) =>
-      netlist(build, catalogue)
+      netlist(assemble(build, catalogue))
         .nets.filter(({ terminals }) => terminals.length > 1)
         .map(({ terminals }) => [...terminals].sort().join(' '))
         .sort();
@@ -64,9 +64,10 @@ describe.each(ids)('%s', (id) => {
   });
 
   it('has every soldered and crimped end on a board drawn once', () => {
-    const stages = { start: emptyBuild, asBuilt: emptyBuild, target };
-    const drawn = boardsOf(stages, catalogue)
-      .flatMap((board) => boardWires(board, stages, catalogue).map(({ joint }) => joint))
+    const nothing = assemble(emptyBuild, catalogue);
+    const stages = { start: nothing, asBuilt: nothing, target: assemble(target, catalogue) };
+    const drawn = boardsOf(stages)
+      .flatMap((board) => boardWires(board, stages).map(({ joint }) => joint))
       .sort();
     const wanted = Object.values(target.wires)
       .flatMap(({ id: wire, ends }) =>
@@ -74,17 +75,17 @@ describe.each(ids)('%s', (id) => {
       )
       .sort();
     expect(drawn).toEqual(wanted);
-    const svg = wiringSvg(target, catalogue, id);
+    const svg = wiringSvg(assemble(target, catalogue), id);
     expect(svg.match(/ AWG<\/text>/g)).toHaveLength(drawn.length);
-    const context = { build: target, before: target, catalogue };
+    const planned = assemble(target, catalogue);
     for (const wire of Object.values(target.wires)) {
       const pad = landedOn(wire.ends[1]);
-      if (pad && wire.ends[1].by === 'solder') expect(svg).toContain(padWords(pad, context).replace(/&/g, '&amp;'));
+      if (pad && wire.ends[1].by === 'solder') expect(svg).toContain(padWords(pad, planned).replace(/&/g, '&amp;'));
     }
   });
 
   it('has a drawing in which nothing stands outside the sheet', () => {
-    const svg = wiringSvg(target, catalogue, 'a <b> & "c"');
+    const svg = wiringSvg(assemble(target, catalogue), 'a <b> & "c"');
     const [, width, height] = /viewBox="0 0 ([\d.]+) ([\d.]+)"/.exec(svg)!.map(Number) as [number, number, number];
     for (const [, x, y] of svg.matchAll(/<text x="([-\d.]+)" y="([-\d.]+)"/g)) {
       expect(Number(x)).toBeGreaterThan(0);
@@ -95,7 +96,7 @@ describe.each(ids)('%s', (id) => {
   });
 
   it('has a deck in which each node of each branch has a path to ground', () => {
-    const deck = spiceDeckOf(target, catalogue, id);
+    const deck = spiceDeckOf(assemble(target, catalogue), id);
     const cards = deck
       .split('\n')
       .filter((line) => /^(R|C|D)\w*\d+ /.test(line))
@@ -125,15 +126,15 @@ describe.each(ids)('%s', (id) => {
   });
 
   it('names each pad of a board so that no two are called the same', () => {
-    const context = { build: target, before: target, catalogue };
+    const planned = assemble(target, catalogue);
     for (const slot of Object.keys(target.slots)) {
-      const pads = modelIn(target, slot, catalogue)!.terminals.filter(
-        ({ form, holds }) => (form === 'pad' || form === 'hole') && holds > 0,
-      );
+      const pads = planned
+        .model(slot)!
+        .terminals.filter(({ form, holds }) => (form === 'pad' || form === 'hole') && holds > 0);
       const byName = new Map<string, string[]>();
       for (const pad of pads)
-        byName.set(padWords(terminalRef(slot, pad.id), context), [
-          ...(byName.get(padWords(terminalRef(slot, pad.id), context)) ?? []),
+        byName.set(padWords(terminalRef(slot, pad.id), planned), [
+          ...(byName.get(padWords(terminalRef(slot, pad.id), planned)) ?? []),
           pad.node,
         ]);
       // The same words may only mean pads that are one conductor: then it does not matter which.

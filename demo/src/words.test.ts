@@ -1,27 +1,35 @@
 /** What the technician reads must leave no choice. */
-import { makeCatalogue, neighboursOf, padWords, recipeFor, stepWords } from '@junctor/core';
+import {
+  assemble,
+  deriveJob,
+  emptyLog,
+  makeCatalogue,
+  neighboursOf,
+  padWords,
+  recipeFor,
+  stepWords,
+} from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { shippedModels, shippedTemplate } from './catalogue';
-import { deriveJob } from '@junctor/core';
 
 const catalogue = makeCatalogue(shippedModels());
 const plan = { ...shippedTemplate('quad-serial-6s').plan, jobId: 'j', version: 1 };
-const words = { build: plan.target, catalogue };
+const target = assemble(plan.target, catalogue);
 
 describe('names of pads', () => {
   it.each(Object.keys(plan.target.slots))('of %s are different on each side, so that no two pads share one', (slot) => {
     const model = catalogue.model(plan.target.slots[slot]!);
     for (const side of ['top', 'bottom'] as const) {
       const pads = model.terminals.filter((one) => one.sides.includes(side) && one.form !== 'pin');
-      const names = pads.map(({ id }) => padWords(`${slot}.${id}`, words));
+      const names = pads.map(({ id }) => padWords(`${slot}.${id}`, target));
       expect(names.filter((name, index) => names.indexOf(name) !== index)).toEqual([]);
     }
   });
 });
 
 it('every step has a sentence of its own', () => {
-  const { steps } = deriveJob({ jobId: 'j', plan, records: [], catalogue });
-  const sentences = steps.map((step) => stepWords(step, words));
+  const state = deriveJob({ jobId: 'j', plan, log: emptyLog(catalogue), catalogue });
+  const sentences = state.steps.map((step) => stepWords(step, state));
   for (const sentence of sentences) expect(sentence).not.toMatch(/undefined|null|\[object/);
   expect(sentences.filter((sentence, index) => sentences.indexOf(sentence) !== index)).toEqual([]);
 });

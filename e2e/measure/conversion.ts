@@ -1,6 +1,6 @@
 /** Conversions: the acts lead from the one build exactly to the other, and on small builds nothing shorter exists. */
 import type { Build } from '@junctor/core';
-import { applyAct, conversion, planWiring, sameJson } from '@junctor/core';
+import { applyAct, conversion, planWiring, sameJson, assemble } from '@junctor/core';
 import { catalogue } from '@junctor/demo/testing/mutations';
 import { fewestActs, generate, smallBuild } from '@junctor/demo/testing/planned';
 import { loadSolver } from '@junctor/solver/node';
@@ -22,14 +22,14 @@ export async function conversions(): Promise<Measurement[]> {
     const to = from.is === 'planned' ? plan(seed + 9 * 40, from.target) : from;
     if (from.is !== 'planned' || to.is !== 'planned') continue;
     tried += 1;
-    const made = conversion(from.target, to.target, catalogue);
+    const made = conversion(assemble(from.target, catalogue), assemble(to.target, catalogue));
     if (reaches(from.target, made.changes, to.target)) exact += 1;
     kept += made.stays.wires.length / Object.keys(to.target.wires).length;
   }
   let shortest = 0;
   for (let seed = 1; seed <= small; seed++) {
     const [from, to] = [smallBuild(seed, catalogue), smallBuild(seed + 1000, catalogue)];
-    const { changes, work } = conversion(from, to, catalogue);
+    const { changes, work } = conversion(assemble(from, catalogue), assemble(to, catalogue));
     const cost = work.jointsOpened + work.jointsMade + work.contacts + work.plugs + work.parts;
     const least = fewestActs(from, to, cost);
     if (least === cost && reaches(from, changes, to)) shortest += 1;
@@ -51,7 +51,7 @@ export async function conversions(): Promise<Measurement[]> {
 
 /** True when the effects, one after the other, make the one build the other: parts, ends of wires, plugs. */
 function reaches(from: Build, changes: ReturnType<typeof conversion>['changes'], to: Build): boolean {
-  const made = changes.flatMap(({ effect }) => effect).reduce((build, act) => applyAct(build, act, catalogue), from);
+  const made = changes.flatMap(({ effect }) => effect).reduce(applyAct, assemble(from, catalogue));
   const shape = ({ slots, wires, mates }: Build) => ({
     slots: Object.fromEntries(
       Object.entries(slots).map(([slot, { model, revision }]) => [slot, `${model} ${revision}`]),
@@ -61,5 +61,5 @@ function reaches(from: Build, changes: ReturnType<typeof conversion>['changes'],
       Object.entries(wires).map(([id, { ends }]) => [id, ends.map(({ at }) => (at.on === 'air' ? 'air' : at))]),
     ),
   });
-  return sameJson(shape(made), shape(to));
+  return sameJson(shape(made.build), shape(to));
 }

@@ -1,5 +1,5 @@
 /** How long the page's computations take on the demo job: deriving everything from the log, one expectation. */
-import { compile, continuityTouches, deriveJob, expectIn, makeCatalogue } from '@junctor/core';
+import { compile, continuityTouches, deriveJob, expectIn, fold, makeCatalogue, assemble } from '@junctor/core';
 import { demoShop, shippedMeter, shippedModels, shippedTemplates } from '@junctor/demo';
 import type { Measurement } from './measurement';
 import { atMost } from './measurement';
@@ -13,10 +13,12 @@ export async function pace(): Promise<Measurement[]> {
   const job = shop.jobs[0]!;
   const plan = { ...job.plan, jobId: job.id, version: 1 };
   const derive = median(
-    Array.from({ length: 15 }, () => timed(() => deriveJob({ jobId: job.id, plan, records: job.records, catalogue }))),
+    Array.from({ length: 15 }, () =>
+      timed(() => deriveJob({ jobId: job.id, plan, log: fold(job.records, catalogue), catalogue })),
+    ),
   );
-  const circuit = compile(plan.target, catalogue);
-  const touches = continuityTouches(plan.target, catalogue).touches.map(({ touch }) =>
+  const circuit = compile(assemble(plan.target, catalogue));
+  const touches = continuityTouches(assemble(plan.target, catalogue)).touches.map(({ touch }) =>
     timed(() => expectIn(circuit, touch, { meter, heldS: 2.5 })),
   );
   return [

@@ -1,6 +1,6 @@
 /** Capacitor tones and diode volts of the shipped quad against ngspice, which shares no solver with the core. */
 import type { Circuit, TerminalRef } from '@junctor/core';
-import { compile, makeCatalogue, reduceToPort, touchResponse } from '@junctor/core';
+import { compile, makeCatalogue, reduceToPort, touchResponse, assemble } from '@junctor/core';
 import { hasNgspice, spiceTouch } from '@junctor/core/testing/ngspice';
 import { shippedMeter, shippedModels, shippedTemplate } from '@junctor/demo';
 import type { Measurement } from './measurement';
@@ -14,7 +14,7 @@ const charged = { 'CAP/BULK': 1.2, 'ESC/CERAMICS': 1.2 };
 export async function tones(): Promise<Measurement[]> {
   if (!hasNgspice()) throw new Error('ngspice is not installed: nothing to compare with');
   const { target } = shippedTemplate('quad-serial-6s').plan;
-  const circuit = compile(target, makeCatalogue(shippedModels()));
+  const circuit = compile(assemble(target, makeCatalogue(shippedModels())));
   return [...toneErrors(circuit), ...diodeErrors(circuit)];
 }
 

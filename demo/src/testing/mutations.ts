@@ -1,6 +1,6 @@
 /** The rules on trial: blind mutations of four templates and eight hand-wired builds, with a powered DC solve as truth. */
 import type { Build, Finding, Link } from '@junctor/core';
-import { judge, makeCatalogue } from '@junctor/core';
+import { judge, makeCatalogue, assemble } from '@junctor/core';
 import { shippedModels, shippedTemplates } from '../catalogue';
 import { handWired } from './handWired/handWired';
 import { wireByHand } from './handWired/wireByHand';
@@ -48,7 +48,7 @@ export function tried(good: GoodBuild, every?: number, everyth = 1): Verdict[] {
       ...mutant,
       of: good.name,
       ...truth({ build: mutant.build, catalogue, links: good.links, cells: mutant.cells }, good.build),
-      found: judge(mutant.build, catalogue, good.links, mutant.cells),
+      found: judge(assemble(mutant.build, catalogue), good.links, mutant.cells),
     }));
 }
 

@@ -1,6 +1,6 @@
 /** Remedies on trial: a build is spoiled by one blind mutation, the first remedy of its worst finding is taken, and the powered solve says whether it works again. */
 import type { Plan } from '@junctor/core';
-import { applyPlanChanges, judge, remediesFor } from '@junctor/core';
+import { applyPlanChanges, judge, remediesFor, assemble } from '@junctor/core';
 import type { GoodBuild } from './mutations';
 import { catalogue } from './mutations';
 import type { Mutant } from './oracle/mutate';
@@ -24,7 +24,7 @@ export interface Mended {
 export function mended(good: GoodBuild, every: number): Mended[] {
   const { build, links, cells } = good;
   const grave = (plan: Pick<Plan, 'target' | 'cells'>) =>
-    judge(plan.target, catalogue, links, plan.cells).filter(({ severity }) => severity !== 'warn');
+    judge(assemble(plan.target, catalogue), links, plan.cells).filter(({ severity }) => severity !== 'warn');
   const known = new Set(grave({ target: build, cells }).map(({ key }) => key));
   return mutate(build, catalogue, cells)
     .filter((_, index) => index % every === 0)

@@ -1,6 +1,6 @@
 /** Which quad next: every open job with what it waits for and the next thing to do. */
 import type { FloorLine, JobSheet, XY } from '@junctor/core';
-import { deriveJob, stepWords } from '@junctor/core';
+import { deriveJob, fold, isSameGroup, stepWords } from '@junctor/core';
 import { Router } from 'express';
 import type { Deps } from '../http/Deps';
 import { openJobs } from '../jobs/repository';
@@ -27,14 +27,17 @@ export function floorRoutes({ database, catalogue }: Deps): Router {
   }
 
   function lineOf(job: JobSheet, records: Awaited<ReturnType<typeof recordsAfter>>): FloorLine {
-    const { steps, current, asBuilt, findings, words } = deriveJob({
+    const state = deriveJob({
       jobId: job.id,
       plan: job.plan,
-      records,
+      log: fold(records, catalogue),
       catalogue,
     });
+    const { steps, current, asBuilt, findings } = state;
     const open = steps.filter(({ done }) => !done);
-    const group = open.filter((step) => step.group === current?.group && step.stretch === current?.stretch);
+    const group = open.filter(
+      (step) => current && isSameGroup(step.group, current.group) && step.stretch === current.stretch,
+    );
     const motors = Object.keys(job.plan.target.slots).filter(
       (slot) => catalogue.model(job.plan.target.slots[slot]!).kind === 'motor',
     );
@@ -49,11 +52,11 @@ export function floorRoutes({ database, catalogue }: Deps): Router {
       dueOn: job.dueOn,
       motors: motors.map((slot, index) => ({
         slot,
-        fitted: slot in asBuilt.slots,
+        fitted: slot in asBuilt.build.slots,
         ...place(job, slot, index, motors.length),
       })),
-      bodyFitted: 'ESC' in asBuilt.slots || 'FC' in asBuilt.slots,
-      next: current && stepWords(current, words),
+      bodyFitted: 'ESC' in asBuilt.build.slots || 'FC' in asBuilt.build.slots,
+      next: current && stepWords(current, state),
       nextMinutes: minutes(group),
       leftMinutes: minutes(open),
       done: steps.length - open.length,

@@ -1,6 +1,6 @@
 /** Jobs: opened from a template or a build file, read, re-planned, closed. */
 import type { Intake, Plan, PlanChange, PlanDraft, WrongName } from '@junctor/core';
-import { applyPlanChanges, deriveJob, newFindings, openFaults, wholeDraft, wrongNames } from '@junctor/core';
+import { applyPlanChanges, deriveJob, fold, newFindings, openFaults, wholeDraft, wrongNames } from '@junctor/core';
 import { newJob, sentPlanChanges } from '@junctor/core/schemas';
 import { Router } from 'express';
 import { toSqlTime } from '../database/Database';
@@ -84,7 +84,7 @@ async function closeJob({ database, catalogue, now }: Deps, id: string): Promise
   const { steps, log } = deriveJob({
     jobId: id,
     plan: job.plan,
-    records: await recordsAfter(database, job.quadId, 0),
+    log: fold(await recordsAfter(database, job.quadId, 0), catalogue),
     catalogue,
   });
   const open = steps.filter(({ done }) => !done).length;

@@ -1,5 +1,5 @@
 /** The permit for limited first power: computed from the log under the quad's lock, or refused with what is missing. */
-import { deriveJob } from '@junctor/core';
+import { deriveJob, fold } from '@junctor/core';
 import { ApiError } from '../http/ApiError';
 import type { Deps } from '../http/Deps';
 import { findJob } from '../jobs/repository';
@@ -32,7 +32,7 @@ export function givePermit(
     const records = await recordsAfter(queries, quadId, 0);
     const before = records.find(({ id }) => id === request.id);
     if (before) return { id: before.id, seq: before.seq!, arrivedAt: before.arrivedAt! };
-    const state = deriveJob({ jobId: job.id, plan: job.plan, records, catalogue });
+    const state = deriveJob({ jobId: job.id, plan: job.plan, log: fold(records, catalogue), catalogue });
     if (state.objections.length > 0) {
       throw new ApiError(409, 'gate.blocking', 'Limited power is not open yet', {
         context: { missing: state.objections },

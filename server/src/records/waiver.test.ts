@@ -1,5 +1,5 @@
 /** Waivers on a real MariaDB: the server judges for itself who may let what stay as it is. */
-import { applyPlanChanges, judge, landedOn, makeCatalogue } from '@junctor/core';
+import { applyPlanChanges, judge, landedOn, makeCatalogue, assemble } from '@junctor/core';
 import type { JobSheet, PlanChange, Severity, TerminalRef } from '@junctor/core';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -51,7 +51,9 @@ async function spoil(worst: Severity): Promise<string> {
       const changes: PlanChange[] = [{ path: `wires/${wire.id}`, before: wire, after: { ...wire, ends } }];
       const made = applyPlanChanges(plan, changes);
       const [found] =
-        made.ok && wire.ends[1].by === 'solder' ? judge(made.plan.target, catalogue, plan.links, plan.cells) : [];
+        made.ok && wire.ends[1].by === 'solder'
+          ? judge(assemble(made.plan.target, catalogue), plan.links, plan.cells)
+          : [];
       if (found?.severity !== worst) continue;
       const { id, ends: _ends, ...body } = wire;
       const soldered = sent(lead, job.jobId, { do: 'land', wire: id, end: 1, as: ends[1], body });

@@ -1,6 +1,6 @@
 /** Who may waive what: judged on the log as it stands under the quad's lock, whatever the tablet believed. */
 import type { Catalogue } from '@junctor/core';
-import { deriveJob, judge, waiverObjection } from '@junctor/core';
+import { deriveJob, fold, judge, waiverObjection, assemble } from '@junctor/core';
 import type { Queries } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import { findJob } from '../jobs/repository';
@@ -19,11 +19,11 @@ export async function refuseWaiver(
   if (!('saw' in body) || body.saw !== 'waiver') return;
   const path = `records.${index}.body.finding`;
   const { plan } = await findJob(queries, jobId);
-  const state = deriveJob({ jobId, plan, records: await recordsAfter(queries, quadId, 0), catalogue });
+  const state = deriveJob({ jobId, plan, log: fold(await recordsAfter(queries, quadId, 0), catalogue), catalogue });
   const said = [
     ...state.findings,
     ...state.waived.map(({ finding }) => finding),
-    ...judge(plan.target, catalogue, plan.links, plan.cells),
+    ...judge(assemble(plan.target, catalogue), plan.links, plan.cells),
   ].filter(({ key }) => key === body.finding);
   const worst = (['kill', 'stop', 'warn'] as const).find((severity) => said.some((one) => one.severity === severity));
   if (!worst) throw new ApiError(422, 'waiver.nothing', 'No rule says that now: there is nothing to waive', { path });

@@ -20,6 +20,7 @@ import {
   reasonFor,
   remediesFor,
   waysOut,
+  assemble,
 } from '@junctor/core';
 import { solverFrom } from '@junctor/solver';
 import { expose } from 'comlink';
@@ -54,7 +55,10 @@ const planWork = {
     return {
       result,
       reasons,
-      made: conversion(request.built ?? request.keep ?? emptyBuild, result.target, request.catalogue),
+      made: conversion(
+        assemble(request.built ?? request.keep ?? emptyBuild, request.catalogue),
+        assemble(result.target, request.catalogue),
+      ),
     };
   },
   async waysOut(question: PlanQuestion, conflict: Extract<PlanResult, { is: 'conflict' }>): Promise<WayOut[]> {

@@ -1,6 +1,6 @@
 /** Expectations are computed here, off the page. */
 import type { Build, Expectation, LooseReading, Meter, PartModel, Touch } from '@junctor/core';
-import { chargeAfter, compile, expectIn, looseReadings, makeCatalogue } from '@junctor/core';
+import { chargeAfter, compile, expectIn, looseReadings, makeCatalogue, assemble } from '@junctor/core';
 import type { Circuit } from '@junctor/core';
 import { expose } from 'comlink';
 
@@ -17,7 +17,7 @@ let last: { target: string; circuit: Circuit } | null = null;
 
 function circuitOf({ models, target }: Pick<ExpectRequest, 'models' | 'target'>): Circuit {
   const key = JSON.stringify(target);
-  if (last?.target !== key) last = { target: key, circuit: compile(target, makeCatalogue(models)) };
+  if (last?.target !== key) last = { target: key, circuit: compile(assemble(target, makeCatalogue(models))) };
   return last.circuit;
 }
 

@@ -1,6 +1,6 @@
 /** The aircraft from above, front up, to scale: arms, propeller discs with their senses, boards as they lie, and the leads of each motor from its channel. */
 import type { Build, Catalogue, MotorPlace, XY } from '@junctor/core';
-import { lying, modelIn, placeOf, pointOf, terminalRef } from '@junctor/core';
+import { lying, placeOf, pointOf, terminalRef, assemble } from '@junctor/core';
 import { useTheme } from 'styled-components';
 
 const size = 400;
@@ -21,7 +21,10 @@ export function FromAbove({ motors, current, build, catalogue }: FromAboveProps)
   const discMm = Math.max(
     60,
     ...Object.keys(build.slots).flatMap(
-      (slot) => modelIn(build, slot, catalogue)!.frame?.corners.map((corner) => corner.discMm) ?? [],
+      (slot) =>
+        assemble(build, catalogue)
+          .model(slot)!
+          .frame?.corners.map((corner) => corner.discMm) ?? [],
     ),
   );
   const reach =
@@ -29,7 +32,7 @@ export function FromAbove({ motors, current, build, catalogue }: FromAboveProps)
   const scale = (size - topPx - bottomPx) / (2 * reach);
   const place: Place = ([x, y]) => [size / 2 + x * scale, topPx + (size - topPx - bottomPx) / 2 - y * scale];
   const boards = Object.keys(build.slots).filter((slot) =>
-    ['esc', 'controller', 'single board'].includes(modelIn(build, slot, catalogue)!.kind),
+    ['esc', 'controller', 'single board'].includes(assemble(build, catalogue).model(slot)!.kind),
   );
   const placed = motors.filter(({ atMm }) => atMm);
   return (
@@ -114,8 +117,8 @@ function BoardFromAbove({
   place: Place;
 }) {
   const theme = useTheme();
-  const { body } = modelIn(build, slot, catalogue)!;
-  const pose = placeOf(build, slot, catalogue);
+  const { body } = assemble(build, catalogue).model(slot)!;
+  const pose = placeOf(assemble(build, catalogue), slot);
   const lie = (at: XY): XY => place(lying(pose, at));
   const turn = ((body.arrowDeg ?? 0) * Math.PI) / 180;
   const along = (mm: number): XY => lie([Math.cos(turn) * mm, Math.sin(turn) * mm]);
@@ -155,16 +158,16 @@ function LeadsFrom({
 }) {
   const theme = useTheme();
   if (!channel) return null;
-  const pads = modelIn(build, channel.slot, catalogue)!.terminals.filter(({ roles }) =>
-    roles.some((role) => role.is === 'port' && role.port === channel.port),
-  );
+  const pads = assemble(build, catalogue)
+    .model(channel.slot)!
+    .terminals.filter(({ roles }) => roles.some((role) => role.is === 'port' && role.port === channel.port));
   const end = place(atMm!);
   return (
     <g fill="none" stroke={now ? theme.bronze : theme.ink} strokeWidth={now ? 2.6 : 1.4}>
       {pads.map(({ id }) => (
         <path
           key={`${slot} ${id}`}
-          d={`M${place(pointOf(build, terminalRef(channel.slot, id), catalogue)).join(' ')}L${end.join(' ')}`}
+          d={`M${place(pointOf(assemble(build, catalogue), terminalRef(channel.slot, id))).join(' ')}L${end.join(' ')}`}
         />
       ))}
     </g>

@@ -1,7 +1,6 @@
 /** State by form: what the record says of each terminal and each joint. */
 import type { JobState, TerminalRef } from '@junctor/core';
-import { coveredTerminals, jointName, landedOn, notesOf, standing } from '@junctor/core';
-import type { Catalogue } from '@junctor/core';
+import { coveredTerminals, jointName, landedOn, lookedAt, notesOf, retained } from '@junctor/core';
 
 export interface TerminalMark {
   /** Planned landings on it, and how many of them are there. */
@@ -30,16 +29,16 @@ const empty: TerminalMark = {
 
 export type Marks = ReadonlyMap<TerminalRef, TerminalMark>;
 
-export function terminalMarks(state: JobState, catalogue: Catalogue): Marks {
+export function terminalMarks(state: JobState): Marks {
   const marks = new Map<TerminalRef, TerminalMark>();
   const edit = (ref: TerminalRef, change: (mark: TerminalMark) => Partial<TerminalMark>) => {
     const mark = marks.get(ref) ?? empty;
     marks.set(ref, { ...mark, ...change(mark) });
   };
-  const { asBuilt, words, log } = state;
+  const { asBuilt, target, log } = state;
   // A joint on a part that is to be replaced is none on the new one.
-  const there = standing(asBuilt, words.build, catalogue);
-  for (const wire of Object.values(words.build.wires)) {
+  const there = retained(asBuilt, target.build);
+  for (const wire of Object.values(target.build.wires)) {
     for (const end of [0, 1] as const) {
       const planned = landedOn(wire.ends[end]);
       if (planned && wire.ends[end].by !== 'factory')
@@ -47,14 +46,14 @@ export function terminalMarks(state: JobState, catalogue: Catalogue): Marks {
     }
   }
   const graded = new Map(notesOf(log, 'look').map(({ record }) => [record.body.of, record.body.grade]));
-  const stillGood = new Set(state.steps.flatMap((step) => (step.verb === 'look' && step.done ? step.joints : [])));
-  for (const wire of Object.values(there.wires)) {
+  const stillGood = new Set(state.steps.flatMap((step) => (step.verb === 'look' && step.done ? lookedAt(step) : [])));
+  for (const wire of Object.values(there.build.wires)) {
     for (const end of [0, 1] as const) {
       const ref = landedOn(wire.ends[end]);
       if (!ref || wire.ends[end].by === 'factory') continue;
       const joint = jointName(wire.id, end);
-      const target = words.build.wires[wire.id];
-      const differs = !target || landedOn(target.ends[end]) !== ref;
+      const planned = target.build.wires[wire.id];
+      const differs = !planned || landedOn(planned.ends[end]) !== ref;
       const looked = stillGood.has(joint);
       edit(ref, (mark) => ({
         landed: mark.landed + 1,
@@ -69,7 +68,7 @@ export function terminalMarks(state: JobState, catalogue: Catalogue): Marks {
     if (step.verb !== 'touch' || !step.done) continue;
     for (const ref of [step.listed.touch.black, step.listed.touch.red]) edit(ref, () => ({ proved: true }));
   }
-  for (const ref of coveredTerminals(there, catalogue)) edit(ref, () => ({ hidden: true }));
+  for (const ref of coveredTerminals(there)) edit(ref, () => ({ hidden: true }));
   return marks;
 }
 

@@ -60,7 +60,7 @@ export function Cord({ steps, gates, shown }: CordProps) {
               gate={gate}
               short={
                 steps.filter(
-                  (step) => step.stretch === id && step.verb === 'count' && step.done && step.against !== null,
+                  (step) => step.stretch === id && step.verb === 'count' && step.done && step.blockedReason !== null,
                 ).length
               }
             />

@@ -2,19 +2,18 @@
  * The circuit of a build, switched off, as a SPICE deck that any SPICE reads: resistors, capacitors with their series
  * resistance, diodes with their law (emission 1.7, at 300 K). Node 0 is battery minus where there is one.
  */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Circuit } from '../../physics/circuit/compile';
 import { compile } from '../../physics/circuit/compile';
 import { mainLeads } from '../../facts/wiring/mainLeads';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 const emission = 1.7;
 const thermalV = 0.025852;
 
 /** The deck of a build; node 0 is battery minus where it has a battery lead. */
-export function spiceDeckOf(build: Build, catalogue: Catalogue, title: string): string {
-  const circuit = compile(build, catalogue);
-  const leads = mainLeads(build, catalogue);
+export function spiceDeckOf(assembly: Assembly, title: string): string {
+  const circuit = compile(assembly);
+  const leads = mainLeads(assembly);
   return spiceDeck(circuit, title, (leads && circuit.at[leads.minus]) || null);
 }
 

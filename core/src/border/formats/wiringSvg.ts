@@ -2,20 +2,19 @@
  * The wiring of a build as one SVG sheet to print and pin up: each board from the catalogue's geometry, both sides where both
  * are wired, and from each pad the wire in its true colour out to words that say where it leads. Text only; lengths in mm.
  */
-import type { Build } from '../../facts/assembly/build';
 import { emptyBuild } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import { terminalOf } from '../../facts/catalogue/catalogue';
 import type { PartModel, Side } from '../../facts/catalogue/partModel';
 import type { XY } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
-import { padWords, terminalWords } from '../../work/sequence/words';
+import { padWords, terminalWords } from '../../facts/assembly/itemWords';
 import type { BoardWire } from '../../facts/wiring/boardWires';
 import { boardsOf, boardWires } from '../../facts/wiring/boardWires';
 import { hexOf } from '../../facts/wiring/wireHex';
 import { edgeOf, span } from '../../physics/geometry/boardEdge';
 import { exitsOf, placeLeaders, sidesOf } from './leaders';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { assemble } from '../../facts/assembly/assembly';
 
 const sheet = { width: 200, board: 64, tall: 56, row: 4.4, lane: 1.1, words: 52, head: 8 };
 const [ink, paper, copper] = ['#20262b', '#e2dccb', '#b9b19d'];
@@ -26,16 +25,16 @@ interface Block {
 }
 
 /** The sheet as one SVG document; a build without wires on a board gives a sheet with its title alone. */
-export function wiringSvg(build: Build, catalogue: Catalogue, title: string): string {
-  const stages = { start: emptyBuild, asBuilt: build, target: build };
-  const blocks = boardsOf(stages, catalogue).flatMap((board) => {
-    const model = modelIn(build, board.slot, catalogue)!;
-    const wires = boardWires(board, stages, catalogue);
+export function wiringSvg(assembly: Assembly, title: string): string {
+  const stages = { start: assemble(emptyBuild, assembly.catalogue), asBuilt: assembly, target: assembly };
+  const blocks = boardsOf(stages).flatMap((board) => {
+    const model = assembly.model(board.slot)!;
+    const wires = boardWires(board, stages);
     const sideOf = ({ terminal }: BoardWire): Side =>
       terminalOf(model, terminal)!.sides.includes('top') ? 'top' : 'bottom';
     return (['top', 'bottom'] as const).flatMap((side) => {
       const here = wires.filter((wire) => sideOf(wire) === side);
-      return here.length > 0 ? [blockOf(build, catalogue, { slot: board.slot, model, side, wires: here })] : [];
+      return here.length > 0 ? [blockOf(assembly, { slot: board.slot, model, side, wires: here })] : [];
     });
   });
   let y = 14;
@@ -55,7 +54,7 @@ interface Drawn {
   wires: readonly BoardWire[];
 }
 
-function blockOf(build: Build, catalogue: Catalogue, { slot, model, side, wires }: Drawn): Block {
+function blockOf(assembly: Assembly, { slot, model, side, wires }: Drawn): Block {
   const [spanX, spanY] = span(model);
   const scale = Math.min(sheet.board / spanX, sheet.tall / spanY, 4);
   const at = wires.map(({ terminal }) => terminalOf(model, terminal)!);
@@ -85,7 +84,6 @@ function blockOf(build: Build, catalogue: Catalogue, { slot, model, side, wires 
     sheet.lane,
   );
   const leaders = placeLeaders(exits, sides, room);
-  const context = { build, before: build, catalogue };
   const lines = wires.map((one, index) => {
     const { side: towards, y } = leaders[index]!;
     const out = towards === 'left' ? -1 : 1;
@@ -94,7 +92,7 @@ function blockOf(build: Build, catalogue: Catalogue, { slot, model, side, wires 
     const [pad, exit] = [pads[index]!, exits[index]!];
     const lane: XY[] =
       exit[1] === pad[1] ? [pad] : [pad, exit, [exit[0] + out * Math.min(4, Math.abs(bend - exit[0])), exit[1]]];
-    const words = `${padWords(terminalRef(slot, one.terminal), context)} to ${one.other ? terminalWords(one.other, context) : 'the air'}, ${one.wire.awg} AWG`;
+    const words = `${padWords(terminalRef(slot, one.terminal), assembly)} to ${one.other ? terminalWords(one.other, assembly) : 'the air'}, ${one.wire.awg} AWG`;
     return `${run([...lane, [bend, y], [end, y]], one.wire.colour, one.wire.awg)}<text x="${n(end + out * 1.6)}" y="${n(y + 1.1)}" font-size="3.1" text-anchor="${towards === 'left' ? 'end' : 'start'}">${escape(words)}</text>`;
   });
   const copperOf = model.terminals

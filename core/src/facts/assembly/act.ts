@@ -2,7 +2,6 @@
 import type { HiddenBy, Fitted, Housing, Mate, WireBody, WireEnd } from './build';
 import type { HousingId, Id, Slot, TerminalRef, WireId } from '../terms/names';
 
-
 export type Act =
   | { do: 'fit'; slot: Slot; fitted: Fitted }
   | { do: 'take off'; slot: Slot; to: 'stock' | 'scrap' | 'customer' | 'bench' }

@@ -1,51 +1,62 @@
 /** What one act does to a Build. Facts are never refused: an act on something that does not exist changes nothing. */
-import type { Catalogue } from '../catalogue/catalogue';
 import { splitRef, tailWireId, terminalRef } from '../terms/names';
 import type { HousingId, Slot, TerminalRef, WireId } from '../terms/names';
 import type { Build, ConnectorRef, Wire, WireEnd } from './build';
 import { landedOn, onAir } from './build';
 import type { Act } from './act';
+import type { Assembly } from './assembly';
+import { assemble } from './assembly';
 
 /**
- * The Build after the act; the argument is not changed.
+ * What is there after the act; the argument is not changed, and is returned itself when the act changes nothing.
  * @throws {RangeError} If a part is fitted whose model the catalogue lacks.
  */
-export function applyAct(build: Build, act: Act, catalogue: Catalogue): Build {
+export function applyAct(assembly: Assembly, act: Act): Assembly {
+  return assemble(buildAfter(assembly, act), assembly.catalogue);
+}
+
+function buildAfter(assembly: Assembly, act: Act): Build {
   switch (act.do) {
     case 'fit':
-      return fit(build, act.slot, act.fitted, catalogue);
+      return fit(assembly, act.slot, act.fitted);
     case 'take off':
-      return takeOff(build, act.slot);
+      return takeOff(assembly.build, act.slot);
     case 'land':
-      return land(build, act);
+      return land(assembly.build, act);
     case 'reheat':
-      return heated(build, landingOf(build, act.wire, act.end));
+      return heated(assembly.build, landingOf(assembly.build, act.wire, act.end));
     case 'free': {
-      const freed = heated(build, landingOf(build, act.wire, act.end));
+      const freed = heated(assembly.build, landingOf(assembly.build, act.wire, act.end));
       return withEnd(freed, act.wire, act.end, { at: { on: 'air', end: act.now }, by: 'none' });
     }
     case 'drop wire':
-      return { ...build, wires: without(build.wires, act.wire) };
+      return { ...assembly.build, wires: without(assembly.build.wires, act.wire) };
     case 'house':
-      return { ...build, housings: { ...build.housings, [act.housing.id]: act.housing } };
+      return { ...assembly.build, housings: { ...assembly.build.housings, [act.housing.id]: act.housing } };
     case 'unhouse':
-      return unhouse(build, act.housing);
+      return unhouse(assembly.build, act.housing);
     case 'mate':
-      return { ...build, mates: { ...build.mates, [act.id]: act.mate } };
+      return { ...assembly.build, mates: { ...assembly.build.mates, [act.id]: act.mate } };
     case 'unmate':
-      return { ...build, mates: without(build.mates, act.id) };
+      return { ...assembly.build, mates: without(assembly.build.mates, act.id) };
     case 'hide':
-      return { ...build, hidden: { ...build.hidden, ...Object.fromEntries(act.refs.map((ref) => [ref, act.by])) } };
+      return {
+        ...assembly.build,
+        hidden: { ...assembly.build.hidden, ...Object.fromEntries(act.refs.map((ref) => [ref, act.by])) },
+      };
     case 'bare':
-      return { ...build, hidden: withoutAll(build.hidden, act.refs) };
+      return { ...assembly.build, hidden: withoutAll(assembly.build.hidden, act.refs) };
     case 'contact':
-      return { ...build, contacts: [...build.contacts, { a: act.a, b: act.b, ohms: act.ohms, why: act.why }] };
+      return {
+        ...assembly.build,
+        contacts: [...assembly.build.contacts, { a: act.a, b: act.b, ohms: act.ohms, why: act.why }],
+      };
   }
 }
 
-function fit(build: Build, slot: Slot, fitted: Build['slots'][string], catalogue: Catalogue): Build {
-  const cleared = build.slots[slot] ? takeOff(build, slot) : build;
-  const tails = catalogue.model(fitted).tails.map((tail): Wire => {
+function fit(assembly: Assembly, slot: Slot, fitted: Build['slots'][string]): Build {
+  const cleared = assembly.build.slots[slot] ? takeOff(assembly.build, slot) : assembly.build;
+  const tails = assembly.catalogue.model(fitted).tails.map((tail): Wire => {
     const ref = terminalRef(slot, tail.terminal);
     return {
       id: tailWireId(slot, tail.terminal),

@@ -3,21 +3,40 @@
  * Same as planned means: slot and model, both ends of each wire, mates. Colour, length, heats and which
  * physical part it is are information.
  */
-import type { WireId } from '../terms/names';
+import type { HousingId, Slot, StepId, WireId } from '../terms/names';
 import { jointName } from '../terms/names';
 import type { Build, Mate, Wire, WireBody } from './build';
 import { sameFitted, sameLanding } from './build';
 import { sameJson } from '../terms/sameJson';
 import type { Act } from './act';
 
-export type ChangeVerb = 'unmate' | 'free' | 'drop' | 'take' | 'unhouse' | 'fit' | 'lead' | 'house' | 'land' | 'mate';
+/** What one end of a wire is a joint of. */
+export interface JointAbout {
+  kind: 'joint';
+  wire: WireId;
+  end: 0 | 1;
+}
+export interface SlotAbout {
+  kind: 'slot';
+  slot: Slot;
+}
 
-export interface Change {
-  verb: ChangeVerb;
-  /** A slot, a joint (`W12.b`), a wire, a housing, a mate or the name of a supplied lead. */
+/** What a change is about: its verb says which kind. */
+export type ChangeAbout =
+  | { verb: 'free' | 'land'; about: JointAbout }
+  | { verb: 'take' | 'fit'; about: SlotAbout }
+  | { verb: 'drop'; about: { kind: 'wire'; wire: WireId } }
+  | { verb: 'house' | 'unhouse'; about: { kind: 'housing'; housing: HousingId } }
+  | { verb: 'mate' | 'unmate'; about: { kind: 'mate'; mate: string } }
+  | { verb: 'lead'; about: { kind: 'lead'; lead: string } };
+
+export type ChangeVerb = ChangeAbout['verb'];
+
+export type Change = ChangeAbout & {
+  /** The name of what it is about: a slot, a joint (`W12.b`), a wire, a housing, a mate, a supplied lead. */
   subject: string;
   effect: readonly Act[];
-}
+};
 
 /** Changes in an order in which they can be made; applying every effect to `from` gives `to`. */
 export function difference(from: Build, to: Build): Change[] {
@@ -27,10 +46,12 @@ export function difference(from: Build, to: Build): Change[] {
     ...frees(from, to),
     ...drops(from, to),
     ...takes(from, to),
-    ...gone(from.housings, to.housings).map((id): Change => change('unhouse', id, { do: 'unhouse', housing: id })),
+    ...gone(from.housings, to.housings).map((id): Change =>
+      change(shell('unhouse', id), { do: 'unhouse', housing: id }),
+    ),
     ...fits(from, to),
     ...lead,
-    ...loose.map((id): Change => change('house', id, { do: 'house', housing: to.housings[id]! })),
+    ...loose.map((id): Change => change(shell('house', id), { do: 'house', housing: to.housings[id]! })),
     ...lands(
       from,
       to,
@@ -40,9 +61,42 @@ export function difference(from: Build, to: Build): Change[] {
   ];
 }
 
-function change(verb: ChangeVerb, subject: string, ...effect: Act[]): Change {
-  return { verb, subject, effect };
+function change(what: ChangeAbout, ...effect: Act[]): Change {
+  return { ...what, subject: subjectOf(what), effect };
 }
+
+function subjectOf({ about }: ChangeAbout): string {
+  switch (about.kind) {
+    case 'joint':
+      return jointName(about.wire, about.end);
+    case 'slot':
+      return about.slot;
+    case 'wire':
+      return about.wire;
+    case 'housing':
+      return about.housing;
+    case 'mate':
+      return about.mate;
+    case 'lead':
+      return about.lead;
+  }
+}
+
+/** `land:W12.b`: the same after every re-plan, so that two lists of changes can be held against each other. */
+export function changeId({ verb, subject }: Pick<Change, 'verb' | 'subject'>): StepId {
+  return `${verb}:${subject}`;
+}
+
+const joint = (verb: 'free' | 'land', wire: WireId, end: 0 | 1): ChangeAbout => ({
+  verb,
+  about: { kind: 'joint', wire, end },
+});
+const part = (verb: 'take' | 'fit', slot: Slot): ChangeAbout => ({ verb, about: { kind: 'slot', slot } });
+const shell = (verb: 'house' | 'unhouse', housing: HousingId): ChangeAbout => ({
+  verb,
+  about: { kind: 'housing', housing },
+});
+const plug = (verb: 'mate' | 'unmate', mate: string): ChangeAbout => ({ verb, about: { kind: 'mate', mate } });
 
 function gone(from: Readonly<Record<string, unknown>>, to: Readonly<Record<string, unknown>>): string[] {
   return Object.keys(from).filter((key) => !(key in to));
@@ -55,7 +109,7 @@ function sameFit(from: Build, to: Build, slot: string): boolean {
 function unmates(from: Build, to: Build): Change[] {
   return Object.entries(from.mates)
     .filter(([id, mate]) => !sameJson(mate, to.mates[id]) || !partsStay(from, to, mate))
-    .map(([id]) => change('unmate', id, { do: 'unmate', id }));
+    .map(([id]) => change(plug('unmate', id), { do: 'unmate', id }));
 }
 
 function partsStay(from: Build, to: Build, mate: Mate): boolean {
@@ -65,7 +119,7 @@ function partsStay(from: Build, to: Build, mate: Mate): boolean {
 function mates(from: Build, to: Build): Change[] {
   return Object.entries(to.mates)
     .filter(([id, mate]) => !sameJson(mate, from.mates[id]) || !partsStay(from, to, mate))
-    .map(([id, mate]) => change('mate', id, { do: 'mate', id, mate }));
+    .map(([id, mate]) => change(plug('mate', id), { do: 'mate', id, mate }));
 }
 
 /** Ends that stand where they should not, or on a part that goes, of wires that stay. */
@@ -75,26 +129,28 @@ function frees(from: Build, to: Build): Change[] {
     const { at, by } = wire.ends[end];
     if (!wanted || at.on === 'air' || by === 'factory') return [];
     if (sameLanding(at, wanted.ends[end].at) && stillThere(from, to, wire, end)) return [];
-    return [change('free', jointName(wire.id, end), { do: 'free', wire: wire.id, end, left: 'clean', now: 'bare' })];
+    return [change(joint('free', wire.id, end), { do: 'free', wire: wire.id, end, left: 'clean', now: 'bare' })];
   });
 }
 
 function drops(from: Build, to: Build): Change[] {
   return Object.values(from.wires)
     .filter((wire) => !(wire.id in to.wires) && wire.from !== 'tail')
-    .map((wire) => change('drop', wire.id, { do: 'drop wire', wire: wire.id }));
+    .map((wire) =>
+      change({ verb: 'drop', about: { kind: 'wire', wire: wire.id } }, { do: 'drop wire', wire: wire.id }),
+    );
 }
 
 function takes(from: Build, to: Build): Change[] {
   return Object.keys(from.slots)
     .filter((slot) => !sameFit(from, to, slot))
-    .map((slot) => change('take', slot, { do: 'take off', slot, to: 'bench' }));
+    .map((slot) => change(part('take', slot), { do: 'take off', slot, to: 'bench' }));
 }
 
 function fits(from: Build, to: Build): Change[] {
   return Object.entries(to.slots)
     .filter(([slot]) => !sameFit(from, to, slot))
-    .map(([slot, fitted]) => change('fit', slot, { do: 'fit', slot, fitted }));
+    .map(([slot, fitted]) => change(part('fit', slot), { do: 'fit', slot, fitted }));
 }
 
 /** A supplied lead is one step: its housings and every contact in them, one batch. */
@@ -109,7 +165,11 @@ function supplied(from: Build, to: Build): { lead: Change[]; loose: string[] } {
     const cavities = wires.flatMap((wire) => wire.ends.flatMap(({ at }) => (at.on === 'cavity' ? [at.housing] : [])));
     const housings = [...new Set(cavities)].filter((id) => missing.delete(id));
     const house = housings.map((id): Act => ({ do: 'house', housing: to.housings[id]! }));
-    return change('lead', name, ...house, ...wires.flatMap((wire) => landings(wire)));
+    return change(
+      { verb: 'lead', about: { kind: 'lead', lead: name } },
+      ...house,
+      ...wires.flatMap((wire) => landings(wire)),
+    );
   });
   return { lead, loose: [...missing] };
 }
@@ -130,7 +190,7 @@ function lands(from: Build, to: Build, inLeads: ReadonlySet<WireId>): Change[] {
     const stays = now && (!part || sameFit(from, to, part)) && stillThere(from, to, now, end);
     if (stays && sameLanding(now.ends[end].at, at)) return [];
     return [
-      change('land', jointName(wire.id, end), {
+      change(joint('land', wire.id, end), {
         do: 'land',
         wire: wire.id,
         end,

@@ -1,16 +1,17 @@
-/** What of a build can stay as it is on the way to another. */
-import type { Catalogue } from '../catalogue/catalogue';
+/** What of an aircraft can stay as it is on the way to another. */
 import { applyAct } from './applyAct';
+import type { Assembly } from './assembly';
 import type { Build } from './build';
 import { sameFitted } from './build';
 
 /**
- * The build without the parts that the target has another model for: a joint on the old receiver is no joint on the new one,
- * though both sit in the same slot. The same object when no part is replaced.
+ * What is there without the parts that the target has another model for: a joint on the old receiver is no joint on the
+ * new one, though both sit in the same slot. The same object when no part is replaced.
  */
-export function standing(build: Build, target: Build, catalogue: Catalogue): Build {
-  const replaced = Object.keys(build.slots).filter(
-    (slot) => slot in target.slots && !sameFitted(build.slots[slot], target.slots[slot]),
+export function retained(assembly: Assembly, target: Build): Assembly {
+  const { slots } = assembly.build;
+  const replaced = Object.keys(slots).filter(
+    (slot) => slot in target.slots && !sameFitted(slots[slot], target.slots[slot]),
   );
-  return replaced.reduce((left, slot) => applyAct(left, { do: 'take off', slot, to: 'bench' }, catalogue), build);
+  return replaced.reduce((left, slot) => applyAct(left, { do: 'take off', slot, to: 'bench' }), assembly);
 }

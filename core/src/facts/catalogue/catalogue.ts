@@ -43,4 +43,3 @@ export function terminalOf(model: PartModel, id: string): Terminal | null {
   }
   return map.get(id) ?? null;
 }
-

@@ -1,7 +1,6 @@
 /** A physical item of a part model. */
 import type { Id } from '../terms/names';
 
-
 /** A physical item of a part model. */
 export interface Part {
   id: Id;

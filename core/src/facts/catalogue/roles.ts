@@ -2,7 +2,6 @@
 import { terminalOf } from './catalogue';
 import type { PartModel, Role, Terminal } from './partModel';
 
-
 /** True when one of the alternatives of a terminal is of this kind. */
 export function hasRole(terminal: Terminal, is: Role['is']): boolean {
   return terminal.roles.some((role) => role.is === is);

@@ -6,9 +6,12 @@ import { bodyOf, difference } from '../assembly/difference';
 import { applyAct } from '../assembly/applyAct';
 import { emptyBuild } from '../assembly/build';
 import type { Build, Wire } from '../assembly/build';
-import { fold, foldLog } from './fold';
+import { fold } from './fold';
+import { assemble } from '../assembly/assembly';
 
 const catalogue = benchParts();
+const foldedLog = (log: readonly QuadRecord[]) => fold(log, catalogue);
+const folded = (log: readonly QuadRecord[]) => foldedLog(log).asBuilt;
 const fit = (slot: keyof typeof benchSlots) => ({ do: 'fit', slot, fitted: fitted(benchSlots[slot]) }) as const;
 const land = (one: Wire, end: 0 | 1) =>
   ({ do: 'land', wire: one.id, end, as: one.ends[end], body: bodyOf(one) }) as const;
@@ -24,36 +27,35 @@ describe('fold', () => {
       { do: 'reheat', wire: 'T', end: 1, dwellS: null },
       { replaces: 'r3', body: land(right, 1) },
     );
-    const built = fold(log, catalogue);
+    const { build: built } = folded(log);
     expect(built.wires.T!.ends[1].at).toEqual({ on: 'terminal', ref: 'FC.R1' });
     expect(built.heats).toEqual({ 'FC.R1': 2 });
   });
 
   it('forgets what was taken back, and what was taken back of a correction', () => {
     const log = logOf(fit('FC'), fit('RX'), { replaces: 'r2', body: { saw: 'taken back', reason: 'no' } });
-    expect(Object.keys(fold(log, catalogue).slots)).toEqual(['FC']);
+    expect(Object.keys(folded(log).build.slots)).toEqual(['FC']);
     const again = logOf(
       fit('FC'),
       { replaces: 'r1', body: fit('RX') },
       { replaces: 'r2', body: { saw: 'taken back', reason: 'no' } },
     );
-    expect(Object.keys(fold(again, catalogue).slots)).toEqual([]);
+    expect(Object.keys(folded(again).build.slots)).toEqual([]);
   });
 
   it('counts the same joint told twice as one', () => {
     const one = wire('T', 'RX.T', 'FC.R1');
-    const once = fold(logOf(fit('FC'), fit('RX'), land(one, 1)), catalogue);
-    expect(fold(logOf(fit('FC'), fit('RX'), land(one, 1), land(one, 1)), catalogue)).toEqual(once);
+    const once = folded(logOf(fit('FC'), fit('RX'), land(one, 1)));
+    expect(folded(logOf(fit('FC'), fit('RX'), land(one, 1), land(one, 1))).build).toEqual(once.build);
   });
 
   it('takes a part off with its joints, and leaves the wires bare', () => {
-    const built = fold(
+    const { build: built } = folded(
       logOf(fit('FC'), fit('RX'), land(goodWires()[4]!, 0), land(goodWires()[4]!, 1), {
         do: 'take off',
         slot: 'FC',
         to: 'scrap',
       }),
-      catalogue,
     );
     expect(built.wires.T!.ends.map(({ at }) => at.on)).toEqual(['terminal', 'air']);
     expect(built.heats).toEqual({ 'RX.T': 1 });
@@ -69,13 +71,13 @@ describe('fold', () => {
     });
     fc.assert(
       fc.property(fc.shuffledSubarray(log, { minLength: log.length }), (mixed: QuadRecord[]) => {
-        expect(fold(mixed, catalogue)).toEqual(fold(log, catalogue));
+        expect(folded(mixed).build).toEqual(folded(log).build);
       }),
     );
   });
 
   it('traces the nets an act touched, before and after it', () => {
-    const { acts } = foldLog(
+    const { acts } = foldedLog(
       logOf(fit('FC'), fit('RX'), land(goodWires()[4]!, 0), land(goodWires()[4]!, 1), {
         do: 'free',
         wire: 'T',
@@ -83,7 +85,6 @@ describe('fold', () => {
         left: 'clean',
         now: 'bare',
       }),
-      catalogue,
     );
     expect([...acts[4]!.touched].sort()).toEqual(['FC.R1', 'RX.T']);
     expect(acts[4]!.joints).toEqual(['T.b']);
@@ -129,7 +130,7 @@ describe('difference', () => {
       fc.property(anyBuild, anyBuild, (from, to) => {
         const reached = difference(from, to)
           .flatMap(({ effect }) => effect)
-          .reduce((build, act) => applyAct(build, act, catalogue), from);
+          .reduce(applyAct, assemble(from, catalogue)).build;
         expect(same(reached)).toEqual(same(to));
       }),
       { numRuns: 400 },
@@ -140,9 +141,7 @@ describe('difference', () => {
     const target = buildOf(benchSlots, goodWires());
     const steps = difference(emptyBuild, target);
     expect(steps.map(({ verb, subject }) => `${verb}:${subject}`)).toContain('land:T.b');
-    const built = steps
-      .flatMap(({ effect }) => effect)
-      .reduce((build, act) => applyAct(build, act, catalogue), emptyBuild);
+    const built = steps.flatMap(({ effect }) => effect).reduce(applyAct, assemble(emptyBuild, catalogue)).build;
     expect(difference(built, target)).toEqual([]);
   });
 

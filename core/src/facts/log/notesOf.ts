@@ -1,12 +1,25 @@
-/** The notes of one kind in a folded log. */
-import type { FoldedLog } from './fold';
-import type { Effective } from './corrections';
-import type { Note, QuadRecord } from './records';
-import { isAct } from './records';
+/** Look-ups among the notes of a log. */
+import type { Id } from '../terms/names';
+import type { Touch } from './reading';
+import { touchKey } from './noteSubject';
+import type { Entry, LogState, NoteKind, NoteOf } from './logState';
 
-export type NoteOf<S extends Note['saw']> = Effective & { record: QuadRecord & { body: Extract<Note, { saw: S }> } };
+/** The notes of one kind, oldest first. */
+export function notesOf<S extends NoteKind>(log: LogState, saw: S): readonly NoteOf<S>[] {
+  return (log.notes[saw]?.all ?? []) as readonly NoteOf<S>[];
+}
 
-/** Oldest first. */
-export function notesOf<S extends Note['saw']>(log: FoldedLog, saw: S): NoteOf<S>[] {
-  return log.notes.filter((entry): entry is NoteOf<S> => !isAct(entry.record.body) && entry.record.body.saw === saw);
+/** The notes of one kind about one thing, oldest first. */
+export function notesAbout<S extends NoteKind>(log: LogState, saw: S, subject: string): readonly NoteOf<S>[] {
+  return (log.notes[saw]?.about.get(subject) ?? []) as readonly NoteOf<S>[];
+}
+
+/** True for what was recorded in a job. What an earlier job proved is history, and counts for nothing in a later one. */
+export function ofJob(jobId: Id): (entry: Entry) => boolean {
+  return ({ record }) => record.jobId === jobId;
+}
+
+/** The newest reading of exactly this touch in a job, or null. */
+export function lastReading(log: LogState, touch: Touch, jobId: Id): NoteOf<'reading'> | null {
+  return notesAbout(log, 'reading', touchKey(touch)).findLast(ofJob(jobId)) ?? null;
 }

@@ -49,4 +49,3 @@ export interface Reading {
   verdict: Verdict;
   coreVersion: string;
 }
-

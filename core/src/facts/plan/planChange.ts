@@ -89,4 +89,3 @@ function withKey<T>(table: Readonly<Record<string, T>>, key: string, value: T | 
   const { [key]: _gone, ...rest } = table;
   return rest;
 }
-

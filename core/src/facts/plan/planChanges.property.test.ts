@@ -21,12 +21,10 @@ const plan: Plan = {
 };
 
 const colours = fc.constantFrom('red', 'blue', 'violet');
-const wires = fc
-  .tuple(fc.constantFrom('WP', 'V', 'G', 'T', 'R', 'new'), fc.option(colours))
-  .map(([id, colour]) => ({
-    path: `wires/${id}` as const,
-    after: colour === null ? null : { ...(plan.target.wires[id] ?? wire(id, 'RX.T', null)), colour },
-  }));
+const wires = fc.tuple(fc.constantFrom('WP', 'V', 'G', 'T', 'R', 'new'), fc.option(colours)).map(([id, colour]) => ({
+  path: `wires/${id}` as const,
+  after: colour === null ? null : { ...(plan.target.wires[id] ?? wire(id, 'RX.T', null)), colour },
+}));
 const pins = fc
   .tuple(fc.constantFrom('port receiver RX', 'terminal RX.T'), fc.option(fc.constantFrom('FC/U1', 'FC/U2')))
   .map(([name, value]) => {
@@ -36,12 +34,10 @@ const pins = fc
 const others = fc.oneof(
   fc.option(fc.constantFrom('none', 'brushed')).map((after) => ({ path: 'schools/coating' as const, after })),
   fc.constantFrom([4, 6], [6, 6]).map((after) => ({ path: 'cells' as const, after })),
-  fc
-    .option(fc.constantFrom('p', 'q'))
-    .map((purpose) => ({
-      path: 'links/l' as const,
-      after: purpose === null ? null : { id: 'l', purpose, ends: [], wires: [], set: {} },
-    })),
+  fc.option(fc.constantFrom('p', 'q')).map((purpose) => ({
+    path: 'links/l' as const,
+    after: purpose === null ? null : { id: 'l', purpose, ends: [], wires: [], set: {} },
+  })),
 );
 const edits = fc.array(fc.oneof(wires, pins, others), { maxLength: 8 });
 

@@ -4,6 +4,7 @@ import { applyPlanChanges } from './planChange';
 import { benchParts, benchSlots, buildOf, goodWires, wire } from '../../testing/fixtures';
 import { planChangesTo } from './planChangesTo';
 import { changesFromRows, slotsOfRow, wireRows } from './wireRows';
+import { assemble } from '../assembly/assembly';
 
 const catalogue = benchParts();
 const build = {
@@ -38,7 +39,7 @@ describe('wire rows', () => {
     });
     expect(rows.find(({ row }) => row.wire === 'Z')!.row.to).toBe('bare');
     expect(slotsOfRow(rows[0]!.row)).toEqual(['BAT', 'FC']);
-    expect(changesFromRows(rows, build, catalogue)).toEqual({ ok: true, changes: [] });
+    expect(changesFromRows(rows, assemble(build, catalogue))).toEqual({ ok: true, changes: [] });
   });
 
   it('become changes of the plan: moved, recoloured, new, gone', () => {
@@ -47,8 +48,7 @@ describe('wire rows', () => {
         ...edited('T', { to: 'FC.R2', colour: 'blue' }).filter(({ row }) => row.wire !== 'Z'),
         { line: 99, row: { wire: 'N', from: 'FC.G2', to: 'H#2', awg: 26, colour: 'black', lengthMm: null, link: '' } },
       ],
-      build,
-      catalogue,
+      assemble(build, catalogue),
     );
     if (!read.ok) throw new Error('refused');
     const made = applyPlanChanges(plan, read.changes);
@@ -71,8 +71,7 @@ describe('wire rows', () => {
           { line: 40, row: rows[0]!.row },
           { line: 41, row: { ...rows[0]!.row, wire: 'Q', from: 'H#3' } },
         ],
-        build,
-        catalogue,
+        assemble(build, catalogue),
       ),
     ).toEqual({
       ok: false,

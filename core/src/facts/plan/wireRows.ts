@@ -1,11 +1,10 @@
 /** The wires of a build as rows, for the table and for wire lists: both ends in words that can be read back. */
 import type { Build, Landing, Wire } from '../assembly/build';
-import type { Catalogue } from '../catalogue/catalogue';
 import type { Slot, TerminalRef, WireId } from '../terms/names';
 import { splitRef } from '../terms/names';
 import type { Link } from './plan';
 import type { PlanChange } from './planChange';
-import { findTerminal } from '../assembly/lookUp';
+import type { Assembly } from '../assembly/assembly';
 
 export interface WireRow {
   wire: WireId;
@@ -50,8 +49,7 @@ export function slotsOfRow(row: WireRow): Slot[] {
  */
 export function changesFromRows(
   rows: readonly { line: number; row: WireRow }[],
-  build: Build,
-  catalogue: Catalogue,
+  assembly: Assembly,
 ): { ok: true; changes: PlanChange[] } | { ok: false; faults: RowFault[] } {
   const faults: RowFault[] = [];
   const seen = new Map<WireId, number>();
@@ -60,21 +58,21 @@ export function changesFromRows(
     const first = seen.get(row.wire);
     if (first !== undefined) faults.push({ line, says: `${row.wire} stands in line ${first} already` });
     seen.set(row.wire, line);
-    const [a, b] = [row.from, row.to].map((word) => landingOf(word, build, catalogue));
+    const [a, b] = [row.from, row.to].map((word) => landingOf(word, assembly));
     if (!a) faults.push({ line, says: `there is no ${row.from} in this build` });
     if (!b) faults.push({ line, says: `there is no ${row.to} in this build` });
-    if (a && b) wires[row.wire] = wireOf(row, a, b, build.wires[row.wire]);
+    if (a && b) wires[row.wire] = wireOf(row, a, b, assembly.build.wires[row.wire]);
   }
-  const missing = Object.values(build.wires).filter(({ id, from }) => from === 'tail' && !seen.has(id));
+  const missing = Object.values(assembly.build.wires).filter(({ id, from }) => from === 'tail' && !seen.has(id));
   for (const { id } of missing) faults.push({ line: 0, says: `${id} is a lead of its part and must be in the list` });
   if (faults.length > 0) return { ok: false, faults };
-  const ids = [...new Set([...Object.keys(build.wires), ...Object.keys(wires)])];
-  const differs = (id: WireId) => JSON.stringify(rowOf(build.wires[id])) !== JSON.stringify(rowOf(wires[id]));
+  const ids = [...new Set([...Object.keys(assembly.build.wires), ...Object.keys(wires)])];
+  const differs = (id: WireId) => JSON.stringify(rowOf(assembly.build.wires[id])) !== JSON.stringify(rowOf(wires[id]));
   return {
     ok: true,
     changes: ids
       .filter(differs)
-      .map((id) => ({ path: `wires/${id}`, before: build.wires[id] ?? null, after: wires[id] ?? null })),
+      .map((id) => ({ path: `wires/${id}`, before: assembly.build.wires[id] ?? null, after: wires[id] ?? null })),
   };
 }
 
@@ -82,17 +80,17 @@ function rowOf(wire: Wire | undefined): WireRow | null {
   return wire ? wireRows({ wires: { [wire.id]: wire } }, [])[0]! : null;
 }
 
-function landingOf(word: string, build: Build, catalogue: Catalogue): Landing | null {
+function landingOf(word: string, assembly: Assembly): Landing | null {
   if (word === 'bare' || word === 'insulated') return { on: 'air', end: word };
   const cavity = /^([^#]+)#(\d+)$/.exec(word);
   if (cavity) {
-    const housing = build.housings[cavity[1]!];
+    const housing = assembly.build.housings[cavity[1]!];
     const position = Number(cavity[2]);
     return housing && position >= 1 && position <= housing.ways
       ? { on: 'cavity', housing: housing.id, position }
       : null;
   }
-  return /^[^.\s]+\..+$/.test(word) && findTerminal(build, word as TerminalRef, catalogue)
+  return /^[^.\s]+\..+$/.test(word) && assembly.terminal(word as TerminalRef)
     ? { on: 'terminal', ref: word as TerminalRef }
     : null;
 }

@@ -3,7 +3,7 @@ import type { Catalogue } from '../catalogue/catalogue';
 import type { ConnectorRef } from '../assembly/build';
 import type { PlanDraft } from './plan';
 import { pinName } from './planChange';
-import { findTerminal } from '../assembly/lookUp';
+import { assemble } from '../assembly/assembly';
 
 export interface WrongName {
   /** Where in the plan: `target.wires.W1.ends.1`. */
@@ -39,7 +39,7 @@ export function wrongNames(plan: Named, catalogue: Catalogue): WrongName[] {
     ends.flatMap(({ at }, end): WrongName[] => {
       const path = `target.wires.${id}.ends.${end}`;
       if (at.on === 'terminal')
-        return findTerminal(target, at.ref, catalogue) ? [] : [{ path, reason: `there is no ${at.ref}` }];
+        return assemble(target, catalogue).terminal(at.ref) ? [] : [{ path, reason: `there is no ${at.ref}` }];
       if (at.on === 'air') return [];
       const housing = target.housings[at.housing];
       return housing && at.position <= housing.ways

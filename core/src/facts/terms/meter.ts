@@ -1,7 +1,6 @@
 /** What a meter is. */
 import type { Id } from './names';
 
-
 /** A meter's card. `seriesOhms` null: a constant-current source of `limitA`, capped at `limitV`. */
 export interface Meter {
   id: Id;

@@ -2,19 +2,13 @@
  * Everything that is wired to one board, old and new together: what stays, what comes off, what goes on, and what of it
  * is done. The old is what came in with the quad, the new what the plan wants; how far it is tells the as-built record.
  */
-import type { Build, Wire } from '../assembly/build';
+import type { Wire } from '../assembly/build';
 import { sameFitted } from '../assembly/build';
-import type { Catalogue } from '../catalogue/catalogue';
 import type { Slot, TerminalId, TerminalRef } from '../terms/names';
 import { jointName, splitRef } from '../terms/names';
 import { terminalUnder } from './terminalUnder';
-import { modelIn } from '../assembly/lookUp';
-
-export interface Stages {
-  start: Build;
-  asBuilt: Build;
-  target: Build;
-}
+import type { Assembly, Stages } from '../assembly/assembly';
+import { isBoard } from '../catalogue/kinds';
 
 export type Becomes = 'stays' | 'comes off' | 'goes on' | 'differs';
 
@@ -39,10 +33,10 @@ export interface BoardOf {
 }
 
 /** Boards with wires on them, new ones first, then those that come off. */
-export function boardsOf(stages: Stages, catalogue: Catalogue): BoardOf[] {
-  const { start, target } = stages;
+export function boardsOf(stages: Stages): BoardOf[] {
+  const [start, target] = [stages.start.build, stages.target.build];
   const wired = (board: BoardOf) =>
-    isBoard(stages[board.from], board.slot, catalogue) && boardWires(board, stages, catalogue).length > 0;
+    isBoard(stages[board.from].model(board.slot)!) && boardWires(board, stages).length > 0;
   const old = Object.keys(start.slots).filter((slot) => !sameFitted(start.slots[slot], target.slots[slot]));
   return [
     ...Object.keys(target.slots).map((slot): BoardOf => ({ slot, from: 'target' })),
@@ -51,24 +45,24 @@ export function boardsOf(stages: Stages, catalogue: Catalogue): BoardOf[] {
 }
 
 /** Wires on a board, in the order of their names. */
-export function boardWires({ slot, from }: BoardOf, stages: Stages, catalogue: Catalogue): BoardWire[] {
+export function boardWires({ slot, from }: BoardOf, stages: Stages): BoardWire[] {
   const { start, asBuilt, target } = stages;
-  const board = stages[from].slots[slot];
+  const board = stages[from].build.slots[slot];
   const found: BoardWire[] = [];
-  for (const id of new Set([start, asBuilt, target].flatMap(({ wires }) => Object.keys(wires)))) {
+  for (const id of new Set([start, asBuilt, target].flatMap(({ build }) => Object.keys(build.wires)))) {
     for (const end of [0, 1] as const) {
-      const at = (build: Build) =>
-        sameFitted(build.slots[slot], board) ? terminalOn(build, id, end, slot, catalogue) : null;
+      const at = (assembly: Assembly) =>
+        sameFitted(assembly.build.slots[slot], board) ? terminalOn(assembly, id, end, slot) : null;
       const [before, now, after] = [at(start), at(asBuilt), at(target)];
-      const add = (build: Build, terminal: TerminalId, becomes: Becomes, done: boolean) => {
-        const wire = build.wires[id]!;
+      const add = (assembly: Assembly, terminal: TerminalId, becomes: Becomes, done: boolean) => {
+        const wire = assembly.build.wires[id]!;
         if (wire.ends[end].by === 'factory') return;
         found.push({
           joint: jointName(id, end),
           wire,
           end,
           terminal,
-          other: terminalUnder(build, wire.ends[end === 0 ? 1 : 0], catalogue),
+          other: terminalUnder(assembly, wire.ends[end === 0 ? 1 : 0]),
           becomes,
           done,
         });
@@ -84,12 +78,8 @@ export function boardWires({ slot, from }: BoardOf, stages: Stages, catalogue: C
   return found.sort((a, b) => a.joint.localeCompare(b.joint, 'en', { numeric: true }));
 }
 
-function isBoard(build: Build, slot: Slot, catalogue: Catalogue): boolean {
-  return modelIn(build, slot, catalogue)?.terminals.some(({ form }) => form !== 'tail' && form !== 'metal') ?? false;
-}
-
-function terminalOn(build: Build, id: string, end: 0 | 1, slot: Slot, catalogue: Catalogue): TerminalId | null {
-  const wire = build.wires[id];
-  const ref = wire ? terminalUnder(build, wire.ends[end], catalogue) : null;
+function terminalOn(assembly: Assembly, id: string, end: 0 | 1, slot: Slot): TerminalId | null {
+  const wire = assembly.build.wires[id];
+  const ref = wire ? terminalUnder(assembly, wire.ends[end]) : null;
   return ref && splitRef(ref).slot === slot ? splitRef(ref).terminal : null;
 }

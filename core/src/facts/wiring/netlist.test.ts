@@ -4,9 +4,10 @@ import type { Build } from '../assembly/build';
 import { makeCatalogue } from '../catalogue/catalogue';
 import { benchParts, benchSlots, buildOf, goodWires, ground, model, terminal, wire } from '../../testing/fixtures';
 import { netlist } from './netlist';
+import { assemble } from '../assembly/assembly';
 
 it('joins terminals through wires and the copper of a part', () => {
-  const nets = netlist(buildOf(benchSlots, goodWires()), benchParts());
+  const nets = netlist(assemble(buildOf(benchSlots, goodWires()), benchParts()));
   expect(nets.netOf('RX.G')).toBe(nets.netOf('FC.G2'));
   expect(nets.netOf('RX.T')).toBe(nets.netOf('FC.R1'));
   expect(nets.netOf('RX.T')).not.toBe(nets.netOf('FC.T1'));
@@ -23,7 +24,7 @@ it('agrees with a plain search over any wiring', () => {
         { S: 'strip' },
         pairs.map(([a, b], index) => wire(`W${index}`, a, b)),
       );
-      const nets = netlist(build, catalogue);
+      const nets = netlist(assemble(build, catalogue));
       for (const { id } of pads) {
         const reached = new Set([`S.${id}`]);
         for (let before = -1; before !== reached.size;) {
@@ -45,7 +46,7 @@ it('follows a mated plug pin by pin, shifted and mirrored', () => {
     mates: { m: { a: { slot: 'A', connector: 'J' }, b: { slot: 'B', connector: 'J' }, shift, mirrored, glued: false } },
   });
   const partner = (build: Build) =>
-    netlist(build, catalogue)
+    netlist(assemble(build, catalogue))
       .netOf('A.1')!
       .terminals.filter((one) => one.startsWith('B'));
   expect(partner(mated(0, false))).toEqual(['B.1']);

@@ -2,12 +2,12 @@
  * Netlist: all terminals that are electrically one through wires, mated plugs and the copper inside parts.
  * Elements inside parts (windings, diodes) do not join nets. Union-find.
  */
-import type { Build, ConnectorRef, Landing, Mate } from '../assembly/build';
-import type { Catalogue } from '../catalogue/catalogue';
+import type { ConnectorRef, Landing, Mate } from '../assembly/build';
 import { terminalOf } from '../catalogue/catalogue';
 import type { TerminalRef, WireId } from '../terms/names';
 import { splitRef, terminalRef } from '../terms/names';
-import { modelIn } from '../assembly/lookUp';
+import type { Assembly } from '../assembly/assembly';
+import { remembered } from '../assembly/assembly';
 
 export interface Net {
   id: string;
@@ -26,28 +26,24 @@ export interface Netlist {
 }
 
 /** The conductor inside a part that a terminal belongs to, as `SLOT:NODE`; null when it does not exist. */
-export function conductorOf(build: Build, ref: TerminalRef, catalogue: Catalogue): string | null {
+export function conductorOf(assembly: Assembly, ref: TerminalRef): string | null {
   const { slot, terminal } = splitRef(ref);
-  const model = modelIn(build, slot, catalogue);
+  const model = assembly.model(slot);
   const found = model && terminalOf(model, terminal);
   return found ? `${slot}:${found.node}` : null;
 }
 
 /** The point that a wire's end is on, as a conductor or a cavity `HOUSING#POSITION`; null for air or a missing terminal. */
-export function pointOf(build: Build, at: Landing, catalogue: Catalogue): string | null {
+export function pointOf(assembly: Assembly, at: Landing): string | null {
   if (at.on === 'air') return null;
   if (at.on === 'cavity') return `${at.housing}#${at.position}`;
-  return conductorOf(build, at.ref, catalogue);
+  return conductorOf(assembly, at.ref);
 }
 
 /** The pairs of points that a mated plug joins, with the position on side a. Positions that miss the other side are left out. */
-export function matedPoints(
-  build: Build,
-  mate: Mate,
-  catalogue: Catalogue,
-): { a: string; b: string; position: number }[] {
-  const a = pointsOf(build, mate.a, catalogue);
-  const b = pointsOf(build, mate.b, catalogue);
+export function matedPoints(assembly: Assembly, mate: Mate): { a: string; b: string; position: number }[] {
+  const a = pointsOf(assembly, mate.a);
+  const b = pointsOf(assembly, mate.b);
   return a.flatMap((point, index) => {
     const opposite = (mate.mirrored ? b.length - 1 - index : index) + mate.shift;
     const other = b[opposite];
@@ -55,18 +51,20 @@ export function matedPoints(
   });
 }
 
-function pointsOf(build: Build, side: ConnectorRef, catalogue: Catalogue): (string | null)[] {
+function pointsOf(assembly: Assembly, side: ConnectorRef): (string | null)[] {
   if ('housing' in side) {
-    const ways = build.housings[side.housing]?.ways ?? 0;
+    const ways = assembly.build.housings[side.housing]?.ways ?? 0;
     return Array.from({ length: ways }, (_, index) => `${side.housing}#${index + 1}`);
   }
-  const model = modelIn(build, side.slot, catalogue);
+  const model = assembly.model(side.slot);
   const connector = model?.connectors.find(({ id }) => id === side.connector);
-  return (connector?.pins ?? []).map((pin) => conductorOf(build, terminalRef(side.slot, pin), catalogue));
+  return (connector?.pins ?? []).map((pin) => conductorOf(assembly, terminalRef(side.slot, pin)));
 }
 
 /** The netlist of a build. A terminal that nothing is joined to is a net of its own. */
-export function netlist(build: Build, catalogue: Catalogue): Netlist {
+export const netlist = remembered(joinAll);
+
+function joinAll(assembly: Assembly): Netlist {
   const parent = new Map<string, string>();
   const find = (point: string): string => {
     let root = point;
@@ -79,19 +77,19 @@ export function netlist(build: Build, catalogue: Catalogue): Netlist {
   };
   const join = (a: string, b: string) => parent.set(find(a), find(b));
 
-  for (const wire of Object.values(build.wires)) {
+  for (const wire of Object.values(assembly.build.wires)) {
     for (const end of wire.ends) {
-      const point = pointOf(build, end.at, catalogue);
+      const point = pointOf(assembly, end.at);
       if (point) join(`~${wire.id}`, point);
     }
   }
-  for (const mate of Object.values(build.mates)) {
-    for (const { a, b } of matedPoints(build, mate, catalogue)) join(a, b);
+  for (const mate of Object.values(assembly.build.mates)) {
+    for (const { a, b } of matedPoints(assembly, mate)) join(a, b);
   }
-  return collect(build, catalogue, find);
+  return collect(assembly, find);
 }
 
-function collect(build: Build, catalogue: Catalogue, find: (point: string) => string): Netlist {
+function collect(assembly: Assembly, find: (point: string) => string): Netlist {
   const byRoot = new Map<string, { id: string; terminals: TerminalRef[]; wires: WireId[] }>();
   const netAt = (root: string) => {
     let net = byRoot.get(root);
@@ -99,19 +97,19 @@ function collect(build: Build, catalogue: Catalogue, find: (point: string) => st
     return net;
   };
   const rootOfTerminal = new Map<TerminalRef, string>();
-  for (const slot of Object.keys(build.slots)) {
-    for (const terminal of modelIn(build, slot, catalogue)!.terminals) {
+  for (const slot of Object.keys(assembly.build.slots)) {
+    for (const terminal of assembly.model(slot)!.terminals) {
       const ref = terminalRef(slot, terminal.id);
       const root = find(`${slot}:${terminal.node}`);
       rootOfTerminal.set(ref, root);
       netAt(root).terminals.push(ref);
     }
   }
-  for (const wire of Object.keys(build.wires)) netAt(find(`~${wire}`)).wires.push(wire);
+  for (const wire of Object.keys(assembly.build.wires)) netAt(find(`~${wire}`)).wires.push(wire);
   return {
     nets: [...byRoot.values()],
     netOf: (ref) => byRoot.get(rootOfTerminal.get(ref) ?? '') ?? null,
-    netOfWire: (wire) => (build.wires[wire] ? (byRoot.get(find(`~${wire}`)) ?? null) : null),
+    netOfWire: (wire) => (assembly.build.wires[wire] ? (byRoot.get(find(`~${wire}`)) ?? null) : null),
     idOf: find,
   };
 }

@@ -2,27 +2,25 @@
  * What an act touches: every terminal on the nets that it changed, both before and after it.
  * A reading on such a terminal is stale from then on.
  */
-import type { Build, ConnectorRef } from '../assembly/build';
+import type { ConnectorRef } from '../assembly/build';
 import { landedOn } from '../assembly/build';
-import type { Catalogue } from '../catalogue/catalogue';
 import type { TerminalRef, WireId } from '../terms/names';
 import { jointName, terminalRef } from '../terms/names';
 import { netlist } from './netlist';
 import type { Act } from '../assembly/act';
-import { modelIn } from '../assembly/lookUp';
+import type { Assembly } from '../assembly/assembly';
 
 /** The terminals and joints touched; an act that changed nothing touches nothing but the joint it heated. */
 export function touchedBy(
   act: Act,
-  before: Build,
-  after: Build,
-  catalogue: Catalogue,
+  before: Assembly,
+  after: Assembly,
 ): { touched: ReadonlySet<TerminalRef>; joints: readonly string[] } {
   if (before === after) return { touched: new Set(), joints: [] };
   const touched = new Set<TerminalRef>();
-  for (const build of [before, after]) {
-    const nets = netlist(build, catalogue);
-    for (const ref of seeds(act, build, catalogue)) {
+  for (const assembly of [before, after]) {
+    const nets = netlist(assembly);
+    for (const ref of seeds(act, assembly)) {
       touched.add(ref);
       nets.netOf(ref)?.terminals.forEach((other) => touched.add(other));
     }
@@ -40,16 +38,16 @@ function wiresOf(act: Act): WireId[] {
 }
 
 /** Terminals that an act names by itself. Wires are followed separately. */
-function seeds(act: Act, build: Build, catalogue: Catalogue): TerminalRef[] {
+function seeds(act: Act, assembly: Assembly): TerminalRef[] {
   switch (act.do) {
     case 'fit':
     case 'take off':
-      return allTerminals(build, act.slot, catalogue);
+      return allTerminals(assembly, act.slot);
     case 'mate':
-      return [...ofSide(build, act.mate.a, catalogue), ...ofSide(build, act.mate.b, catalogue)];
+      return [...ofSide(assembly, act.mate.a), ...ofSide(assembly, act.mate.b)];
     case 'unmate': {
-      const mate = build.mates[act.id];
-      return mate ? [...ofSide(build, mate.a, catalogue), ...ofSide(build, mate.b, catalogue)] : [];
+      const mate = assembly.build.mates[act.id];
+      return mate ? [...ofSide(assembly, mate.a), ...ofSide(assembly, mate.b)] : [];
     }
     case 'contact':
       return [act.a, act.b];
@@ -57,7 +55,7 @@ function seeds(act: Act, build: Build, catalogue: Catalogue): TerminalRef[] {
     case 'bare':
       return [...act.refs];
     case 'drop wire': {
-      const wire = build.wires[act.wire];
+      const wire = assembly.build.wires[act.wire];
       return wire ? wire.ends.flatMap((end) => landedOn(end) ?? []) : [];
     }
     default:
@@ -65,12 +63,12 @@ function seeds(act: Act, build: Build, catalogue: Catalogue): TerminalRef[] {
   }
 }
 
-function allTerminals(build: Build, slot: string, catalogue: Catalogue): TerminalRef[] {
-  return (modelIn(build, slot, catalogue)?.terminals ?? []).map(({ id }) => terminalRef(slot, id));
+function allTerminals(assembly: Assembly, slot: string): TerminalRef[] {
+  return (assembly.model(slot)?.terminals ?? []).map(({ id }) => terminalRef(slot, id));
 }
 
-function ofSide(build: Build, side: ConnectorRef, catalogue: Catalogue): TerminalRef[] {
+function ofSide(assembly: Assembly, side: ConnectorRef): TerminalRef[] {
   if (!('slot' in side)) return [];
-  const connector = modelIn(build, side.slot, catalogue)?.connectors.find(({ id }) => id === side.connector);
+  const connector = assembly.model(side.slot)?.connectors.find(({ id }) => id === side.connector);
   return (connector?.pins ?? []).map((pin) => terminalRef(side.slot, pin));
 }

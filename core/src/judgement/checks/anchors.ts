@@ -1,16 +1,16 @@
 /** The tones that prove contact: an expected silence counts only if each probe has sounded on its own net. */
-import type { FoldedLog } from '../../facts/log/fold';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { LogState } from '../../facts/log/logState';
 import type { Id, TerminalRef } from '../../facts/terms/names';
-import { notesOf } from '../../facts/log/notesOf';
+import { notesOf, ofJob } from '../../facts/log/notesOf';
 import { netlist } from '../../facts/wiring/netlist';
-import { concernsTerminals, spoiledBy } from '../../facts/log/stale';
+import { invalidatedBy, standsOnTerminals } from '../../facts/log/stale';
 import type { Touch } from '../../facts/log/reading';
 
-/** For each probe the newest record of a tone on its terminal's net that is not stale, or null. */
-export function anchorsFor(touch: Touch, log: FoldedLog, catalogue: Catalogue): { black: Id | null; red: Id | null } {
-  const nets = netlist(log.build, catalogue);
-  const sounding = notesOf(log, 'reading').filter(({ record }) => {
+/** For each probe the newest record of this job of a tone on its terminal's net that is not stale, or null. */
+export function anchorsFor(touch: Touch, log: LogState, jobId: Id): { black: Id | null; red: Id | null } {
+  const nets = netlist(log.asBuilt);
+  const own = notesOf(log, 'reading').filter(ofJob(jobId));
+  const sounding = own.filter(({ record }) => {
     const { heard, verdict, expected } = record.body.reading;
     return verdict === 'pass' && heard.length === 'does not stop' && expected.passes.includes('does not stop');
   });
@@ -19,7 +19,7 @@ export function anchorsFor(touch: Touch, log: FoldedLog, catalogue: Catalogue): 
     const found = sounding.filter((entry) => {
       const { black, red } = entry.record.body.reading.touch;
       const onNet = [black, red].some((other) => net !== null && nets.netOf(other) === net);
-      return onNet && !spoiledBy(entry, log, concernsTerminals(black, red));
+      return onNet && !invalidatedBy(entry, log, standsOnTerminals(black, red));
     });
     return found.at(-1)?.record.id ?? null;
   };
@@ -28,7 +28,7 @@ export function anchorsFor(touch: Touch, log: FoldedLog, catalogue: Catalogue): 
 
 /** Volts on the capacitors and seconds since, from the newest tone reading; empty after none or after power. */
 export function chargeBefore(
-  log: FoldedLog,
+  log: LogState,
   now: string,
 ): { chargeV: Readonly<Record<string, number>>; pauseS: number } {
   const last = notesOf(log, 'reading')

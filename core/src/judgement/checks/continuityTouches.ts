@@ -2,9 +2,7 @@
  * The continuity list of a build, in the order of work: anchors first, main leads both ways, then everything else
  * so that each net has sounded before silence on it is asked. Which touches; never what they must read.
  */
-import type { Build } from '../../facts/assembly/build';
 import { landedOn } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Terminal } from '../../facts/catalogue/partModel';
 import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
@@ -14,8 +12,8 @@ import { neighbourPairs } from './neighbours';
 import type { Touch } from '../../facts/log/reading';
 import { coveredTerminals } from './reach';
 import { hasRole, phaseChannel } from '../../facts/catalogue/roles';
-import { findTerminal, modelIn } from '../../facts/assembly/lookUp';
 import { mainLeads } from '../../facts/wiring/mainLeads';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 export type TouchReason =
   | 'first anchor'
@@ -29,6 +27,11 @@ export type TouchReason =
   | 'phase to rail'
   | 'neighbours';
 
+/** Touches across the pack's own contacts: the ones that nobody can waive. */
+export function isOfMainLeads(reason: TouchReason): boolean {
+  return reason === 'main leads' || reason === 'main leads exchanged';
+}
+
 export interface ListedTouch {
   touch: Touch;
   reason: TouchReason;
@@ -41,10 +44,10 @@ export interface ContinuityList {
 }
 
 /** Empty when the build has no battery lead. */
-export function continuityTouches(build: Build, catalogue: Catalogue): ContinuityList {
-  const leads = mainLeads(build, catalogue);
+export function continuityTouches(assembly: Assembly): ContinuityList {
+  const leads = mainLeads(assembly);
   if (!leads) return { touches: [], notProven: [] };
-  const view = makeView(build, catalogue);
+  const view = makeView(assembly);
   const list = new TouchList();
   const ground = view.nets.netOf(leads.minus)!;
   const battery = view.nets.netOf(leads.plus)!;
@@ -107,10 +110,10 @@ interface View {
   canBeAnchored(ref: TerminalRef, list: TouchList): boolean;
 }
 
-function makeView(build: Build, catalogue: Catalogue): View {
-  const nets = netlist(build, catalogue);
-  const covered = coveredTerminals(build, catalogue);
-  const terminal = (ref: TerminalRef): Terminal => findTerminal(build, ref, catalogue)!;
+function makeView(assembly: Assembly): View {
+  const nets = netlist(assembly);
+  const covered = coveredTerminals(assembly);
+  const terminal = (ref: TerminalRef): Terminal => assembly.terminal(ref)!;
   const reachable = (ref: TerminalRef) =>
     !covered.has(ref) && terminal(ref).touch !== 'no' && terminal(ref).form !== 'tail';
   const probable = (net: Net) => net.terminals.filter(reachable);
@@ -120,7 +123,7 @@ function makeView(build: Build, catalogue: Catalogue): View {
     probable,
     easiest: (refs) => [...refs].sort((a, b) => ease(a) - ease(b))[0],
     wireEnds: () =>
-      Object.values(build.wires).flatMap((wire) => {
+      Object.values(assembly.build.wires).flatMap((wire) => {
         const [a, b] = [landedOn(wire.ends[0]), landedOn(wire.ends[1])];
         return a && b && reachable(a) && reachable(b) ? [[a, b] as [TerminalRef, TerminalRef]] : [];
       }),
@@ -129,11 +132,9 @@ function makeView(build: Build, catalogue: Catalogue): View {
         .filter((net) => !without.includes(net) && net.terminals.some((ref) => hasRole(terminal(ref), 'supply')))
         .map((net) => ({ net, refs: probable(net) }))
         .filter(({ refs }) => refs.length >= 2),
-    phases: () => phaseGroups(build, catalogue).map((group) => group.filter(reachable)),
+    phases: () => phaseGroups(assembly).map((group) => group.filter(reachable)),
     neighbours: () =>
-      neighbourPairs(build, catalogue).filter(
-        ([a, b]) => reachable(a) && reachable(b) && nets.netOf(a) !== nets.netOf(b),
-      ),
+      neighbourPairs(assembly).filter(([a, b]) => reachable(a) && reachable(b) && nets.netOf(a) !== nets.netOf(b)),
     sameNets: ({ black, red }, a, b) => {
       const pair = new Set([nets.netOf(a), nets.netOf(b)]);
       return pair.has(nets.netOf(black)) && pair.has(nets.netOf(red)) && nets.netOf(black) !== nets.netOf(red);
@@ -157,12 +158,12 @@ const tones: ReadonlySet<TouchReason> = new Set([
 ]);
 
 /** The phase pads of each ESC channel. */
-function phaseGroups(build: Build, catalogue: Catalogue): TerminalRef[][] {
+function phaseGroups(assembly: Assembly): TerminalRef[][] {
   const groups = new Map<string, TerminalRef[]>();
-  for (const slot of Object.keys(build.slots).filter(
-    (name): name is Slot => modelIn(build, name, catalogue)?.kind === 'esc',
+  for (const slot of Object.keys(assembly.build.slots).filter(
+    (name): name is Slot => assembly.model(name)?.kind === 'esc',
   )) {
-    const model = modelIn(build, slot, catalogue)!;
+    const model = assembly.model(slot)!;
     for (const { id } of model.terminals) {
       const channel = phaseChannel(model, id);
       if (channel === null) continue;

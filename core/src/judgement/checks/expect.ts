@@ -3,8 +3,6 @@
  * the insides of the parts. No expected reading is written down anywhere.
  * Parts spread: capacitors +-20 %, the meter by its card; the charge left by earlier touches may have leaked away.
  */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Circuit } from '../../physics/circuit/compile';
 import { compile } from '../../physics/circuit/compile';
 import { conductingPath } from '../../physics/circuit/path';
@@ -17,6 +15,7 @@ import type { Length } from '../../facts/terms/toneLength';
 import type { Site } from '../../facts/terms/site';
 import type { Meter } from '../../facts/terms/meter';
 import { classesBetween, lengthClass, watchS } from '../../facts/terms/toneLength';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 /** Relative spread of capacitors around their print. */
 const capacitorSpread = 0.2;
@@ -38,8 +37,8 @@ export interface ExpectOptions {
 }
 
 /** The expectation for one touch. @throws {RangeError} If a terminal is not in the build. */
-export function expect(build: Build, catalogue: Catalogue, touch: Touch, options: ExpectOptions): Expectation {
-  return expectIn(compile(build, catalogue), touch, options);
+export function expect(assembly: Assembly, touch: Touch, options: ExpectOptions): Expectation {
+  return expectIn(compile(assembly), touch, options);
 }
 
 /** The same for a circuit that is compiled already. */

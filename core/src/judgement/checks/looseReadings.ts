@@ -16,6 +16,7 @@ import type { SignatureReading } from '../../facts/log/records';
 import type { PartModel, Terminal } from '../../facts/catalogue/partModel';
 import type { Length } from '../../facts/terms/toneLength';
 import type { Meter } from '../../facts/terms/meter';
+import { assemble } from '../../facts/assembly/assembly';
 
 export interface LooseReading {
   black: Terminal;
@@ -47,7 +48,7 @@ const referenceMeter: Meter = {
 
 /** The few touches that tell a good loose part from a bad one, with what this meter must show. */
 export function looseReadings(model: PartModel, meter: Meter): LooseReading[] {
-  const circuit = compile(aloneBuild(model), makeCatalogue([model]));
+  const circuit = compile(assemble(aloneBuild(model), makeCatalogue([model])));
   return touches(model).map((touch) => {
     const asked: Touch = {
       black: terminalRef(alone, touch.black.id),
@@ -83,14 +84,12 @@ function touches({ terminals, elements }: PartModel): Omit<LooseReading, 'expect
           ])
       : []),
     ...windings.flatMap((black, index) =>
-      windings
-        .slice(index + 1)
-        .map((red): Omit<LooseReading, 'expected'> => ({
-          black,
-          red,
-          mode: 'tone',
-          why: `winding ${black.printed} to ${red.printed}`,
-        })),
+      windings.slice(index + 1).map((red): Omit<LooseReading, 'expected'> => ({
+        black,
+        red,
+        mode: 'tone',
+        why: `winding ${black.printed} to ${red.printed}`,
+      })),
     ),
     ...(ground && first
       ? [{ black: first, red: ground, mode: 'diode' as const, why: `the clamp of ${first.printed}` }]

@@ -1,11 +1,9 @@
 /** Terminals that lie so close on one side of a board that solder can bridge them. */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { PartModel, Terminal } from '../../facts/catalogue/partModel';
 import type { TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
-import { modelIn } from '../../facts/assembly/lookUp';
 import { gapMm } from '../../physics/geometry/gap';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 /** Copper to copper, in mm. */
 export const neighbourWithinMm = 2;
@@ -20,9 +18,9 @@ export function neighboursOf(model: PartModel, terminal: Terminal): { terminal: 
 }
 
 /** Each pair of neighbours in the build once. Contacts under a connector belong to its plug and are left out. */
-export function neighbourPairs(build: Build, catalogue: Catalogue): (readonly [TerminalRef, TerminalRef])[] {
-  return Object.keys(build.slots).flatMap((slot) => {
-    const model = modelIn(build, slot, catalogue)!;
+export function neighbourPairs(assembly: Assembly): (readonly [TerminalRef, TerminalRef])[] {
+  return Object.keys(assembly.build.slots).flatMap((slot) => {
+    const model = assembly.model(slot)!;
     const boards = model.terminals.filter(({ form }) => form !== 'pin' && form !== 'tail');
     return boards.flatMap((terminal, index) =>
       neighboursOf({ ...model, terminals: boards.slice(index) }, terminal).map(

@@ -4,13 +4,12 @@
  */
 import type { Build } from '../../facts/assembly/build';
 import { landedOn } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { PartKind } from '../../facts/catalogue/partModel';
 import { motorMap } from '../../physics/motors/motorMap';
 import type { Slot } from '../../facts/terms/names';
-import { jointName, splitRef } from '../../facts/terms/names';
-import { takesS } from '../../work/sequence/durations';
-import { modelIn } from '../../facts/assembly/lookUp';
+import { splitRef } from '../../facts/terms/names';
+import { jointS, seconds } from '../../physics/joints/seconds';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 export const damages = [
   'black motor winding',
@@ -32,23 +31,22 @@ export interface DamageJudged {
 }
 
 /** The judgement of damage seen at a part. @throws {RangeError} If the build has no such part. */
-export function judgeDamage(seen: Damage, slot: Slot, build: Build, catalogue: Catalogue): DamageJudged {
-  const kind = modelIn(build, slot, catalogue)?.kind;
+export function judgeDamage(seen: Damage, slot: Slot, assembly: Assembly): DamageJudged {
+  const kind = assembly.model(slot)?.kind;
   if (!kind) throw new RangeError(`no part ${slot}`);
-  const judged = meaning(seen, slot, kind, build, catalogue);
-  return { ...judged, ...work(judged.replace, build) };
+  const judged = meaning(seen, slot, kind, assembly);
+  return { ...judged, ...work(judged.replace, assembly.build) };
 }
 
 function meaning(
   seen: Damage,
   slot: Slot,
   kind: PartKind,
-  build: Build,
-  catalogue: Catalogue,
+  assembly: Assembly,
 ): Omit<DamageJudged, 'joints' | 'minutes'> {
-  const motors = motorMap(build, catalogue);
+  const motors = motorMap(assembly);
   const ofKind = (wanted: PartKind) =>
-    Object.keys(build.slots).filter((one) => modelIn(build, one, catalogue)!.kind === wanted);
+    Object.keys(assembly.build.slots).filter((one) => assembly.model(one)!.kind === wanted);
   const driven = motors.filter(({ channel }) => channel?.slot === slot).map((motor) => motor.slot);
   switch (seen) {
     case 'black motor winding': {
@@ -92,29 +90,15 @@ function meaning(
 /** Joints on the parts and on their own leads, opened and made again. */
 function work(parts: readonly Slot[], build: Build): Pick<DamageJudged, 'joints' | 'minutes'> {
   const goes = new Set(parts);
-  const joints = Object.values(build.wires).flatMap((wire) =>
-    ([0, 1] as const)
-      .filter((end) => {
-        const ref = landedOn(wire.ends[end]);
-        const own = wire.tailOf !== undefined && goes.has(splitRef(wire.tailOf).slot);
-        return wire.ends[end].by === 'solder' && ref !== null && (own || goes.has(splitRef(ref).slot));
-      })
-      .map((end) => jointName(wire.id, end)),
-  );
-  const seconds =
-    joints.reduce(
-      (sum, subject) =>
-        sum +
-        takesS({ verb: 'free', subject, effect: [] }, build) +
-        takesS({ verb: 'land', subject, effect: [] }, build),
-      0,
-    ) +
-    parts.reduce(
-      (sum, subject) =>
-        sum +
-        takesS({ verb: 'take', subject, effect: [] }, build) +
-        takesS({ verb: 'fit', subject, effect: [] }, build),
-      0,
-    );
-  return { joints: joints.length, minutes: Math.round(seconds / 60) };
+  const gauges = Object.values(build.wires).flatMap((wire) => {
+    const own = wire.tailOf !== undefined && goes.has(splitRef(wire.tailOf).slot);
+    const opened = wire.ends.filter((end) => {
+      const ref = landedOn(end);
+      return end.by === 'solder' && ref !== null && (own || goes.has(splitRef(ref).slot));
+    });
+    return opened.map(() => wire.awg);
+  });
+  const jointsS = gauges.reduce((sum, awg) => sum + seconds.free + jointS(awg), 0);
+  const partsS = parts.length * (seconds.take + seconds.fit);
+  return { joints: gauges.length, minutes: Math.round((jointsS + partsS) / 60) };
 }

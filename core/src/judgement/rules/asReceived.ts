@@ -3,21 +3,21 @@ import { applyAct } from '../../facts/assembly/applyAct';
 import type { Build } from '../../facts/assembly/build';
 import { sameLanding } from '../../facts/assembly/build';
 import { bodyOf } from '../../facts/assembly/difference';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Range, TerminalRef, WireId } from '../../facts/terms/names';
 import type { Finding } from './finding';
 import { judge, newFindings } from './judge';
 import type { Act } from '../../facts/assembly/act';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 /** Kill and stop findings of the start that still hold. What only works badly there is the customer's own choice. */
-export function judgeAsItCame(start: Build, asBuilt: Build, catalogue: Catalogue, cells: Range): Finding[] {
+export function judgeAsItCame(start: Assembly, asBuilt: Assembly, cells: Range): Finding[] {
   const untouched = (id: string) => {
-    const [before, now] = [start.wires[id], asBuilt.wires[id]];
+    const [before, now] = [start.build.wires[id], asBuilt.build.wires[id]];
     return Boolean(
       before && now && ([0, 1] as const).every((end) => sameLanding(before.ends[end].at, now.ends[end].at)),
     );
   };
-  return judge(start, catalogue, [], cells).filter(
+  return judge(start, [], cells).filter(
     ({ severity, wires }) => severity !== 'warn' && wires.length > 0 && wires.every(untouched),
   );
 }
@@ -31,14 +31,13 @@ export interface FoundElsewhere {
 
 /** A wire of the quad is seen on another pad than believed. @throws {RangeError} If the quad has no such wire. */
 export function foundElsewhere(
-  asBuilt: Build,
+  asBuilt: Assembly,
   wire: WireId,
   end: 0 | 1,
   to: TerminalRef,
-  catalogue: Catalogue,
   cells: Range,
 ): FoundElsewhere {
-  const known = asBuilt.wires[wire];
+  const known = asBuilt.build.wires[wire];
   if (!known) throw new RangeError(`no wire ${wire} in the quad`);
   const act: Act = {
     do: 'land',
@@ -48,5 +47,5 @@ export function foundElsewhere(
     body: bodyOf(known),
   };
   const seen = (target: Build) => ({ target, links: [], cells });
-  return { act, findings: newFindings(seen(asBuilt), seen(applyAct(asBuilt, act, catalogue)), catalogue) };
+  return { act, findings: newFindings(seen(asBuilt.build), seen(applyAct(asBuilt, act).build), asBuilt.catalogue) };
 }

@@ -8,7 +8,6 @@ import { wireOhms } from '../../physics/circuit/compile';
 import { terminalRef } from '../../facts/terms/names';
 import type { Rule, RuleView } from './finding';
 import { finding } from './finding';
-import { modelIn } from '../../facts/assembly/lookUp';
 
 const name = 'capacitor legs';
 /** Where makers give the series resistance of a capacitor. */
@@ -21,8 +20,8 @@ export const capacitorLegs: Rule = {
   name,
   why: 'Long thin legs waste a capacitor: closeness lowers their inductance, thickness their resistance. If it must stand away, thick short wire, the pair side by side.',
   judge: (view) =>
-    Object.keys(view.build.slots).flatMap((slot) => {
-      const model = modelIn(view.build, slot, view.catalogue)!;
+    Object.keys(view.assembly.build.slots).flatMap((slot) => {
+      const model = view.assembly.model(slot)!;
       if (model.kind !== 'capacitor') return [];
       return model.elements.flatMap((element) => {
         if (element.is !== 'capacitor') return [];
@@ -47,9 +46,9 @@ export const capacitorLegs: Rule = {
 };
 
 /** The wire of known length that leaves one of these terminals and is landed at both ends; null when there is none. */
-function legFrom({ build }: RuleView, refs: readonly string[]): Wire | null {
+function legFrom({ assembly }: RuleView, refs: readonly string[]): Wire | null {
   return (
-    Object.values(build.wires).find(
+    Object.values(assembly.build.wires).find(
       ({ ends, lengthMm }) =>
         lengthMm !== null &&
         ends.some((end) => refs.includes(landedOn(end) ?? '')) &&

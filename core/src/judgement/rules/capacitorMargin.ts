@@ -2,7 +2,6 @@
 import { terminalRef } from '../../facts/terms/names';
 import type { Rule } from './finding';
 import { finding } from './finding';
-import { modelIn } from '../../facts/assembly/lookUp';
 
 const name = 'capacitor margin';
 /** Rule of thumb over the full pack. */
@@ -12,8 +11,8 @@ export const capacitorMargin: Rule = {
   name,
   why: 'The volts overshoot when a pack is plugged in and when motors brake: a capacitor wants 1.25 times the full pack.',
   judge: (view) =>
-    Object.keys(view.build.slots).flatMap((slot) => {
-      const model = modelIn(view.build, slot, view.catalogue)!;
+    Object.keys(view.assembly.build.slots).flatMap((slot) => {
+      const model = view.assembly.model(slot)!;
       if (model.kind !== 'capacitor') return [];
       return model.elements.flatMap((element) => {
         const plus = element.is === 'capacitor' ? model.terminals.find(({ node }) => node === element.plus) : undefined;

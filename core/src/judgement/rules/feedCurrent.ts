@@ -25,14 +25,14 @@ function fedBy(view: RuleView, id: string): { ref: TerminalRef; shared: number }
   if (!net || !view.sources.has(net)) return null;
   const takes = (ref: TerminalRef) =>
     view.terminal(ref).roles.some((role) => role.is === 'supply' && role.dir === 'takes');
-  const wire = view.build.wires[id]!;
+  const wire = view.assembly.build.wires[id]!;
   const own = wire.ends
-    .map((end) => terminalUnder(view.build, end, view.catalogue))
+    .map((end) => terminalUnder(view.assembly, end))
     .find((ref) => ref !== null && view.nets.netOf(ref) && hasRole(view.terminal(ref), 'supply') && takes(ref));
   if (!own) return null;
   const { slot } = splitRef(own);
   const shared = net.wires.filter((other) =>
-    view.build.wires[other]!.ends.some((end) => terminalUnder(view.build, end, view.catalogue)?.startsWith(`${slot}.`)),
+    view.assembly.build.wires[other]!.ends.some((end) => terminalUnder(view.assembly, end)?.startsWith(`${slot}.`)),
   ).length;
   return { ref: own, shared: Math.max(1, shared) };
 }

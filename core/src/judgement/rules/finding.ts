@@ -1,6 +1,4 @@
 /** What a wiring rule says, and what it is given. */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Port, PortPin, Terminal } from '../../facts/catalogue/partModel';
 import type { SupplyTree } from '../../physics/loads/supplyTree';
 import { supplyTree } from '../../physics/loads/supplyTree';
@@ -12,7 +10,7 @@ import { netlist } from '../../facts/wiring/netlist';
 import { terminalUnder } from '../../facts/wiring/terminalUnder';
 import type { Drive, NetSource } from './sources';
 import { drivesOf, sourcesOf } from './sources';
-import { findTerminal, modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 /** kill destroys hardware; stop does not work or is unsafe; warn works badly. */
 export type Severity = 'kill' | 'stop' | 'warn';
@@ -37,8 +35,7 @@ export interface Rule {
 
 /** What every rule sees: a build of a plan or as built, alike. */
 export interface RuleView {
-  build: Build;
-  catalogue: Catalogue;
+  assembly: Assembly;
   links: readonly Link[];
   /** Empty to full volts of the packs that will be used. */
   packV: Range;
@@ -57,25 +54,24 @@ export interface RuleView {
   ports: Map<Net, readonly PortAt[]>;
 }
 
-export function makeRuleView(build: Build, catalogue: Catalogue, links: readonly Link[], cells: Range): RuleView {
-  const nets = netlist(build, catalogue);
+export function makeRuleView(assembly: Assembly, links: readonly Link[], cells: Range): RuleView {
+  const nets = netlist(assembly);
   const packV = packVolts(cells);
-  const tree = supplyTree(build, catalogue, cells, 'pack', nets);
-  const sources = sourcesOf(build, catalogue, nets, tree);
+  const tree = supplyTree(assembly, cells);
+  const sources = sourcesOf(assembly, nets, tree);
   const terminals = new Map<TerminalRef, Terminal>();
   return {
-    build,
-    catalogue,
+    assembly,
     links,
     packV,
     nets,
     tree,
     sources,
-    drives: drivesOf(build, catalogue, nets, packV, sources),
+    drives: drivesOf(assembly, nets, packV, sources),
     terminal: (ref) => {
       const known = terminals.get(ref);
       if (known) return known;
-      const found = findTerminal(build, ref, catalogue)!;
+      const found = assembly.terminal(ref)!;
       terminals.set(ref, found);
       return found;
     },
@@ -98,9 +94,7 @@ export function finding(
 ): Finding {
   const near = new Set([net, ...at.flatMap((ref) => view.nets.netOf(ref) ?? [])].flatMap(({ wires }) => wires));
   const touching = [...near].filter((id) =>
-    view.build.wires[id]!.ends.some((end) =>
-      at.includes(terminalUnder(view.build, end, view.catalogue) as TerminalRef),
-    ),
+    view.assembly.build.wires[id]!.ends.some((end) => at.includes(terminalUnder(view.assembly, end) as TerminalRef)),
   );
   return {
     key: `${rule}:${[...at].sort().join('+')}`,
@@ -124,7 +118,7 @@ export function portOf(view: RuleView, ref: TerminalRef): PortAt | null {
   const { slot } = splitRef(ref);
   const ports = view.terminal(ref).roles.flatMap((role) => (role.is === 'port' ? [role] : []));
   const role = ports.find((one) => view.named.has(`${slot}/${one.port}`)) ?? ports[0];
-  const port = role && modelIn(view.build, slot, view.catalogue)!.ports.find(({ id }) => id === role.port);
+  const port = role && view.assembly.model(slot)!.ports.find(({ id }) => id === role.port);
   return port ? { ref, slot, port, pin: role.pin } : null;
 }
 
@@ -139,9 +133,9 @@ export function portsOn(view: RuleView, net: Net): readonly PortAt[] {
 
 /** The terminal that is a given pin of a port, or null. */
 export function pinOf(view: RuleView, slot: Slot, port: PortId, pin: PortPin): TerminalRef | null {
-  const terminal = modelIn(view.build, slot, view.catalogue)?.terminals.find(({ roles }) =>
-    roles.some((role) => role.is === 'port' && role.port === port && role.pin === pin),
-  );
+  const terminal = view.assembly
+    .model(slot)
+    ?.terminals.find(({ roles }) => roles.some((role) => role.is === 'port' && role.port === port && role.pin === pin));
   return terminal ? terminalRef(slot, terminal.id) : null;
 }
 

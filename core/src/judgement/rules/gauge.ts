@@ -11,7 +11,7 @@ export const gauge: Rule = {
   name,
   why: 'Thin wire drops volts and gets warm in a bundle: 5 A for each square millimetre in a bundle, 10 in free air.',
   judge: (view) =>
-    Object.values(view.build.wires).flatMap((wire) => {
+    Object.values(view.assembly.build.wires).flatMap((wire) => {
       const feed = feedThrough(view, wire.id);
       if (!feed) return [];
       const { ref, amps } = feed;
@@ -30,7 +30,7 @@ export const gauge: Rule = {
 /** How many wires of a bundle carry a supply. A data lead with one supply pair cools like a single wire. */
 function loadedIn(view: RuleView, bundle: string | undefined): number {
   if (bundle === undefined) return 0;
-  return Object.values(view.build.wires).filter(
+  return Object.values(view.assembly.build.wires).filter(
     (wire) => wire.bundle === bundle && view.sources.has(view.nets.netOfWire(wire.id)!),
   ).length;
 }

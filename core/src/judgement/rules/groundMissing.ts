@@ -7,8 +7,8 @@ import { netlist } from '../../facts/wiring/netlist';
 import type { Rule, RuleView } from './finding';
 import { finding, spoken } from './finding';
 import { hasRole } from '../../facts/catalogue/roles';
-import { modelIn } from '../../facts/assembly/lookUp';
 import { mainLeads } from '../../facts/wiring/mainLeads';
+import { assemble } from '../../facts/assembly/assembly';
 
 const name = 'ground missing';
 /** Above this a return through signal pins destroys them. */
@@ -18,12 +18,12 @@ export const groundMissing: Rule = {
   name,
   why: 'What goes in on plus must come back on minus. Without a ground wire it comes back through signal pins, a video shield or a USB shell, and they burn.',
   judge: (view) => {
-    const leads = mainLeads(view.build, view.catalogue);
+    const leads = mainLeads(view.assembly);
     if (!leads) return [];
     // A shell or shield carries signals' return, not a part's supply: without it the ground must still be there.
     const bare = withoutShells(view);
-    return Object.keys(view.build.slots).flatMap((slot) => {
-      const { terminals } = modelIn(view.build, slot, view.catalogue)!;
+    return Object.keys(view.assembly.build.slots).flatMap((slot) => {
+      const { terminals } = view.assembly.model(slot)!;
       const feeds = terminals
         .map(({ id }) => terminalRef(slot, id))
         .filter(
@@ -55,7 +55,7 @@ export const groundMissing: Rule = {
 
 /** Terminals of a part that its ground node is tied to, itself or through a small resistor like a video termination. */
 function tiedToGround(view: RuleView, slot: Slot, own: TerminalRef): TerminalRef[] {
-  const { terminals, elements } = modelIn(view.build, slot, view.catalogue)!;
+  const { terminals, elements } = view.assembly.model(slot)!;
   const { node } = view.terminal(own);
   const tied = new Set(
     elements.flatMap((one) =>
@@ -66,11 +66,13 @@ function tiedToGround(view: RuleView, slot: Slot, own: TerminalRef): TerminalRef
 }
 
 /** The nets without wires that land on a shell or on bare metal. */
-function withoutShells({ build, catalogue, nets, terminal }: RuleView): Netlist {
+function withoutShells({ assembly, nets, terminal }: RuleView): Netlist {
   const onShell = (ref: ReturnType<typeof landedOn>) =>
     ref !== null && ['shell', 'metal'].includes(terminal(ref)?.form);
-  const wires = Object.entries(build.wires).filter(([, wire]) => !wire.ends.some((end) => onShell(landedOn(end))));
-  return wires.length === Object.keys(build.wires).length
+  const wires = Object.entries(assembly.build.wires).filter(
+    ([, wire]) => !wire.ends.some((end) => onShell(landedOn(end))),
+  );
+  return wires.length === Object.keys(assembly.build.wires).length
     ? nets
-    : netlist({ ...build, wires: Object.fromEntries(wires) }, catalogue);
+    : netlist(assemble({ ...assembly.build, wires: Object.fromEntries(wires) }, assembly.catalogue));
 }

@@ -3,7 +3,6 @@ import type { PortKind } from '../../facts/catalogue/partModel';
 import { terminalRef } from '../../facts/terms/names';
 import type { Rule } from './finding';
 import { finding, portOf, portsOn, spoken } from './finding';
-import { modelIn } from '../../facts/assembly/lookUp';
 
 const name = 'half wired';
 const twoWires: readonly PortKind[] = ['i2c', 'buzzer'];
@@ -12,8 +11,8 @@ export const halfWired: Rule = {
   name,
   why: 'A compass needs both bus wires and a buzzer both of its own: one alone does nothing.',
   judge: (view) =>
-    Object.keys(view.build.slots).flatMap((slot) => {
-      const model = modelIn(view.build, slot, view.catalogue)!;
+    Object.keys(view.assembly.build.slots).flatMap((slot) => {
+      const model = view.assembly.model(slot)!;
       return model.ports
         .filter(({ kind }) => twoWires.includes(kind))
         .flatMap((port) => {

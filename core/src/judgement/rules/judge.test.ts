@@ -4,10 +4,11 @@ import { landedOn } from '../../facts/assembly/build';
 import type { TerminalRef } from '../../facts/terms/names';
 import { benchParts, benchSlots, buildOf, goodWires, wire } from '../../testing/fixtures';
 import { judge, judgeSoFar } from './judge';
+import { assemble } from '../../facts/assembly/assembly';
 
 const catalogue = benchParts();
 const found = (wires: readonly Wire[], cells: readonly [number, number] = [4, 6]) =>
-  judge(buildOf(benchSlots, wires), catalogue, [], cells).map(
+  judge(assemble(buildOf(benchSlots, wires), catalogue), [], cells).map(
     ({ rule, severity, at }) => `${severity} ${rule} ${[...at].sort().join(' ')}`,
   );
 
@@ -50,7 +51,7 @@ describe('judge', () => {
       wire('G3', 'RX2.G', 'FC.G'),
       wire('V3', 'RX2.V', 'FC.5V'),
     ];
-    const rules = judge(buildOf(second, wires), catalogue, [], [4, 6]).map(({ rule }) => rule);
+    const rules = judge(assemble(buildOf(second, wires), catalogue), [], [4, 6]).map(({ rule }) => rule);
     expect(rules).toContain('one function per port');
   });
 
@@ -61,7 +62,9 @@ describe('judge', () => {
   it('judges a half-built supply by where it will end, and a wrong pad at once', () => {
     const target = buildOf(benchSlots, goodWires());
     const half = (wires: readonly Wire[]) =>
-      judgeSoFar(buildOf(benchSlots, wires), target, catalogue, [], [4, 6]).map(({ rule }) => rule);
+      judgeSoFar(assemble(buildOf(benchSlots, wires), catalogue), assemble(target, catalogue), [], [4, 6]).map(
+        ({ rule }) => rule,
+      );
     expect(half([wire('V', 'RX.V', 'FC.5V')])).toEqual([]);
     expect(half([wire('V', 'RX.V', 'FC.VB')])).toContain('battery on logic');
   });

@@ -8,12 +8,14 @@ import type { Finding, Severity } from './finding';
 import { makeRuleView } from './finding';
 import { polarity } from './polarity';
 import { rules } from './rules';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { assemble } from '../../facts/assembly/assembly';
 
 const rank: Readonly<Record<Severity, number>> = { kill: 0, stop: 1, warn: 2 };
 
 /** Findings, worst first; each key once. */
-export function judge(build: Build, catalogue: Catalogue, links: readonly Link[], cells: Range): Finding[] {
-  const view = makeRuleView(build, catalogue, links, cells);
+export function judge(assembly: Assembly, links: readonly Link[], cells: Range): Finding[] {
+  const view = makeRuleView(assembly, links, cells);
   const byKey = new Map<string, Finding>();
   for (const rule of rules)
     for (const found of rule.judge(view)) if (!byKey.has(found.key)) byKey.set(found.key, found);
@@ -24,7 +26,7 @@ type Judged = Pick<Plan, 'target' | 'links' | 'cells'>;
 
 /** What the rules say of a plan or a build after a change and did not say before it, worst first. */
 export function newFindings(before: Judged, after: Judged, catalogue: Catalogue): Finding[] {
-  const said = ({ target, links, cells }: Judged) => judge(target, catalogue, links, cells);
+  const said = ({ target, links, cells }: Judged) => judge(assemble(target, catalogue), links, cells);
   const known = new Set(said(before).map(({ key }) => key));
   return said(after).filter(({ key }) => !known.has(key));
 }
@@ -34,19 +36,19 @@ export function newFindings(before: Judged, after: Judged, catalogue: Catalogue)
  * is no missing ground, plus polarity on what exists. What came in with the quad at the `start` and shall go is still to go.
  */
 export function judgeSoFar(
-  asBuilt: Build,
-  target: Build,
-  catalogue: Catalogue,
+  asBuilt: Assembly,
+  target: Assembly,
   links: readonly Link[],
   cells: Range,
-  start: Build = emptyBuild,
+  start?: Assembly,
 ): Finding[] {
-  const found = judge(targetAsLanded(asBuilt, target, start), catalogue, links, cells);
+  const found = judge(
+    assemble(targetAsLanded(asBuilt.build, target.build, start?.build ?? emptyBuild), asBuilt.catalogue),
+    links,
+    cells,
+  );
   const keys = new Set(found.map(({ key }) => key));
-  return [
-    ...found,
-    ...polarity.judge(makeRuleView(asBuilt, catalogue, links, cells)).filter(({ key }) => !keys.has(key)),
-  ];
+  return [...found, ...polarity.judge(makeRuleView(asBuilt, links, cells)).filter(({ key }) => !keys.has(key))];
 }
 
 /** The target with every end that has been landed since the start where it really is. */

@@ -3,7 +3,6 @@ import type { PortPin } from '../../facts/catalogue/partModel';
 import type { Link } from '../../facts/plan/plan';
 import type { Finding, Rule, RuleView } from './finding';
 import { finding, pinOf, portOf, portsOn, spoken } from './finding';
-import { modelIn } from '../../facts/assembly/lookUp';
 
 const name = 'link open';
 /** Which pin hears what. */
@@ -36,9 +35,9 @@ export const linkOpen: Rule = {
 
 function openIn(view: RuleView, { id, purpose, ends }: Link): Finding[] {
   const [own, other] = ends;
-  if (!own || !other || !view.build.slots[own.slot] || !view.build.slots[other.slot]) return [];
+  if (!own || !other || !view.assembly.build.slots[own.slot] || !view.assembly.build.slots[other.slot]) return [];
   for (const end of [own, other]) {
-    if (modelIn(view.build, end.slot, view.catalogue)!.ports.some((port) => port.id === end.port)) continue;
+    if (view.assembly.model(end.slot)!.ports.some((port) => port.id === end.port)) continue;
     return [
       {
         key: `${name}:${id}:${end.slot}`,
@@ -109,7 +108,7 @@ function openIn(view: RuleView, { id, purpose, ends }: Link): Finding[] {
 
 /** A motor none of whose leads is on the part that drives it. */
 function noMotor(view: RuleView, own: Link['ends'][number], other: Link['ends'][number]): boolean {
-  const model = modelIn(view.build, own.slot, view.catalogue)!;
+  const model = view.assembly.model(own.slot)!;
   if (model.kind !== 'motor') return false;
   return !model.terminals.some(({ id }) =>
     portsOn(view, view.nets.netOf(`${own.slot}.${id}`)!).some(

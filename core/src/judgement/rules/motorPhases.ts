@@ -2,7 +2,6 @@
 import type { Slot, TerminalRef } from '../../facts/terms/names';
 import type { Finding, Rule, RuleView } from './finding';
 import { finding, portsOn, spoken } from './finding';
-import { modelIn } from '../../facts/assembly/lookUp';
 
 const name = 'motor phases';
 
@@ -51,7 +50,7 @@ function judgeMotor(view: RuleView, slot: Slot, leads: readonly Lead[]): Finding
     leads.slice(0, index).some((other) => view.nets.netOf(other.ref) === view.nets.netOf(lead.ref)),
   );
   if (twice) return found([twice.ref, padOf(twice)], `Two leads of ${slot} share ${spoken(view, padOf(twice))}.`);
-  const want = modelIn(view.build, slot, view.catalogue)!.tails.length;
+  const want = view.assembly.model(slot)!.tails.length;
   const lead = leads[0]!;
   if (leads.length < want)
     return found([lead.ref, padOf(lead)], `Only ${leads.length} of the ${want} leads of ${slot} reach a phase.`);
@@ -62,8 +61,7 @@ function judgeMotor(view: RuleView, slot: Slot, leads: readonly Lead[]): Finding
 function wrongChannel(view: RuleView, slot: Slot, pad: TerminalRef, home: string): Finding[] {
   const link = view.links.find(
     ({ ends }) =>
-      ends.some((end) => end.slot === slot) &&
-      ends.some((end) => modelIn(view.build, end.slot, view.catalogue)?.kind !== 'motor'),
+      ends.some((end) => end.slot === slot) && ends.some((end) => view.assembly.model(end.slot)?.kind !== 'motor'),
   );
   const meant = link?.ends.find((end) => end.slot !== slot);
   if (!meant || home === `${meant.slot}/${meant.port}`) return [];

@@ -3,7 +3,6 @@ import type { MotorPlace } from '../../physics/motors/motorMap';
 import { motorMap } from '../../physics/motors/motorMap';
 import { terminalRef } from '../../facts/terms/names';
 import type { Finding, Rule, RuleView } from './finding';
-import { modelIn } from '../../facts/assembly/lookUp';
 
 const name = 'motor turns';
 
@@ -11,9 +10,9 @@ export const motorTurns: Rule = {
   name,
   why: 'A brushed motor is timed for one sense, told by the colour of its leads. Opposite corners turn alike, neighbours against each other.',
   judge: (view) => {
-    if (!Object.keys(view.build.slots).some((slot) => modelIn(view.build, slot, view.catalogue)!.turns)) return [];
-    const own = motorMap(view.build, view.catalogue).flatMap((motor) => {
-      const { turns } = modelIn(view.build, motor.slot, view.catalogue)!;
+    if (!Object.keys(view.assembly.build.slots).some((slot) => view.assembly.model(slot)!.turns)) return [];
+    const own = motorMap(view.assembly).flatMap((motor) => {
+      const { turns } = view.assembly.model(motor.slot)!;
       return turns ? [{ motor, turns }] : [];
     });
     const odd = own.filter(({ motor, turns }) => motor.sense !== turns);
@@ -23,15 +22,15 @@ export const motorTurns: Rule = {
   },
 };
 
-function found({ build, catalogue }: RuleView, { slot, where }: MotorPlace, turns: string): Finding {
-  const { tails, terminals } = modelIn(build, slot, catalogue)!;
+function found({ assembly }: RuleView, { slot, where }: MotorPlace, turns: string): Finding {
+  const { tails, terminals } = assembly.model(slot)!;
   const colours = tails.map(({ colour }) => colour).join(' and ');
   return {
     key: `${name}:${slot}`,
     rule: name,
     severity: 'warn',
     at: terminals.map(({ id }) => terminalRef(slot, id)),
-    wires: Object.values(build.wires)
+    wires: Object.values(assembly.build.wires)
       .filter(({ tailOf }) => tailOf?.startsWith(`${slot}.`))
       .map(({ id }) => id),
     says: `${slot}, ${where}, is built to turn ${turns} (${colours} leads): its corner wants the other kind.`,

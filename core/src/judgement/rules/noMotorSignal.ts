@@ -2,7 +2,6 @@
 import type { Port } from '../../facts/catalogue/partModel';
 import type { Rule } from './finding';
 import { finding, pinOf, portsOn, spoken } from './finding';
-import { modelIn } from '../../facts/assembly/lookUp';
 
 const name = 'no motor signal';
 
@@ -10,8 +9,8 @@ export const noMotorSignal: Rule = {
   name,
   why: 'A channel without a signal never starts, and the aircraft turns over at take-off.',
   judge: (view) =>
-    Object.keys(view.build.slots).flatMap((slot) => {
-      const model = modelIn(view.build, slot, view.catalogue)!;
+    Object.keys(view.assembly.build.slots).flatMap((slot) => {
+      const model = view.assembly.model(slot)!;
       const inputs = model.ports.filter((port) => port.kind === 'motorSignal' && port.way === 'takes');
       const driven = (port: Port) => {
         const ref = pinOf(view, slot, port.id, 'in');

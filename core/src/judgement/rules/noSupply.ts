@@ -2,7 +2,6 @@
 import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { Rule } from './finding';
 import { finding, spoken } from './finding';
-import { modelIn } from '../../facts/assembly/lookUp';
 
 const name = 'no supply';
 
@@ -18,8 +17,8 @@ export const noSupply: Rule = {
         )
         .flatMap(({ terminals }) => terminals.map((ref) => splitRef(ref).slot)),
     );
-    return Object.keys(view.build.slots).flatMap((slot) => {
-      const model = modelIn(view.build, slot, view.catalogue)!;
+    return Object.keys(view.assembly.build.slots).flatMap((slot) => {
+      const model = view.assembly.model(slot)!;
       const takes = model.terminals.filter(({ roles }) =>
         roles.some((role) => role.is === 'supply' && role.dir === 'takes'),
       );

@@ -21,7 +21,7 @@ export const padFull: Rule = {
 /** What is soldered to each terminal; leads that the maker fixed do not count. */
 export function wiresOnPads(view: RuleView): Map<TerminalRef, WireId[]> {
   const onPad = new Map<TerminalRef, WireId[]>();
-  for (const wire of Object.values(view.build.wires)) {
+  for (const wire of Object.values(view.assembly.build.wires)) {
     for (const end of wire.ends) {
       const ref = landedOn(end);
       if (ref && end.by !== 'factory' && view.nets.netOf(ref)) onPad.set(ref, [...(onPad.get(ref) ?? []), wire.id]);

@@ -5,7 +5,6 @@ import { terminalUnder } from '../../facts/wiring/terminalUnder';
 import { feedThrough } from './feedCurrent';
 import type { Rule, RuleView } from './finding';
 import { finding, spoken } from './finding';
-import { modelIn } from '../../facts/assembly/lookUp';
 
 const name = 'plug contact';
 
@@ -13,11 +12,11 @@ export const plugContact: Rule = {
   name,
   why: 'A small contact gets warm long before its wire does, loses its spring, and then parts under vibration. Two contacts side by side, or a pad.',
   judge: (view) =>
-    Object.values(view.build.wires).flatMap((wire) => {
+    Object.values(view.assembly.build.wires).flatMap((wire) => {
       const feed = feedThrough(view, wire.id);
       if (!feed) return [];
       return wire.ends.flatMap((end) => {
-        const ref = terminalUnder(view.build, end, view.catalogue);
+        const ref = terminalUnder(view.assembly, end);
         const limitA = ref && contactLimitA(view, ref);
         if (!ref || limitA === null || feed.amps <= limitA) return [];
         const says = `The contact of ${spoken(view, ref)} is made for ${limitA} A; ${splitRef(feed.ref).slot} draws ${feed.amps.toFixed(1)} A through it.`;
@@ -32,7 +31,7 @@ export const plugContact: Rule = {
 };
 
 /** null: the terminal is in no plug. */
-function contactLimitA({ build, catalogue }: RuleView, ref: TerminalRef): number | null {
+function contactLimitA({ assembly }: RuleView, ref: TerminalRef): number | null {
   const { slot, terminal } = splitRef(ref);
-  return modelIn(build, slot, catalogue)!.connectors.find(({ pins }) => pins.includes(terminal))?.ampsPerPin ?? null;
+  return assembly.model(slot)!.connectors.find(({ pins }) => pins.includes(terminal))?.ampsPerPin ?? null;
 }

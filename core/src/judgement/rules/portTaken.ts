@@ -1,7 +1,6 @@
 /** Ports that share a pin or a timer, and ports whose boot loader listens. */
 import type { Finding, PortAt, Rule, RuleView } from './finding';
 import { finding, portsOn, spoken } from './finding';
-import { modelIn } from '../../facts/assembly/lookUp';
 
 const name = 'port taken';
 
@@ -43,12 +42,7 @@ function excluded(view: RuleView, { slot, port, ref }: PortAt, used: ReadonlyMap
 }
 
 function bootLoader(view: RuleView, { slot, port, ref, pin }: PortAt): Finding[] {
-  if (
-    pin !== 'rx' ||
-    !port.speaks.includes('bootLoader') ||
-    modelIn(view.build, slot, view.catalogue)!.kind === 'receiver'
-  )
-    return [];
+  if (pin !== 'rx' || !port.speaks.includes('bootLoader') || view.assembly.model(slot)!.kind === 'receiver') return [];
   return [
     finding(
       view,

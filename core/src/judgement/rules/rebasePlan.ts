@@ -3,15 +3,15 @@
  * was planned for that pad taking the freed place, and what the rules say of it.
  */
 import { landedOn } from '../../facts/assembly/build';
-import type { Build, Wire } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { Wire } from '../../facts/assembly/build';
 import type { TerminalRef, WireId } from '../../facts/terms/names';
 import type { Plan } from '../../facts/plan/plan';
 import type { PlanChange } from '../../facts/plan/planChange';
 import { applyPlanChanges } from '../../facts/plan/planChange';
 import type { Finding } from './finding';
 import { newFindings } from './judge';
-import { findTerminal } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { assemble } from '../../facts/assembly/assembly';
 
 export interface KeepOffer {
   changes: readonly PlanChange[];
@@ -20,18 +20,11 @@ export interface KeepOffer {
 }
 
 /** The offer to plan an end of a wire onto another terminal. `asBuilt` tells which ends are landed already. */
-export function offerToPlan(
-  plan: Plan,
-  asBuilt: Build,
-  catalogue: Catalogue,
-  wireId: WireId,
-  end: 0 | 1,
-  to: TerminalRef,
-): KeepOffer {
+export function offerToPlan(plan: Plan, asBuilt: Assembly, wireId: WireId, end: 0 | 1, to: TerminalRef): KeepOffer {
   const wire = plan.target.wires[wireId];
   if (!wire) throw new RangeError(`no wire ${wireId} in the plan`);
   const moved = withLanding(wire, end, to);
-  const displaced = displacedBy(plan, asBuilt, catalogue, wire, end, to);
+  const displaced = displacedBy(plan, asBuilt, wire, end, to);
   const changes: PlanChange[] = [
     { path: `wires/${wireId}`, before: wire, after: moved },
     ...displaced.map(({ wire: other, end: otherEnd }): PlanChange => ({
@@ -44,7 +37,7 @@ export function offerToPlan(
   if (!changed.ok) throw new Error('a change made from the plan must fit it');
   return {
     changes,
-    objections: newFindings(plan, changed.plan, catalogue).filter(({ severity }) => severity !== 'warn'),
+    objections: newFindings(plan, changed.plan, asBuilt.catalogue).filter(({ severity }) => severity !== 'warn'),
   };
 }
 
@@ -56,8 +49,7 @@ function withLanding(wire: Wire, end: 0 | 1, ref: TerminalRef): Wire {
 /** The wire planned for that pad and not landed there yet, when the pad holds no more. */
 function displacedBy(
   plan: Plan,
-  asBuilt: Build,
-  catalogue: Catalogue,
+  asBuilt: Assembly,
   wire: Wire,
   end: 0 | 1,
   to: TerminalRef,
@@ -66,11 +58,11 @@ function displacedBy(
   const users = Object.values(plan.target.wires).filter((other) =>
     other.ends.some((one) => landedOn(one) === to && one.by !== 'factory'),
   );
-  if (users.length < (findTerminal(plan.target, to, catalogue)?.holds ?? 1)) return [];
+  if (users.length < (assemble(plan.target, asBuilt.catalogue).terminal(to)?.holds ?? 1)) return [];
   for (const other of Object.values(plan.target.wires)) {
     for (const otherEnd of [0, 1] as const) {
       const isThere = landedOn(other.ends[otherEnd]) === to && other.ends[otherEnd].by !== 'factory';
-      const done = asBuilt.wires[other.id] && landedOn(asBuilt.wires[other.id]!.ends[otherEnd]) === to;
+      const done = asBuilt.build.wires[other.id] && landedOn(asBuilt.build.wires[other.id]!.ends[otherEnd]) === to;
       if (isThere && !done && other.id !== wire.id) return [{ wire: other, end: otherEnd }];
     }
   }

@@ -1,15 +1,12 @@
 /** A regulator that gives more than it can, at typical or at peak load. */
-import type { PartKind } from '../../facts/catalogue/partModel';
 import type { Rail } from '../../physics/loads/supplyTree';
 import { planShare, railWords } from '../../physics/loads/supplyTree';
 import { terminalRef } from '../../facts/terms/names';
 import type { Rule, RuleView } from './finding';
 import { finding } from './finding';
-import { modelIn } from '../../facts/assembly/lookUp';
+import { fliesOnIt } from '../../facts/catalogue/kinds';
 
 const name = 'regulator load';
-/** When their rail sags the aircraft falls. */
-const mustNotSag: readonly PartKind[] = ['controller', 'single board', 'receiver'];
 
 export const regulatorLoad: Rule = {
   name,
@@ -17,7 +14,7 @@ export const regulatorLoad: Rule = {
   judge: (view) =>
     view.tree.rails.flatMap((rail) => {
       if (!rail.slot || rail.limitA === null) return [];
-      const model = modelIn(view.build, rail.slot, view.catalogue)!;
+      const model = view.assembly.model(rail.slot)!;
       const element = model.elements.find(({ id }) => `${rail.slot}/${id}` === rail.id);
       const terminal =
         element?.is === 'regulator' ? model.terminals.find(({ node }) => node === element.output) : undefined;
@@ -45,6 +42,6 @@ export const regulatorLoad: Rule = {
 
 /** True when a controller or receiver lives on the rail or behind it. */
 function feedsFlight(view: RuleView, rail: Rail): boolean {
-  if (rail.draws.some(({ slot }) => mustNotSag.includes(modelIn(view.build, slot, view.catalogue)!.kind))) return true;
+  if (rail.draws.some(({ slot }) => fliesOnIt(view.assembly.model(slot)!.kind))) return true;
   return view.tree.rails.some((child) => child.parent === rail.id && feedsFlight(view, child));
 }

@@ -20,6 +20,7 @@ import {
 } from '../../testing/fixtures';
 import { judge } from './judge';
 import { rules, whyRule } from './rules';
+import { assemble } from '../../facts/assembly/assembly';
 
 const lead = model('lead', 'battery lead', [terminal('P', [gives(0, 60)]), terminal('N', [ground])]);
 const regulator = (outV: number, over: Partial<Extract<Element, { is: 'regulator' }>> = {}): Element => ({
@@ -89,7 +90,7 @@ function found(
 ): string[] {
   const catalogue = makeCatalogue([lead, fc, other]);
   const build = { ...buildOf({ BAT: 'lead', FC: 'board', X: other.id }, [...power, ...fed, ...wires]), ...more };
-  return judge(build, catalogue, links, [4, 6]).map(({ severity, rule }) => `${severity} ${rule}`);
+  return judge(assemble(build, catalogue), links, [4, 6]).map(({ severity, rule }) => `${severity} ${rule}`);
 }
 
 describe('each rule', () => {
@@ -151,13 +152,15 @@ describe('each rule', () => {
       );
     const wired = (outV: number) =>
       judge(
-        buildOf({ BAT: 'lead', FC: 'board', X: 'bec' }, [
-          ...power,
-          wire('A', 'X.VB', 'FC.VB'),
-          wire('B', 'X.G', 'FC.G'),
-          wire('C', `X.O${outV}`, 'FC.O5'),
-        ]),
-        makeCatalogue([lead, board([], []), bec(outV)]),
+        assemble(
+          buildOf({ BAT: 'lead', FC: 'board', X: 'bec' }, [
+            ...power,
+            wire('A', 'X.VB', 'FC.VB'),
+            wire('B', 'X.G', 'FC.G'),
+            wire('C', `X.O${outV}`, 'FC.O5'),
+          ]),
+          makeCatalogue([lead, board([], []), bec(outV)]),
+        ),
         [],
         [4, 6],
       ).map(({ severity, rule }) => `${severity} ${rule}`);
@@ -184,14 +187,16 @@ describe('each rule', () => {
     const hungry = model('light', 'lights', own, { elements: [load('V', 0.7)] });
     const thin = (awg: number) =>
       judge(
-        {
-          ...buildOf({ BAT: 'lead', FC: 'board', X: 'light' }, [
-            ...power,
-            wire('V', 'X.V', 'FC.O5', { awg }),
-            wire('XG', 'X.G', 'FC.G'),
-          ]),
-        },
-        makeCatalogue([lead, board([], []), hungry]),
+        assemble(
+          {
+            ...buildOf({ BAT: 'lead', FC: 'board', X: 'light' }, [
+              ...power,
+              wire('V', 'X.V', 'FC.O5', { awg }),
+              wire('XG', 'X.G', 'FC.G'),
+            ]),
+          },
+          makeCatalogue([lead, board([], []), hungry]),
+        ),
         [],
         [4, 6],
       ).map(({ severity, rule }) => `${severity} ${rule}`);
@@ -233,9 +238,9 @@ describe('each rule', () => {
       wire('T', 'X.T', 'FC.R1'),
       wire('U', 'Y.T', 'X.T'),
     ]);
-    expect(judge(build, makeCatalogue([lead, fc, radio(3.3), second]), [], [4, 6]).map(({ rule }) => rule)).toContain(
-      'two drivers',
-    );
+    expect(
+      judge(assemble(build, makeCatalogue([lead, fc, radio(3.3), second])), [], [4, 6]).map(({ rule }) => rule),
+    ).toContain('two drivers');
   });
 
   it('plug contact: more through it than it is made for, shared where two wires feed the part', () => {
@@ -248,8 +253,10 @@ describe('each rule', () => {
       const fc = board([terminal('P5', [gives(4.75, 5.25)], { node: 'O5', withstandV: [-0.3, 5.5] })], [], []);
       const wires = [...power, wire('V', 'X.V', 'FC.O5', { awg: 20 }), wire('XG', 'X.G', 'FC.G', { awg: 20 }), ...more];
       return judge(
-        buildOf({ BAT: 'lead', FC: 'board', X: 'unit' }, wires),
-        makeCatalogue([lead, fc, unit(typicalA, ampsPerPin)]),
+        assemble(
+          buildOf({ BAT: 'lead', FC: 'board', X: 'unit' }, wires),
+          makeCatalogue([lead, fc, unit(typicalA, ampsPerPin)]),
+        ),
         [],
         [4, 6],
       )
@@ -263,11 +270,13 @@ describe('each rule', () => {
   it('wire colours: a red ground and a black supply, not a lead that its part brings', () => {
     const dyed = (id: string, colour: string, from: 'stock' | 'tail' = 'stock') =>
       judge(
-        buildOf(
-          benchSlots,
-          goodWires().map((one) => (one.id === id ? { ...one, colour, from } : { ...one, colour: 'white' })),
+        assemble(
+          buildOf(
+            benchSlots,
+            goodWires().map((one) => (one.id === id ? { ...one, colour, from } : { ...one, colour: 'white' })),
+          ),
+          benchParts(),
         ),
-        benchParts(),
         [],
         [4, 6],
       ).map(({ rule }) => rule);
@@ -302,12 +311,14 @@ describe('each rule', () => {
       });
     const across = (ratedV: number, lengthMm: number | null = 12, awg = 20) =>
       judge(
-        buildOf({ BAT: 'lead', FC: 'board', X: 'cap' }, [
-          ...power,
-          wire('A', 'X.V', 'FC.VB', { lengthMm, awg }),
-          wire('B', 'X.G', 'FC.G', { lengthMm, awg }),
-        ]),
-        makeCatalogue([lead, board([], []), cap(ratedV)]),
+        assemble(
+          buildOf({ BAT: 'lead', FC: 'board', X: 'cap' }, [
+            ...power,
+            wire('A', 'X.V', 'FC.VB', { lengthMm, awg }),
+            wire('B', 'X.G', 'FC.G', { lengthMm, awg }),
+          ]),
+          makeCatalogue([lead, board([], []), cap(ratedV)]),
+        ),
         [],
         [4, 6],
       ).map(({ rule }) => rule);
@@ -317,18 +328,22 @@ describe('each rule', () => {
     // Thin wire adds copper: 30 AWG has 0.67 mOhm/mm there and back.
     expect([across(35, 16, 30), across(35, 18, 30)]).toEqual([[], ['capacitor legs']]);
     const bare = judge(
-      buildOf(benchSlots, [...goodWires().filter(({ id }) => id !== 'R'), wire('Z', 'FC.T1', null)]),
-      benchParts(),
+      assemble(
+        buildOf(benchSlots, [...goodWires().filter(({ id }) => id !== 'R'), wire('Z', 'FC.T1', null)]),
+        benchParts(),
+      ),
       [],
       [4, 6],
     ).map(({ rule }) => rule);
     expect(bare).toEqual([]);
     const live = judge(
-      buildOf(benchSlots, [
-        ...goodWires().filter(({ id }) => !['V', 'G', 'T', 'R'].includes(id)),
-        wire('Z', 'FC.5V', null),
-      ]),
-      benchParts(),
+      assemble(
+        buildOf(benchSlots, [
+          ...goodWires().filter(({ id }) => !['V', 'G', 'T', 'R'].includes(id)),
+          wire('Z', 'FC.5V', null),
+        ]),
+        benchParts(),
+      ),
       [],
       [4, 6],
     ).map(({ rule }) => rule);

@@ -1,11 +1,9 @@
 /** What feeds or pushes volts onto which net: the battery, regulators inside parts, USB, signal pins, motor phases. */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { SupplyTree } from '../../physics/loads/supplyTree';
 import type { Range, Slot, TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
 import type { Net, Netlist } from '../../facts/wiring/netlist';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 export interface NetSource {
   slot: Slot;
@@ -31,17 +29,12 @@ export function spreadOf(volts: Range, outV: number): Range {
 }
 
 /** Sources by net; a net that nothing feeds is not in the map. */
-export function sourcesOf(
-  build: Build,
-  catalogue: Catalogue,
-  nets: Netlist,
-  tree: SupplyTree,
-): ReadonlyMap<Net, readonly NetSource[]> {
+export function sourcesOf(assembly: Assembly, nets: Netlist, tree: SupplyTree): ReadonlyMap<Net, readonly NetSource[]> {
   const sources = new Map<Net, NetSource[]>();
   const add = (ref: TerminalRef | null, source: NetSource) => append(sources, ref && nets.netOf(ref), source);
   const fed = new Set(tree.rails.filter(({ volts }) => volts[1] > 0).map(({ id }) => id));
-  for (const slot of Object.keys(build.slots)) {
-    const model = modelIn(build, slot, catalogue)!;
+  for (const slot of Object.keys(assembly.build.slots)) {
+    const model = assembly.model(slot)!;
     const gives = model.terminals.find(({ roles }) =>
       roles.some((role) => role.is === 'supply' && role.dir === 'gives'),
     );
@@ -74,15 +67,14 @@ export function sourcesOf(
 
 /** Drives by net; `sources` by net, for what is pulled up through a load. */
 export function drivesOf(
-  build: Build,
-  catalogue: Catalogue,
+  assembly: Assembly,
   nets: Netlist,
   packV: Range,
   sources: ReadonlyMap<Net, readonly NetSource[]>,
 ): ReadonlyMap<Net, readonly Drive[]> {
   const drives = new Map<Net, Drive[]>();
-  for (const slot of Object.keys(build.slots)) {
-    const model = modelIn(build, slot, catalogue)!;
+  for (const slot of Object.keys(assembly.build.slots)) {
+    const model = assembly.model(slot)!;
     // Through its windings a motor carries the volts of its phases to a lead that went astray.
     const phases = new Set(model.ports.filter(({ kind }) => kind === 'motorPhase').map(({ id }) => id));
     for (const terminal of model.terminals) {

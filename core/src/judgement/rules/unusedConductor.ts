@@ -12,7 +12,7 @@ export const unusedConductor: Rule = {
 };
 
 function bareEnds(view: RuleView): Finding[] {
-  return Object.values(view.build.wires).flatMap((wire) => {
+  return Object.values(view.assembly.build.wires).flatMap((wire) => {
     const open = wire.ends.findIndex(({ at }) => at.on === 'air' && at.end === 'bare');
     const net = view.nets.netOfWire(wire.id);
     const at = wire.ends.flatMap((end) => landedOn(end) ?? [])[0];
@@ -40,7 +40,7 @@ function toNowhere(view: RuleView): Finding[] {
     const ref = net.terminals.find(
       (one) =>
         view.terminal(one).roles.length === 0 &&
-        net.wires.some((id) => view.build.wires[id]!.ends.some((end) => landedOn(end) === one)),
+        net.wires.some((id) => view.assembly.build.wires[id]!.ends.some((end) => landedOn(end) === one)),
     );
     if (!ref) return [];
     const boot = /boot/i.test(view.terminal(ref).printed);

@@ -4,7 +4,6 @@ import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { Rule, RuleView } from './finding';
 import { finding, portsOn, spoken } from './finding';
 import { hasRole } from '../../facts/catalogue/roles';
-import { modelIn } from '../../facts/assembly/lookUp';
 
 const name = 'video ground';
 
@@ -45,7 +44,8 @@ export const videoGround: Rule = {
 };
 
 function groundsOf(view: RuleView, slot: Slot) {
-  return modelIn(view.build, slot, view.catalogue)!
+  return view.assembly
+    .model(slot)!
     .terminals.filter((terminal) => hasRole(terminal, 'ground'))
     .map(({ id }) => terminalRef(slot, id));
 }
@@ -53,13 +53,13 @@ function groundsOf(view: RuleView, slot: Slot) {
 /** A wire of the ground net that goes from the one part to the other, directly or through its plug. */
 function beside(view: RuleView, a: Slot, b: Slot): boolean {
   const housings = new Map(
-    Object.values(view.build.mates).flatMap((mate) =>
+    Object.values(view.assembly.build.mates).flatMap((mate) =>
       'slot' in mate.a && 'housing' in mate.b ? [[mate.b.housing, mate.a.slot]] : [],
     ),
   );
   const ground = new Set(groundsOf(view, a).flatMap((ref) => view.nets.netOf(ref)?.wires ?? []));
   return [...ground].some((id) => {
-    const slots = view.build.wires[id]!.ends.map(({ at }) =>
+    const slots = view.assembly.build.wires[id]!.ends.map(({ at }) =>
       at.on === 'terminal' ? splitRef(at.ref).slot : at.on === 'cavity' ? housings.get(at.housing) : null,
     );
     return slots.includes(a) && slots.includes(b);

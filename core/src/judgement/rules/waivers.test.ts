@@ -1,12 +1,11 @@
 /** Who may waive what, and what a waiver covers. */
 import { describe, expect, it } from 'vitest';
-import { foldLog } from '../../facts/log/fold';
-import { makeCatalogue } from '../../facts/catalogue/catalogue';
+import { fold } from '../../facts/log/fold';
 import type { Note, QuadRecord } from '../../facts/log/records';
 import type { Finding, Severity } from './finding';
 import { splitWaived, waiverObjection } from './waivers';
+import { makeCatalogue } from '../../facts/catalogue/catalogue';
 
-const catalogue = makeCatalogue([]);
 const says = (severity: Severity, key = 'pad full:FC.T1'): Finding => ({
   key,
   rule: 'pad full',
@@ -39,7 +38,7 @@ const waiver = (severity: 'stop' | 'warn', finding = 'pad full:FC.T1'): Note => 
   reason: 'both thin, looked at',
 });
 const split = (findings: readonly Finding[], ...records: QuadRecord[]) => {
-  const { open, waived } = splitWaived(findings, foldLog(records, catalogue), 'job');
+  const { open, waived } = splitWaived(findings, fold(records, makeCatalogue([])), 'job');
   return { open: open.map(({ severity }) => severity), waived: waived.map((one) => one.waiver.record.id) };
 };
 

@@ -2,9 +2,8 @@
  * Waivers: what a rule says may stay as it is in this job, by whom and why. What destroys hardware is waived by nobody,
  * what will not work by a lead, what works badly by anyone. A waiver covers its finding only while it is no worse than it was.
  */
-import type { FoldedLog } from '../../facts/log/fold';
+import type { LogState, NoteOf } from '../../facts/log/logState';
 import type { Id } from '../../facts/terms/names';
-import type { NoteOf } from '../../facts/log/notesOf';
 import { notesOf } from '../../facts/log/notesOf';
 import type { Finding } from './finding';
 
@@ -16,7 +15,7 @@ export interface Waived {
 /** Findings that hold and findings waived in this job, each list in the order given. */
 export function splitWaived(
   findings: readonly Finding[],
-  log: FoldedLog,
+  log: LogState,
   jobId: Id,
 ): { open: Finding[]; waived: Waived[] } {
   const waivers = notesOf(log, 'waiver').filter(({ record }) => record.jobId === jobId);

@@ -9,7 +9,7 @@ export const wireColours: Rule = {
   name,
   why: 'Red for plus and black for minus is the one colour code that everybody trusts. A red ground or a black supply is swapped at the next repair.',
   judge: (view) =>
-    Object.values(view.build.wires).flatMap(({ id, colour, from }) => {
+    Object.values(view.assembly.build.wires).flatMap(({ id, colour, from }) => {
       const net = view.nets.netOfWire(id);
       // Leads that a part brings are as its maker made them.
       if (!net || from === 'tail') return [];

@@ -11,9 +11,9 @@ export const wireTooThick: Rule = {
   judge: (view) =>
     [...wiresOnPads(view)].flatMap(([ref, wires]) => {
       const { thickestAwg } = view.terminal(ref);
-      const thick = wires.find((id) => view.build.wires[id]!.awg < thickestAwg);
+      const thick = wires.find((id) => view.assembly.build.wires[id]!.awg < thickestAwg);
       if (!thick) return [];
-      const says = `${thick} is ${view.build.wires[thick]!.awg} AWG; ${spoken(view, ref)} takes ${thickestAwg} AWG at most.`;
+      const says = `${thick} is ${view.assembly.build.wires[thick]!.awg} AWG; ${spoken(view, ref)} takes ${thickestAwg} AWG at most.`;
       return [{ ...finding(view, name, 'warn', view.nets.netOf(ref)!, [ref], says), wires: [thick] }];
     }),
 };

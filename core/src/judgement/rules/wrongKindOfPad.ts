@@ -5,7 +5,7 @@ import type { Net } from '../../facts/wiring/netlist';
 import type { Finding, PortAt, Rule, RuleView } from './finding';
 import { finding, portOf, portsOn, spoken } from './finding';
 import { hasRole } from '../../facts/catalogue/roles';
-import { modelIn } from '../../facts/assembly/lookUp';
+import { isController } from '../../facts/catalogue/kinds';
 
 const name = 'wrong kind of pad';
 /** Kinds of port that belong together. */
@@ -53,7 +53,7 @@ function wrongOn(view: RuleView, net: Net): Finding[] {
 
 /** A pad of a board to which only ground is joined does no good there, and no harm as long as nothing drives it. */
 function restsOnGround(view: RuleView, net: Net, { ref, slot }: PortAt, odd: TerminalRef): boolean {
-  const board = ['controller', 'single board'].includes(modelIn(view.build, slot, view.catalogue)!.kind);
+  const board = isController(view.assembly.model(slot)!.kind);
   return (
     board &&
     hasRole(view.terminal(odd), 'ground') &&

@@ -4,14 +4,12 @@
  * Units: ohm, F, V, A. Source of the wire formula: American wire gauge (ASTM B 258) and annealed copper,
  * d = 0.127 * 92^((36 - AWG) / 39) mm and rho = 1.724e-8 ohm m at 20 C.
  */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Element } from '../../facts/catalogue/partModel';
 import type { TerminalRef } from '../../facts/terms/names';
 import { matedPoints, pointOf } from '../../facts/wiring/netlist';
 import { areaMm2 } from '../../facts/wiring/wireAmps';
 import type { Site } from '../../facts/terms/site';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 export type BranchElement =
   | { is: 'resistor'; ohms: number }
@@ -44,15 +42,15 @@ const assumedLengthMm = 80;
 const backDiode = { atA: 0.001, seriesOhms: 1 };
 
 /** @throws {RangeError} If a fitted part's model is not in the catalogue. */
-export function compile(build: Build, catalogue: Catalogue): Circuit {
+export function compile(assembly: Assembly): Circuit {
   const branches: Branch[] = [];
   const at: Record<TerminalRef, string> = {};
-  for (const slot of Object.keys(build.slots)) {
-    const model = modelIn(build, slot, catalogue)!;
+  for (const slot of Object.keys(assembly.build.slots)) {
+    const model = assembly.model(slot)!;
     for (const terminal of model.terminals) at[`${slot}.${terminal.id}`] = `${slot}:${terminal.node}`;
     for (const element of model.elements) branches.push(...partBranches(slot, element));
   }
-  for (const wire of Object.values(build.wires)) {
+  for (const wire of Object.values(assembly.build.wires)) {
     const ohms = wireOhms(wire.awg, wire.lengthMm ?? assumedLengthMm);
     branches.push({
       id: wire.id,
@@ -62,7 +60,7 @@ export function compile(build: Build, catalogue: Catalogue): Circuit {
       site: { wire: wire.id },
     });
     wire.ends.forEach((end, index) => {
-      const point = pointOf(build, end.at, catalogue);
+      const point = pointOf(assembly, end.at);
       if (!point) return;
       const name = `${wire.id}.${index === 0 ? 'a' : 'b'}`;
       const ohms = end.by === 'crimp' ? contactOhms : jointOhms;
@@ -75,8 +73,8 @@ export function compile(build: Build, catalogue: Catalogue): Circuit {
       });
     });
   }
-  for (const [id, mate] of Object.entries(build.mates)) {
-    for (const { a, b, position } of matedPoints(build, mate, catalogue)) {
+  for (const [id, mate] of Object.entries(assembly.build.mates)) {
+    for (const { a, b, position } of matedPoints(assembly, mate)) {
       branches.push({
         id: `${id}/${position}`,
         a,
@@ -86,7 +84,7 @@ export function compile(build: Build, catalogue: Catalogue): Circuit {
       });
     }
   }
-  for (const { a, b, ohms } of build.contacts) {
+  for (const { a, b, ohms } of assembly.build.contacts) {
     if (!at[a] || !at[b]) continue;
     branches.push({
       id: `${a}=${b}`,

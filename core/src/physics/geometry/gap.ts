@@ -1,7 +1,6 @@
 /** Distances between terminals of one board. */
 import type { Terminal } from '../../facts/catalogue/partModel';
 
-
 /** The gap between the edges of two terminals as drawn, in mm; 0 when they overlap. */
 export function gapMm(a: Terminal, b: Terminal): number {
   const along = (axis: 0 | 1) =>

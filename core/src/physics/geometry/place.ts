@@ -2,12 +2,12 @@
  * Where terminals are in the aircraft, as far as the planner must know it to compare wire lengths.
  * Units: mm; x to the right, y forward, z up. A part without a place of its own is taken to be where its kind usually is.
  */
-import type { Build, Pose } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { Pose } from '../../facts/assembly/build';
 import type { PartKind, PartModel } from '../../facts/catalogue/partModel';
 import type { TerminalRef, XY } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
-import { findTerminal, modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { liesByArrow } from '../../facts/catalogue/kinds';
 
 /** A service loop, so that boards can be lifted for repair. */
 export const slackMm = 30;
@@ -31,24 +31,24 @@ const usual: Readonly<Partial<Record<PartKind, readonly [number, number, number]
 };
 
 /** Place of a part: its own, its corner's for a numbered motor or ESC, or the usual one of its kind. */
-export function placeOf(build: Build, slot: string, catalogue: Catalogue): Pose {
-  const pose = build.slots[slot]?.pose;
+export function placeOf(assembly: Assembly, slot: string): Pose {
+  const pose = assembly.build.slots[slot]?.pose;
   if (pose) return pose;
-  const kind = modelIn(build, slot, catalogue)!.kind;
+  const kind = assembly.model(slot)!.kind;
   const number = /^(ESC|M)(\d+)$/.exec(slot)?.[2];
-  const frame = Object.keys(build.slots)
-    .map((one) => modelIn(build, one, catalogue)!.frame)
+  const frame = Object.keys(assembly.build.slots)
+    .map((one) => assembly.model(one)!.frame)
     .find((one) => one);
   const corner = number ? frame?.corners.find(({ index }) => index === Number(number)) : undefined;
   const share = kind === 'esc' ? 0.5 : 1;
   const atMm = corner ? ([corner.atMm[0] * share, corner.atMm[1] * share, 6] as const) : (usual[kind] ?? [0, 0, 0]);
   // Boards of the stack lie with their arrow forward.
-  const { arrowDeg } = modelIn(build, slot, catalogue)!.body;
+  const { arrowDeg } = assembly.model(slot)!.body;
   const yawDeg =
-    ['controller', 'single board', 'esc'].includes(kind) && !corner && arrowDeg !== null
+    liesByArrow(kind) && !corner && arrowDeg !== null
       ? 90 - arrowDeg
       : kind === 'motor' && corner
-        ? leadsInwardsDeg(modelIn(build, slot, catalogue)!, corner.atMm)
+        ? leadsInwardsDeg(assembly.model(slot)!, corner.atMm)
         : 0;
   return { place: 'assumed', atMm, yawDeg, face: 'up' };
 }
@@ -65,17 +65,17 @@ function leadsInwardsDeg({ terminals }: PartModel, [cornerX, cornerY]: readonly 
 }
 
 /** Straight distance of two terminals with slack, in whole millimetres. @throws {RangeError} If one does not exist. */
-export function wireLengthMm(build: Build, a: TerminalRef, b: TerminalRef, catalogue: Catalogue): number {
-  const [from, to] = [pointOf(build, a, catalogue), pointOf(build, b, catalogue)];
+export function wireLengthMm(assembly: Assembly, a: TerminalRef, b: TerminalRef): number {
+  const [from, to] = [pointOf(assembly, a), pointOf(assembly, b)];
   return Math.round(Math.hypot(from[0] - to[0], from[1] - to[1], from[2] - to[2])) + slackMm;
 }
 
 /** Where a terminal is in the aircraft. @throws {RangeError} If it does not exist. */
-export function pointOf(build: Build, ref: TerminalRef, catalogue: Catalogue): [number, number, number] {
+export function pointOf(assembly: Assembly, ref: TerminalRef): [number, number, number] {
   const { slot } = splitRef(ref);
-  const terminal = findTerminal(build, ref, catalogue);
+  const terminal = assembly.terminal(ref);
   if (!terminal) throw new RangeError(`no terminal ${ref}`);
-  return lying(placeOf(build, slot, catalogue), terminal.atMm);
+  return lying(placeOf(assembly, slot), terminal.atMm);
 }
 
 /** Where a point of a board is in the aircraft when the board lies like that. */

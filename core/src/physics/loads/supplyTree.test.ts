@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Element } from '../../facts/catalogue/partModel';
 import { benchParts, benchSlots, buildOf, goodWires } from '../../testing/fixtures';
 import { giving, supplyTree } from './supplyTree';
+import { assemble } from '../../facts/assembly/assembly';
 
 const load = (
   id: string,
@@ -43,7 +44,7 @@ const linear: Element = {
 };
 const catalogue = benchParts([linear, load('CPU', 'X33', 0.2, { liveOnUsb: true }), load('FRONT', 'VB', 0.05)]);
 const build = buildOf(benchSlots, goodWires());
-const tree = supplyTree(build, catalogue, [4, 6]);
+const tree = supplyTree(assemble(build, catalogue), [4, 6]);
 const rail = (id: string) => tree.rails.find((one) => one.id === id)!;
 
 describe('the supply tree', () => {
@@ -72,13 +73,15 @@ describe('the supply tree', () => {
   });
 
   it('draws more with constant power when the rail sags, and only what lives on USB there', () => {
-    const heavy = supplyTree(build, benchParts([load('RADIO', 'VB', 1, { constant: 'power' })]), [4, 6]);
+    const heavy = supplyTree(assemble(build, benchParts([load('RADIO', 'VB', 1, { constant: 'power' })])), [4, 6]);
     const nominal = (12 + 25.2) / 2;
     expect(heavy.rails[0]!.out.empty.typical - heavy.rails[1]!.in.empty.typical).toBeCloseTo(nominal / 12, 12);
     expect(tree.usb.typical).toBeCloseTo(0.2, 12);
-    expect(supplyTree(build, catalogue, [4, 6], 'off').rails[0]!.draws).toEqual([]);
+    expect(supplyTree(assemble(build, catalogue), [4, 6], 'off').rails[0]!.draws).toEqual([]);
     expect(
-      supplyTree(build, catalogue, [4, 6], 'usb').rails.flatMap(({ draws }) => draws.map(({ load: name }) => name)),
+      supplyTree(assemble(build, catalogue), [4, 6], 'usb').rails.flatMap(({ draws }) =>
+        draws.map(({ load: name }) => name),
+      ),
     ).toEqual(['CPU']);
   });
 

@@ -4,15 +4,13 @@
  * Source of the input current: power balance of a switching regulator, I_in = V_out * I_out / (efficiency * V_in);
  * a linear regulator passes its output current on.   Not here: findings (rules/), drawing (web).
  */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Element, PartKind } from '../../facts/catalogue/partModel';
 import type { Range, Slot } from '../../facts/terms/names';
 import { packVolts } from '../../facts/terms/names';
-import type { Netlist } from '../../facts/wiring/netlist';
 import { netlist } from '../../facts/wiring/netlist';
 import type { PowerStage } from '../../facts/terms/powerStage';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { isHighValue } from '../../facts/catalogue/kinds';
 
 export interface Amps {
   idle: number;
@@ -64,28 +62,21 @@ export interface SupplyTree {
 export const planShare = 0.75;
 /** What a USB socket gives. */
 export const usbLimitA = 0.5;
-/** What stays unplugged at the first limited power. */
-const dear: readonly PartKind[] = ['video unit', 'camera'];
 
 type Regulator = Extract<Element, { is: 'regulator' }>;
 type Load = Extract<Element, { is: 'load' }>;
 type Which = 'empty' | 'full';
 const nothing: Amps = { idle: 0, typical: 0, peak: 0 };
 
-/** The tree of a build. A part that is not in it draws nothing; motors are not counted: their current is the pilot's. `nets`: of this build, where they are known. */
-export function supplyTree(
-  build: Build,
-  catalogue: Catalogue,
-  cells: Range,
-  stage: PowerStage = 'pack',
-  nets: Netlist = netlist(build, catalogue),
-): SupplyTree {
+/** The tree of a build. A part that is not in it draws nothing; motors are not counted: their current is the pilot's. */
+export function supplyTree(assembly: Assembly, cells: Range, stage: PowerStage = 'pack'): SupplyTree {
+  const nets = netlist(assembly);
   const packV = packVolts(cells);
   const regulators: { id: string; slot: Slot; element: Regulator; from: string; to: string }[] = [];
   const loads: { slot: Slot; element: Load; on: string }[] = [];
   let battery: string | null = null;
-  for (const slot of Object.keys(build.slots)) {
-    const model = modelIn(build, slot, catalogue)!;
+  for (const slot of Object.keys(assembly.build.slots)) {
+    const model = assembly.model(slot)!;
     const net = (node: string) => nets.idOf(`${slot}:${node}`);
     const plus =
       model.kind === 'battery lead'
@@ -184,7 +175,7 @@ export function railWords({ id, slot, outV }: Pick<Rail, 'id' | 'slot' | 'outV'>
 function isOn(stage: PowerStage, kind: PartKind, load: Load): boolean {
   if (stage === 'off') return false;
   if (stage === 'usb') return load.liveOnUsb;
-  return stage !== 'limited, dear units unplugged' || !dear.includes(kind);
+  return stage !== 'limited, dear units unplugged' || !isHighValue(kind);
 }
 
 /** What a step-down loses when it can only pass its input on. */

@@ -2,10 +2,9 @@
  * Board alignment: how the controller lies against the aircraft, and the signs that a tilt by hand must show. The
  * controller's own front is where its silk arrow points; the aircraft's front is +y. Degrees, clockwise seen from above.
  */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Slot } from '../../facts/terms/names';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { isController } from '../../facts/catalogue/kinds';
 
 export interface Alignment {
   slot: Slot;
@@ -26,13 +25,11 @@ export interface TiltSign {
 }
 
 /** Of the controller or single board; null without one. A board without a pose lies with its arrow forward. */
-export function alignmentOf(build: Build, catalogue: Catalogue): Alignment | null {
-  const slot = Object.keys(build.slots).find((one) =>
-    ['controller', 'single board'].includes(modelIn(build, one, catalogue)!.kind),
-  );
+export function alignmentOf(assembly: Assembly): Alignment | null {
+  const slot = Object.keys(assembly.build.slots).find((one) => isController(assembly.model(one)!.kind));
   if (!slot) return null;
-  const { arrowDeg } = modelIn(build, slot, catalogue)!.body;
-  const pose = build.slots[slot]!.pose;
+  const { arrowDeg } = assembly.model(slot)!.body;
+  const pose = assembly.build.slots[slot]!.pose;
   if (!pose) return { slot, yawDeg: 0, upsideDown: false, known: arrowDeg !== null };
   const upsideDown = pose.face === 'down';
   // Turned over, a board's x runs the other way.

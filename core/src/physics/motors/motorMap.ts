@@ -2,14 +2,12 @@
  * Motor map: which output of the controller drives which corner, as the wires, the plug and the ESC's channels lead it,
  * and which way each motor must turn by the airframe's table. Corners are seen from above, front up.
  */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { FrameBody, Port } from '../../facts/catalogue/partModel';
 import type { PortId, Slot, XY } from '../../facts/terms/names';
 import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { Netlist } from '../../facts/wiring/netlist';
 import { netlist } from '../../facts/wiring/netlist';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 export type Sense = 'clockwise' | 'anticlockwise';
 
@@ -31,21 +29,17 @@ export interface MotorPlace {
 }
 
 /** `reversed` turns every sense round: one setting that must agree in motors, propellers and software. */
-export function motorMap(
-  build: Build,
-  catalogue: Catalogue,
-  convention: 'normal' | 'reversed' = 'normal',
-): MotorPlace[] {
-  const nets = netlist(build, catalogue);
-  const slots = Object.keys(build.slots);
-  const frame = slots.map((slot) => modelIn(build, slot, catalogue)!.frame).find((one) => one);
-  const motors = slots.filter((slot) => modelIn(build, slot, catalogue)!.kind === 'motor');
+export function motorMap(assembly: Assembly, convention: 'normal' | 'reversed' = 'normal'): MotorPlace[] {
+  const nets = netlist(assembly);
+  const slots = Object.keys(assembly.build.slots);
+  const frame = slots.map((slot) => assembly.model(slot)!.frame).find((one) => one);
+  const motors = slots.filter((slot) => assembly.model(slot)!.kind === 'motor');
   const senses = frame ? turningSenses(frame.corners) : new Map<number, Sense>();
   return motors
     .map((slot): MotorPlace => {
       const number = Number(/\d+$/.exec(slot)?.[0] ?? 1);
       const corner = frame?.corners.find(({ index }) => index === number);
-      const channel = channelOf(build, catalogue, nets, slot);
+      const channel = channelOf(assembly, nets, slot);
       const sense = senses.get(number) ?? (number % 2 === 1 ? 'anticlockwise' : 'clockwise');
       return {
         slot,
@@ -54,7 +48,7 @@ export function motorMap(
         level: corner?.level ?? 'upper',
         where: corner ? whereWords(corner) : `corner ${number}`,
         channel,
-        output: channel ? outputOf(build, catalogue, nets, channel) : null,
+        output: channel ? outputOf(assembly, nets, channel) : null,
         sense: convention === 'normal' ? sense : other(sense),
       };
     })
@@ -96,15 +90,10 @@ function whereWords({ atMm: [x, y], level }: FrameBody['corners'][number]): stri
 }
 
 /** The channel that most leads of a motor reach. */
-function channelOf(build: Build, catalogue: Catalogue, nets: Netlist, motor: Slot): MotorPlace['channel'] {
+function channelOf(assembly: Assembly, nets: Netlist, motor: Slot): MotorPlace['channel'] {
   const reached = new Map<string, { count: number; channel: NonNullable<MotorPlace['channel']> }>();
-  for (const { id } of modelIn(build, motor, catalogue)!.terminals) {
-    for (const { slot, port } of portsOf(
-      build,
-      catalogue,
-      nets.netOf(terminalRef(motor, id))?.terminals ?? [],
-      'motorPhase',
-    )) {
+  for (const { id } of assembly.model(motor)!.terminals) {
+    for (const { slot, port } of portsOf(assembly, nets.netOf(terminalRef(motor, id))?.terminals ?? [], 'motorPhase')) {
       if (slot === motor || port.way !== 'gives') continue;
       const key = `${slot}/${port.id}`;
       reached.set(key, {
@@ -116,21 +105,15 @@ function channelOf(build: Build, catalogue: Catalogue, nets: Netlist, motor: Slo
   return [...reached.values()].sort((a, b) => b.count - a.count)[0]?.channel ?? null;
 }
 
-function outputOf(
-  build: Build,
-  catalogue: Catalogue,
-  nets: Netlist,
-  channel: NonNullable<MotorPlace['channel']>,
-): number | null {
-  const model = modelIn(build, channel.slot, catalogue)!;
+function outputOf(assembly: Assembly, nets: Netlist, channel: NonNullable<MotorPlace['channel']>): number | null {
+  const model = assembly.model(channel.slot)!;
   if (model.kind === 'single board') return channel.index;
   const input = model.ports.find(
     ({ kind, way, index }) => kind === 'motorSignal' && way === 'takes' && (index ?? 1) === channel.index,
   );
   const pin = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'port' && role.port === input?.id));
   const driver = portsOf(
-    build,
-    catalogue,
+    assembly,
     (pin && nets.netOf(terminalRef(channel.slot, pin.id))?.terminals) ?? [],
     'motorSignal',
   ).find(({ port }) => port.way === 'gives');
@@ -138,14 +121,13 @@ function outputOf(
 }
 
 function portsOf(
-  build: Build,
-  catalogue: Catalogue,
+  assembly: Assembly,
   refs: readonly `${string}.${string}`[],
   kind: Port['kind'],
 ): { slot: Slot; port: Port }[] {
   return refs.flatMap((ref) => {
     const { slot, terminal } = splitRef(ref);
-    const model = modelIn(build, slot, catalogue)!;
+    const model = assembly.model(slot)!;
     return model.terminals
       .find(({ id }) => id === terminal)!
       .roles.flatMap((role) => {

@@ -5,6 +5,7 @@ import { model } from '../../testing/fixtures';
 import { alignmentOf, tiltSigns } from './alignment';
 import { turningSenses } from './motorMap';
 import { nearestChannels } from './nearestChannels';
+import { assemble } from '../../facts/assembly/assembly';
 
 const ring = (count: number, level: 'upper' | 'lower', from = 1) =>
   Array.from({ length: count }, (_, place) => {
@@ -57,13 +58,15 @@ describe('board alignment', () => {
   ]);
   const lying = (yawDeg: number, face: 'up' | 'down') =>
     alignmentOf(
-      {
-        ...emptyBuild,
-        slots: {
-          FC: { model: 'fc', revision: 1, part: null, pose: { place: 'stack', atMm: [0, 0, 0], yawDeg, face } },
+      assemble(
+        {
+          ...emptyBuild,
+          slots: {
+            FC: { model: 'fc', revision: 1, part: null, pose: { place: 'stack', atMm: [0, 0, 0], yawDeg, face } },
+          },
         },
-      },
-      catalogue,
+        catalogue,
+      ),
     )!;
   it('follows how the board lies', () => {
     expect([lying(0, 'up').yawDeg, lying(-90, 'up').yawDeg, lying(180, 'up').yawDeg, lying(90, 'up').yawDeg]).toEqual([
@@ -71,7 +74,7 @@ describe('board alignment', () => {
     ]);
     expect(lying(0, 'down')).toMatchObject({ yawDeg: 0, upsideDown: true });
     expect(lying(33, 'up').known).toBe(false);
-    expect(alignmentOf(emptyBuild, catalogue)).toBeNull();
+    expect(alignmentOf(assemble(emptyBuild, catalogue))).toBeNull();
   });
   it('gives the signs that a tilt shows on the board itself', () => {
     const signs = (yawDeg: 0 | 90 | 180 | 270, upsideDown = false) =>

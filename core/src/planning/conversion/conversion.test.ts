@@ -8,13 +8,14 @@ import { judge } from '../../judgement/rules/judge';
 import { conversion } from './conversion';
 import type { Wish } from '../../facts/plan/wish';
 import { keepDormant, movePlace, placeBeside } from './keepDormant';
+import { assemble } from '../../facts/assembly/assembly';
 
 const catalogue = benchParts();
 const good = buildOf(benchSlots, goodWires());
 const made = (from: Build, to: Build) =>
   difference(from, to)
     .flatMap(({ effect }) => effect)
-    .reduce((build, act) => applyAct(build, act, catalogue), from);
+    .reduce(applyAct, assemble(from, catalogue)).build;
 
 describe('a conversion', () => {
   it('opens only what must be opened, and names ports, pads and work', () => {
@@ -24,7 +25,7 @@ describe('a conversion', () => {
         one.id === 'T' ? wire('T', 'RX.T', 'FC.R2') : one.id === 'R' ? wire('R', 'RX.R', 'FC.T2') : one,
       ),
     );
-    expect(conversion(good, moved, catalogue)).toMatchObject({
+    expect(conversion(assemble(good, catalogue), assemble(moved, catalogue))).toMatchObject({
       opens: ['T.b', 'R.b'],
       cleans: ['FC.R1', 'FC.T1'],
       portsFreed: ['FC/U1'],
@@ -34,7 +35,7 @@ describe('a conversion', () => {
       dormant: [],
       work: { jointsOpened: 2, jointsMade: 2, contacts: 0, plugs: 0, parts: 0 },
     });
-    expect(conversion(good, good, catalogue).changes).toEqual([]);
+    expect(conversion(assemble(good, catalogue), assemble(good, catalogue)).changes).toEqual([]);
   });
 
   it('takes a part off and another on, and leads exactly there', () => {
@@ -43,7 +44,7 @@ describe('a conversion', () => {
       rest,
       goodWires().filter(({ id }) => id.startsWith('W')),
     );
-    const off = conversion(good, bare, catalogue);
+    const off = conversion(assemble(good, catalogue), assemble(bare, catalogue));
     expect(off).toMatchObject({
       partsOff: [{ slot: 'RX', model: 'radio' }],
       opens: expect.arrayContaining(['T.a', 'T.b', 'G.b']),
@@ -59,18 +60,18 @@ describe('a conversion', () => {
       goodWires().filter(({ id }) => id.startsWith('W')),
     );
     const idle = keepDormant(bare, good, 'RX');
-    expect(conversion(good, idle, catalogue)).toMatchObject({
+    expect(conversion(assemble(good, catalogue), assemble(idle, catalogue))).toMatchObject({
       dormant: ['RX'],
       partsOff: [],
       opens: ['V.b', 'G.b', 'T.b', 'R.b'],
     });
     expect(
-      judge(idle, catalogue, [], [4, 6])
+      judge(assemble(idle, catalogue), [], [4, 6])
         .filter(({ severity }) => severity !== 'warn')
         .map(({ says }) => says),
     ).toEqual([]);
     const live = { ...idle, wires: { ...idle.wires, V: good.wires.V! } };
-    expect(judge(live, catalogue, [], [4, 6]).map(({ rule }) => rule)).toContain('ground missing');
+    expect(judge(assemble(live, catalogue), [], [4, 6]).map(({ rule }) => rule)).toContain('ground missing');
   });
 });
 

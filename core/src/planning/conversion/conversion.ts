@@ -6,14 +6,14 @@ import type { Build, WireBody } from '../../facts/assembly/build';
 import { isAttached, landedOn } from '../../facts/assembly/build';
 import type { Change } from '../../facts/assembly/difference';
 import { difference } from '../../facts/assembly/difference';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { PortKind } from '../../facts/catalogue/partModel';
 import type { HousingId, Slot, TerminalRef, WireId } from '../../facts/terms/names';
-import { jointName, splitJoint, splitRef } from '../../facts/terms/names';
+import { jointName, splitRef } from '../../facts/terms/names';
 import { netlist } from '../../facts/wiring/netlist';
 import type { AlignmentChange, MotorChange } from './motorChanges';
 import { alignmentChange, motorChanges } from './motorChanges';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { isController } from '../../facts/catalogue/kinds';
 
 export interface Conversion {
   /** Parts and wires that are not touched. */
@@ -48,49 +48,47 @@ export interface Work {
   newWireMm: number;
 }
 
-export function conversion(from: Build, to: Build, catalogue: Catalogue): Conversion {
-  const changes = difference(from, to);
+export function conversion(from: Assembly, to: Assembly): Conversion {
+  const changes = difference(from.build, to.build);
   const touched = new Set(
-    changes.flatMap(({ verb, subject }) =>
-      verb === 'free' || verb === 'land' ? [splitJoint(subject)!.wire] : verb === 'drop' ? [subject] : [],
-    ),
+    changes.flatMap(({ about }) => (about.kind === 'joint' || about.kind === 'wire' ? [about.wire] : [])),
   );
-  const opened = openedEnds(from, changes);
-  const soldered = opened.filter(({ wire, end }) => from.wires[wire]!.ends[end].by === 'solder');
-  const [before, after] = [portsUsed(from, catalogue), portsUsed(to, catalogue)];
-  const swapped = (slot: Slot) => from.slots[slot]?.model !== to.slots[slot]?.model;
+  const opened = openedEnds(from.build, changes);
+  const soldered = opened.filter(({ wire, end }) => from.build.wires[wire]!.ends[end].by === 'solder');
+  const [before, after] = [portsUsed(from), portsUsed(to)];
+  const swapped = (slot: Slot) => from.build.slots[slot]?.model !== to.build.slots[slot]?.model;
   return {
     stays: {
-      parts: Object.keys(to.slots).filter((slot) => slot in from.slots && !swapped(slot)),
-      wires: Object.keys(to.wires).filter((id) => id in from.wires && !touched.has(id)),
+      parts: Object.keys(to.build.slots).filter((slot) => slot in from.build.slots && !swapped(slot)),
+      wires: Object.keys(to.build.wires).filter((id) => id in from.build.wires && !touched.has(id)),
     },
     changes,
     opens: soldered.map(({ wire, end }) => jointName(wire, end)),
     cleans: [
       ...new Set(
         soldered
-          .map(({ wire, end }) => landedOn(from.wires[wire]!.ends[end])!)
-          .filter((ref) => splitRef(ref).slot in to.slots && !swapped(splitRef(ref).slot)),
+          .map(({ wire, end }) => landedOn(from.build.wires[wire]!.ends[end])!)
+          .filter((ref) => splitRef(ref).slot in to.build.slots && !swapped(splitRef(ref).slot)),
       ),
     ],
     contactsOut: opened.flatMap(({ wire, end }) => {
-      const { at } = from.wires[wire]!.ends[end];
-      return at.on === 'cavity' && to.housings[at.housing]
+      const { at } = from.build.wires[wire]!.ends[end];
+      return at.on === 'cavity' && to.build.housings[at.housing]
         ? [{ wire, housing: at.housing, position: at.position }]
         : [];
     }),
     portsFreed: [...before].filter((port) => !after.has(port)),
     portsTaken: [...after].filter((port) => !before.has(port)),
-    partsOff: Object.entries(from.slots)
+    partsOff: Object.entries(from.build.slots)
       .filter(([slot]) => swapped(slot))
       .map(([slot, { model }]) => ({ slot, model })),
-    partsOn: Object.entries(to.slots)
+    partsOn: Object.entries(to.build.slots)
       .filter(([slot]) => swapped(slot))
       .map(([slot, { model }]) => ({ slot, model })),
-    dormant: dormantParts(to, catalogue),
-    motors: motorChanges(from, to, catalogue),
-    alignment: alignmentChange(from, to, catalogue),
-    work: workOf(from, changes),
+    dormant: dormantParts(to),
+    motors: motorChanges(from, to),
+    alignment: alignmentChange(from, to),
+    work: workOf(from.build, changes),
   };
 }
 
@@ -100,14 +98,14 @@ function openedEnds(from: Build, changes: readonly Change[]): { wire: WireId; en
   const add = (wire: WireId, end: 0 | 1) => {
     if (isAttached(from.wires[wire]!.ends[end])) ends.set(jointName(wire, end), { wire, end });
   };
-  for (const { verb, subject } of changes) {
-    if (verb === 'free') add(splitJoint(subject)!.wire, splitJoint(subject)!.end);
+  for (const { verb, about } of changes) {
+    if (verb === 'free') add(about.wire, about.end);
     const gone =
       verb === 'drop'
-        ? [subject]
+        ? [about.wire]
         : verb === 'take'
           ? Object.values(from.wires)
-              .filter(({ tailOf }) => tailOf && splitRef(tailOf).slot === subject)
+              .filter(({ tailOf }) => tailOf && splitRef(tailOf).slot === about.slot)
               .map(({ id }) => id)
           : [];
     for (const wire of gone) for (const end of [0, 1] as const) add(wire, end);
@@ -146,18 +144,18 @@ function newWires(from: Build, changes: readonly Change[]): WireBody[] {
 const counted: readonly PortKind[] = ['serial', 'video', 'lights', 'buzzer', 'i2c', 'escData', 'sense', 'motorSignal'];
 
 /** Ports of boards that are joined to a port of another part. */
-export function portsUsed(build: Build, catalogue: Catalogue): Set<string> {
+export function portsUsed(assembly: Assembly): Set<string> {
   const used = new Set<string>();
-  for (const net of netlist(build, catalogue).nets) {
+  for (const net of netlist(assembly).nets) {
     const ports = net.terminals.flatMap((ref) => {
       const { slot, terminal } = splitRef(ref);
-      const model = modelIn(build, slot, catalogue)!;
+      const model = assembly.model(slot)!;
       const role = model.terminals.find(({ id }) => id === terminal)!.roles.find(({ is }) => is === 'port');
       const port =
         role?.is === 'port'
           ? model.ports.find(({ id, kind }) => id === role.port && counted.includes(kind))
           : undefined;
-      return port ? [{ slot, port, board: model.kind === 'controller' || model.kind === 'single board' }] : [];
+      return port ? [{ slot, port, board: isController(model.kind) }] : [];
     });
     for (const one of ports)
       if (one.board && ports.some(({ slot }) => slot !== one.slot)) used.add(`${one.slot}/${one.port.id}`);
@@ -166,10 +164,10 @@ export function portsUsed(build: Build, catalogue: Catalogue): Set<string> {
 }
 
 /** Parts that want a supply and have no wire and no plug on them, or none that leads anywhere. */
-export function dormantParts(build: Build, catalogue: Catalogue): Slot[] {
-  const nets = netlist(build, catalogue);
-  return Object.keys(build.slots).filter((slot) => {
-    const model = modelIn(build, slot, catalogue)!;
+export function dormantParts(assembly: Assembly): Slot[] {
+  const nets = netlist(assembly);
+  return Object.keys(assembly.build.slots).filter((slot) => {
+    const model = assembly.model(slot)!;
     const takes = model.terminals.filter(({ roles }) =>
       roles.some((role) => role.is === 'supply' && role.dir === 'takes'),
     );

@@ -3,6 +3,7 @@ import type { Build, Fitted } from '../../facts/assembly/build';
 import { makeCatalogue } from '../../facts/catalogue/catalogue';
 import { fitted, model, pin, port, terminal, buildOf, wire } from '../../testing/fixtures';
 import { alignmentChange, alignmentWords, motorChanges } from './motorChanges';
+import { assemble } from '../../facts/assembly/assembly';
 
 const leads = ['A', 'B', 'C'].map((id) =>
   terminal(id, [pin('PH', id.toLowerCase() as 'a' | 'b' | 'c')], { form: 'tail' }),
@@ -32,24 +33,26 @@ function wired(...channels: (number | null)[]): Build {
 
 describe('outputs in a conversion', () => {
   it('that stay are not told, those that move are, with where', () => {
-    expect(motorChanges(wired(1, 2), wired(1, 2), catalogue)).toEqual([]);
-    expect(motorChanges(wired(1, 2), wired(2, 1), catalogue)).toEqual([
+    expect(motorChanges(assemble(wired(1, 2), catalogue), assemble(wired(1, 2), catalogue))).toEqual([]);
+    expect(motorChanges(assemble(wired(1, 2), catalogue), assemble(wired(2, 1), catalogue))).toEqual([
       { corner: 1, where: 'corner 1', before: 1, after: 2 },
       { corner: 2, where: 'corner 2', before: 2, after: 1 },
     ]);
   });
 
   it('of a motor that is led nowhere afterwards, or was before, are none', () => {
-    expect(motorChanges(wired(1, 2), wired(1, null), catalogue)).toEqual([
+    expect(motorChanges(assemble(wired(1, 2), catalogue), assemble(wired(1, null), catalogue))).toEqual([
       { corner: 2, where: 'corner 2', before: 2, after: null },
     ]);
-    expect(motorChanges(wired(1, null), wired(1, 2), catalogue)).toEqual([
+    expect(motorChanges(assemble(wired(1, null), catalogue), assemble(wired(1, 2), catalogue))).toEqual([
       { corner: 2, where: 'corner 2', before: null, after: 2 },
     ]);
   });
 
   it('of motors that were not there are no change: a new build has none', () => {
-    expect(motorChanges(buildOf({ FC: 'board' }, []), wired(1, 2), catalogue)).toEqual([]);
+    expect(motorChanges(assemble(buildOf({ FC: 'board' }, []), catalogue), assemble(wired(1, 2), catalogue))).toEqual(
+      [],
+    );
   });
 });
 
@@ -60,19 +63,21 @@ describe('the board in a conversion', () => {
   };
 
   it('is told when it lies another way', () => {
-    expect(alignmentChange(lying(0), lying(0), catalogue)).toBeNull();
-    const change = alignmentChange(lying(0), lying(-90, 'down'), catalogue)!;
+    expect(alignmentChange(assemble(lying(0), catalogue), assemble(lying(0), catalogue))).toBeNull();
+    const change = alignmentChange(assemble(lying(0), catalogue), assemble(lying(-90, 'down'), catalogue))!;
     expect([alignmentWords(change.before), alignmentWords(change.after)]).toEqual([
       'arrow forward',
       'turned 90° clockwise, upside down',
     ]);
-    expect(alignmentWords(alignmentChange(lying(0), lying(33), catalogue)!.after)).toBe(
+    expect(alignmentWords(alignmentChange(assemble(lying(0), catalogue), assemble(lying(33), catalogue))!.after)).toBe(
       'no arrow to go by: measure it',
     );
   });
 
   it('is not told without a board before or after', () => {
     const { FC: _gone, ...others } = lying(0).slots;
-    expect(alignmentChange({ ...lying(0), slots: others, wires: {} }, lying(90), catalogue)).toBeNull();
+    expect(
+      alignmentChange(assemble({ ...lying(0), slots: others, wires: {} }, catalogue), assemble(lying(90), catalogue)),
+    ).toBeNull();
   });
 });

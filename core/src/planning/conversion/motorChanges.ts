@@ -1,9 +1,8 @@
 /** What a conversion means for the software that flies: outputs that move to another corner, and a board that lies another way. */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Alignment } from '../../physics/motors/alignment';
 import { alignmentOf } from '../../physics/motors/alignment';
 import { motorMap } from '../../physics/motors/motorMap';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 export interface MotorChange {
   corner: number;
@@ -19,9 +18,9 @@ export interface AlignmentChange {
 }
 
 /** Corners that had a motor and keep one, and are driven by another output afterwards. */
-export function motorChanges(from: Build, to: Build, catalogue: Catalogue): MotorChange[] {
-  const before = new Map(motorMap(from, catalogue).map((motor) => [motor.corner, motor.output]));
-  return motorMap(to, catalogue)
+export function motorChanges(from: Assembly, to: Assembly): MotorChange[] {
+  const before = new Map(motorMap(from).map((motor) => [motor.corner, motor.output]));
+  return motorMap(to)
     .filter(({ corner, output }) => before.has(corner) && before.get(corner) !== output)
     .map(({ corner, where, output }) => ({ corner, where, before: before.get(corner)!, after: output }));
 }
@@ -32,8 +31,8 @@ export function motorChangeWords({ corner, before, after }: MotorChange): string
 }
 
 /** null: there was no controller, there is none, or it lies as it lay. */
-export function alignmentChange(from: Build, to: Build, catalogue: Catalogue): AlignmentChange | null {
-  const [before, after] = [alignmentOf(from, catalogue), alignmentOf(to, catalogue)];
+export function alignmentChange(from: Assembly, to: Assembly): AlignmentChange | null {
+  const [before, after] = [alignmentOf(from), alignmentOf(to)];
   if (!before || !after) return null;
   const same = before.yawDeg === after.yawDeg && before.upsideDown === after.upsideDown && before.known === after.known;
   return same ? null : { before, after };

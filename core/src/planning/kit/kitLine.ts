@@ -21,4 +21,3 @@ export interface KitLine {
 
 /** not listed: the shop has never counted it, so that only the eye can say. */
 export type KitState = 'enough' | 'short' | 'used' | 'not listed';
-

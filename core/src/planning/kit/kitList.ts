@@ -3,8 +3,7 @@ import type { Build, Wire } from '../../facts/assembly/build';
 import { landedOn } from '../../facts/assembly/build';
 import type { Change } from '../../facts/assembly/difference';
 import { difference } from '../../facts/assembly/difference';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
-import { jointName, splitJoint, splitRef } from '../../facts/terms/names';
+import { jointName, splitRef } from '../../facts/terms/names';
 import type { Slot, StepId } from '../../facts/terms/names';
 import type { Alloy } from '../../physics/joints/recipe';
 import { recipeFor } from '../../physics/joints/recipe';
@@ -20,7 +19,7 @@ import {
 } from './amounts';
 import type { KitLine } from './kitLine';
 import type { KitUnit } from '../../facts/catalogue/stockLine';
-import { findTerminal, modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 interface Need {
   key: string;
@@ -34,19 +33,19 @@ interface Need {
 }
 
 /** Lines in picking order: parts, leads, wire, sleeves, housings, solder, fixings, screws, tools, consumables. */
-export function kitList(start: Build, target: Build, catalogue: Catalogue, alloy: Alloy = 'leaded'): KitLine[] {
-  const changes = difference(start, target);
-  const joints = jointsOf(changes, target, catalogue);
+export function kitList(start: Assembly, target: Assembly, alloy: Alloy = 'leaded'): KitLine[] {
+  const changes = difference(start.build, target.build);
+  const joints = jointsOf(changes, target);
   if (changes.length === 0) return [];
   return merged([
-    ...partNeeds(changes, target, catalogue),
-    ...leadNeeds(changes, target),
-    ...wireNeeds(start, target),
-    ...sleeveNeeds(start, target),
-    ...housingNeeds(changes, start, target),
+    ...partNeeds(changes, target),
+    ...leadNeeds(changes, target.build),
+    ...wireNeeds(start.build, target.build),
+    ...sleeveNeeds(start.build, target.build),
+    ...housingNeeds(changes, start.build, target.build),
     ...solderNeeds(joints, alloy),
-    ...fixingNeeds(changes, target, catalogue),
-    ...screwNeeds(changes, target, catalogue),
+    ...fixingNeeds(changes, target),
+    ...screwNeeds(changes, target),
     ...toolNeeds(joints, alloy),
     ...consumableNeeds(joints),
   ]);
@@ -58,22 +57,22 @@ interface Joint {
   padMm: readonly [number, number];
 }
 
-function jointsOf(changes: readonly Change[], target: Build, catalogue: Catalogue): Joint[] {
-  return changes.flatMap(({ verb, subject }): Joint[] => {
-    const joint = verb === 'land' ? splitJoint(subject) : null;
-    const wire = joint && target.wires[joint.wire];
+function jointsOf(changes: readonly Change[], target: Assembly): Joint[] {
+  return changes.flatMap(({ verb, subject, about }): Joint[] => {
+    const joint = verb === 'land' ? about : null;
+    const wire = joint && target.build.wires[joint.wire];
     const ref = wire && landedOn(wire.ends[joint.end]);
-    const terminal = ref && findTerminal(target, ref, catalogue);
+    const terminal = ref && target.terminal(ref);
     if (!wire || !terminal || wire.ends[joint.end].by !== 'solder') return [];
     return [{ id: `land:${subject}`, wire, padMm: [terminal.sizeMm[0], terminal.sizeMm[1]] }];
   });
 }
 
-function partNeeds(changes: readonly Change[], target: Build, catalogue: Catalogue): Need[] {
+function partNeeds(changes: readonly Change[], target: Assembly): Need[] {
   return changes
     .filter(({ verb }) => verb === 'fit')
     .map(({ subject }): Need => {
-      const model = modelIn(target, subject, catalogue)!;
+      const model = target.model(subject)!;
       return {
         key: `part:${model.id}`,
         kind: 'part',
@@ -202,10 +201,10 @@ function solderNeeds(joints: readonly Joint[], alloy: Alloy): Need[] {
   }));
 }
 
-function fixingNeeds(changes: readonly Change[], target: Build, catalogue: Catalogue): Need[] {
+function fixingNeeds(changes: readonly Change[], target: Assembly): Need[] {
   const slots = changes
     .filter(({ verb }) => verb === 'fit')
-    .map(({ subject }) => ({ slot: subject, kind: modelIn(target, subject, catalogue)!.kind }));
+    .map(({ subject }) => ({ slot: subject, kind: target.model(subject)!.kind }));
   return slots.flatMap(({ slot, kind }): Need[] => {
     const tie = (because: string): Need => ({
       key: 'tie:100',
@@ -238,14 +237,14 @@ function fixingNeeds(changes: readonly Change[], target: Build, catalogue: Catal
 }
 
 /** Motor screws go through the arm into the base; stack screws are the boards' own. */
-function screwNeeds(changes: readonly Change[], target: Build, catalogue: Catalogue): Need[] {
-  const frame = Object.keys(target.slots)
-    .map((slot) => modelIn(target, slot, catalogue)!)
+function screwNeeds(changes: readonly Change[], target: Assembly): Need[] {
+  const frame = Object.keys(target.build.slots)
+    .map((slot) => target.model(slot)!)
     .find(({ kind }) => kind === 'frame');
   return changes
     .filter(({ verb }) => verb === 'fit')
     .flatMap(({ subject }): Need[] => {
-      const { kind, body } = modelIn(target, subject, catalogue)!;
+      const { kind, body } = target.model(subject)!;
       if (kind === 'motor' && body.holes.length > 0) {
         const thread = `M${Math.round(body.holes[0]!.drillMm)}`;
         const length = screwLengthMm(frame?.body.aboveMm ?? 4, 4);

@@ -1,6 +1,5 @@
 /** A solved model as a Build and its links: wires with gauge and colour, leads with their housings, plugs. */
 import type { Build, Housing, Mate, Wire, WireEnd } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Connector, PartModel } from '../../facts/catalogue/partModel';
 import type { HousingId, Slot, TerminalRef, WireId } from '../../facts/terms/names';
 import { splitRef, tailWireId } from '../../facts/terms/names';
@@ -10,11 +9,10 @@ import type { Option } from './options';
 import { terminalUnder } from '../../facts/wiring/terminalUnder';
 import { wireLengthMm } from '../../physics/geometry/place';
 import type { Join, PowerPath } from './powerPath';
-import { findTerminal, modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 export interface Chosen {
-  build: Build;
-  catalogue: Catalogue;
+  assembly: Assembly;
   path: PowerPath;
   needs: readonly Need[];
   /** Options that were chosen. */
@@ -93,9 +91,9 @@ class Drawing {
   constructor(private readonly chosen: Chosen) {}
 
   build(): Build {
-    const { build, keep } = this.chosen;
+    const { assembly, keep } = this.chosen;
     return {
-      ...build,
+      ...assembly.build,
       wires: this.wires,
       housings: this.housings,
       mates: { ...Object.fromEntries(this.connectorMates()), ...this.mates },
@@ -137,14 +135,12 @@ class Drawing {
 
   private tailOf(own: TerminalRef) {
     const { slot, terminal } = splitRef(own);
-    return (
-      modelIn(this.chosen.build, slot, this.chosen.catalogue)!.tails.find((one) => one.terminal === terminal) ?? null
-    );
+    return this.chosen.assembly.model(slot)!.tails.find((one) => one.terminal === terminal) ?? null;
   }
 
   private socketOf(ref: TerminalRef): { slot: Slot; connector: Connector; position: number } | null {
     const { slot, terminal } = splitRef(ref);
-    const model: PartModel = modelIn(this.chosen.build, slot, this.chosen.catalogue)!;
+    const model: PartModel = this.chosen.assembly.model(slot)!;
     const connector = model.connectors.find(({ pins }) => pins.includes(terminal));
     return connector ? { slot, connector, position: connector.pins.indexOf(terminal) + 1 } : null;
   }
@@ -176,7 +172,7 @@ class Drawing {
     if (factory) return { at: { on: 'terminal', ref }, by: 'factory' };
     const socket = this.socketOf(ref);
     if (!socket) {
-      const { form } = findTerminal(this.chosen.build, ref, this.chosen.catalogue)!;
+      const { form } = this.chosen.assembly.terminal(ref)!;
       return {
         at: { on: 'terminal', ref },
         by: 'solder',
@@ -263,7 +259,7 @@ class Drawing {
   private gauge({ own, to, carries }: Join): number {
     const pinned = Number(this.pin('gauge', own));
     if (pinned > 0) return pinned;
-    const limits = [own, to].map((ref) => findTerminal(this.chosen.build, ref, this.chosen.catalogue)!.thickestAwg);
+    const limits = [own, to].map((ref) => this.chosen.assembly.terminal(ref)!.thickestAwg);
     const need = this.chosen.needs.find((one) => one.own === own);
     if (need?.awg === 'thick') return Math.max(...limits);
     const wanted = need?.awg ?? (carries === 'signal' ? signalAwg : 26);
@@ -275,23 +271,23 @@ class Drawing {
     if (pinned) return pinned;
     if (carries === 'supply') return plusColour;
     if (carries === 'ground') return minusColour;
-    const role = findTerminal(this.chosen.build, own, this.chosen.catalogue)!.roles.find((one) => one.is === 'port');
+    const role = this.chosen.assembly.terminal(own)!.roles.find((one) => one.is === 'port');
     return (role?.is === 'port' && signalColours[role.pin]) || 'violet';
   }
 
   private length({ own, to }: Join): number {
-    return wireLengthMm(this.chosen.build, own, to, this.chosen.catalogue);
+    return wireLengthMm(this.chosen.assembly, own, to);
   }
 
   /** Aerials on their sockets, a digital camera's cable in the video unit: one plug for one socket of a family. */
   private connectorMates(): [string, Mate][] {
-    const { build, catalogue } = this.chosen;
+    const { assembly } = this.chosen;
     const taken = new Set<string>();
-    const sockets = Object.keys(build.slots).flatMap((slot) =>
-      modelIn(build, slot, catalogue)!.connectors.map((connector) => ({
+    const sockets = Object.keys(assembly.build.slots).flatMap((slot) =>
+      assembly.model(slot)!.connectors.map((connector) => ({
         slot,
         connector,
-        kind: modelIn(build, slot, catalogue)!.kind,
+        kind: assembly.model(slot)!.kind,
       })),
     );
     return sockets
@@ -326,10 +322,10 @@ class Drawing {
 }
 
 /** Joints of a build as `own>pad` in both directions, through plugs as well. */
-export function jointsOf(build: Build, catalogue: Catalogue): Set<string> {
+export function jointsOf(assembly: Assembly): Set<string> {
   return new Set(
-    Object.values(build.wires).flatMap(({ ends }) => {
-      const [a, b] = ends.map((end) => terminalUnder(build, end, catalogue));
+    Object.values(assembly.build.wires).flatMap(({ ends }) => {
+      const [a, b] = ends.map((end) => terminalUnder(assembly, end));
       return a && b ? [`${a}>${b}`] : [];
     }),
   );

@@ -1,13 +1,11 @@
 /** Where a supply or a ground can be had: the pads of all parts that give one, with their volts and the rail behind them. */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Element, PartModel, Terminal } from '../../facts/catalogue/partModel';
 import { giving } from '../../physics/loads/supplyTree';
 import type { Range, Slot, TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
 import { spreadOf } from '../../judgement/rules/sources';
 import { hasRole } from '../../facts/catalogue/roles';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 export interface Feed {
   ref: TerminalRef;
@@ -24,9 +22,9 @@ export interface Feed {
 type Regulator = Extract<Element, { is: 'regulator' }>;
 
 /** Every pad that gives a supply; the pads that the battery lead itself lands on give battery too. */
-export function feedsOf(build: Build, catalogue: Catalogue, packV: Range): Feed[] {
-  return Object.keys(build.slots).flatMap((slot) => {
-    const model = modelIn(build, slot, catalogue)!;
+export function feedsOf(assembly: Assembly, packV: Range): Feed[] {
+  return Object.keys(assembly.build.slots).flatMap((slot) => {
+    const model = assembly.model(slot)!;
     if (model.kind === 'battery lead' || model.kind === 'adapter' || model.kind === 'pack' || model.kind === 'motor')
       return [];
     return model.terminals.flatMap((terminal): Feed[] => {
@@ -63,8 +61,9 @@ function outputOf(model: PartModel, regulator: Regulator, packV: Range): Range {
 }
 
 /** Ground pads on which a wire can land. */
-export function groundsOf(build: Build, slot: Slot, catalogue: Catalogue): { ref: TerminalRef; terminal: Terminal }[] {
-  return modelIn(build, slot, catalogue)!
+export function groundsOf(assembly: Assembly, slot: Slot): { ref: TerminalRef; terminal: Terminal }[] {
+  return assembly
+    .model(slot)!
     .terminals.filter(
       (terminal) =>
         hasRole(terminal, 'ground') && terminal.holds > 0 && terminal.form !== 'metal' && terminal.form !== 'shell',

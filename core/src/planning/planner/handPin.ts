@@ -8,6 +8,7 @@ import { terminalUnder } from '../../facts/wiring/terminalUnder';
 import type { Prepared } from './planWiring';
 import { prepare } from './planWiring';
 import { wishesFor } from './wishesFor';
+import { assemble } from '../../facts/assembly/assembly';
 
 type Chosen = Pick<Plan, 'target' | 'wishes' | 'cells' | 'pinned'>;
 
@@ -43,7 +44,7 @@ export function bodyByHand(
   const wire = plan.target.wires[id];
   if (!wire) throw new RangeError(`no wire ${id} in the plan`);
   if (wire.colour === body.colour && wire.awg === body.awg) return [];
-  const [a, b] = wire.ends.map((end) => terminalUnder(plan.target, end, catalogue));
+  const [a, b] = wire.ends.map((end) => terminalUnder(assemble(plan.target, catalogue), end));
   const own = a && b ? startOf(prepared(plan, catalogue), a, b) : undefined;
   const pins: Pinned[] = own
     ? [
@@ -59,7 +60,7 @@ function prepared({ target, wishes, cells }: Chosen, catalogue: Catalogue): Prep
     slots: target.slots,
     catalogue,
     cells,
-    wishes: wishes.length > 0 ? wishes : wishesFor(target, catalogue),
+    wishes: wishes.length > 0 ? wishes : wishesFor(assemble(target, catalogue)),
     pinned: [],
   });
 }

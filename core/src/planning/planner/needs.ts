@@ -1,6 +1,4 @@
 /** What each part needs beside its signals: a supply and a ground, with every pad that could give them. */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { PartKind, PartModel, Terminal } from '../../facts/catalogue/partModel';
 import type { Range, Slot, TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
@@ -9,7 +7,8 @@ import type { Feed } from './feeds';
 import { drawOf, feedsOf, groundsOf } from './feeds';
 import type { PowerPath } from './powerPath';
 import { hasRole } from '../../facts/catalogue/roles';
-import { modelIn } from '../../facts/assembly/lookUp';
+import { isController } from '../../facts/catalogue/kinds';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 export interface Need {
   own: TerminalRef;
@@ -59,10 +58,10 @@ const reserve = 1.25;
 const overload = 2;
 
 /** Needs of all parts that the power path does not feed already, in order of slots. */
-export function needsOf(build: Build, catalogue: Catalogue, packV: Range, path: PowerPath): Need[] {
-  const feeds = feedsOf(build, catalogue, packV);
-  return Object.keys(build.slots).flatMap((slot): Need[] => {
-    const model = modelIn(build, slot, catalogue)!;
+export function needsOf(assembly: Assembly, packV: Range, path: PowerPath): Need[] {
+  const feeds = feedsOf(assembly, packV);
+  return Object.keys(assembly.build.slots).flatMap((slot): Need[] => {
+    const model = assembly.model(slot)!;
     if (!consumers.includes(model.kind)) return [];
     const needs = path.fed.has(slot) ? [] : feedNeeds(slot, model);
     return [...needs, ...signalGround(slot, model)];
@@ -113,11 +112,11 @@ export function needsOf(build: Build, catalogue: Catalogue, packV: Range, path: 
     const beside =
       model.ports.some(({ kind }) => kind === 'video') &&
       model.terminals.filter((one) => hasRole(one, 'ground')).length === 1;
-    const kinds = beside ? hosts.filter((kind) => kind === 'controller' || kind === 'single board') : hosts;
-    return Object.keys(build.slots)
-      .filter((host) => host !== slot && kinds.includes(modelIn(build, host, catalogue)!.kind))
+    const kinds = beside ? hosts.filter(isController) : hosts;
+    return Object.keys(assembly.build.slots)
+      .filter((host) => host !== slot && kinds.includes(assembly.model(host)!.kind))
       .flatMap((host) =>
-        groundsOf(build, host, catalogue)
+        groundsOf(assembly, host)
           .filter(({ terminal }) => !thick || terminal.thickestAwg <= thickPadAwg)
           .map(({ ref }) => ({ ref, rail: null, typicalA: 0, peakA: 0, doubtful: false })),
       );
@@ -135,7 +134,7 @@ export function needsOf(build: Build, catalogue: Catalogue, packV: Range, path: 
         own: terminalRef(slot, thin.id),
         slot,
         is: 'ground',
-        pads: groundsOf(build, host, catalogue).map(({ ref }) => ({
+        pads: groundsOf(assembly, host).map(({ ref }) => ({
           ref,
           rail: null,
           typicalA: 0,

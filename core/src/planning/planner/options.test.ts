@@ -6,6 +6,7 @@ import type { PartModel, Port, PortPin, Terminal } from '../../facts/catalogue/p
 import type { Purpose, Wish } from '../../facts/plan/wish';
 import { fitted, gives, ground, model, port, takes, terminal } from '../../testing/fixtures';
 import { optionsFor, wayLoss, waysOf } from './options';
+import { assemble } from '../../facts/assembly/assembly';
 
 const at = (id: string, portId: string, pin: PortPin, over: Partial<Terminal> = {}) =>
   terminal(id, [{ is: 'port', port: portId, pin }], over);
@@ -69,7 +70,7 @@ function ways(
   };
   const wish: Wish = { id: `${purpose} ${of}`, purpose, of, must: false, lossIfDropped: 3, ways: welcome };
   const catalogue = makeCatalogue([board, ...Object.values(parts)]);
-  return optionsFor(wish, { build, catalogue }).map(({ way, ends }) =>
+  return optionsFor(wish, assemble(build, catalogue)).map(({ way, ends }) =>
     [way, ...ends.filter(({ slot }) => slot !== of).map(({ slot, port: id }) => `${slot}/${id}`)].join(' '),
   );
 }

@@ -1,12 +1,11 @@
 /** The ways in which a wish can be served: which port it takes, what must be joined to what, and what is lost by it. */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { PartModel, Port, PortKind, PortPin } from '../../facts/catalogue/partModel';
 import type { PortId, Slot, TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
 import type { Wish } from '../../facts/plan/wish';
 import { hasRole } from '../../facts/catalogue/roles';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { isController } from '../../facts/catalogue/kinds';
 
 /** One signal to be joined: a terminal of the part and the pads that would do. */
 export interface Signal {
@@ -67,19 +66,14 @@ export const waysOf: Readonly<Record<Wish['purpose'], readonly string[]>> = {
   'second ground': ['own wire'],
 };
 
-interface Parts {
-  build: Build;
-  catalogue: Catalogue;
-}
-
 /** Every option of a wish with these parts; empty when nothing can serve it. */
-export function optionsFor(wish: Wish, parts: Parts): Option[] {
-  const model = modelIn(parts.build, wish.of, parts.catalogue);
+export function optionsFor(wish: Wish, parts: Assembly): Option[] {
+  const model = parts.model(wish.of);
   if (!model) return [];
   return ways(wish, model, parts).filter(({ way }) => wish.ways.includes(way));
 }
 
-function ways(wish: Wish, model: PartModel, parts: Parts): Option[] {
+function ways(wish: Wish, model: PartModel, parts: Assembly): Option[] {
   switch (wish.purpose) {
     case 'receiver':
       return serial(wish, model, parts, 'serialReceiver', ['serialReceiver'], ['two-way', 'control only']);
@@ -109,10 +103,8 @@ function ways(wish: Wish, model: PartModel, parts: Parts): Option[] {
   }
 }
 
-function controllers({ build, catalogue }: Parts): Slot[] {
-  return Object.keys(build.slots).filter((slot) =>
-    ['controller', 'single board'].includes(modelIn(build, slot, catalogue)!.kind),
-  );
+function controllers(parts: Assembly): Slot[] {
+  return Object.keys(parts.build.slots).filter((slot) => isController(parts.model(slot)!.kind));
 }
 
 /** Terminals of a part that are a pin of a port, pads before pins. */
@@ -134,7 +126,7 @@ function hearsEachOther(sender: Port, hears: Port): boolean {
 function serial(
   wish: Wish,
   model: PartModel,
-  parts: Parts,
+  parts: Assembly,
   own: string,
   theirs: readonly string[],
   allowed: readonly string[],
@@ -145,7 +137,7 @@ function serial(
   const out = pinsOf(wish.of, model, port.id, 'tx')[0];
   const into = pinsOf(wish.of, model, port.id, 'rx')[0];
   return controllers(parts).flatMap((host) => {
-    const board = modelIn(parts.build, host, parts.catalogue)!;
+    const board = parts.model(host)!;
     return board.ports
       .filter(
         (one) =>
@@ -181,12 +173,12 @@ function serial(
 }
 
 /** The receiver's own output steers the video transmitter: no port of the controller is needed. */
-function overReceiver(wish: Wish, model: PartModel, { build, catalogue }: Parts): Option[] {
+function overReceiver(wish: Wish, model: PartModel, parts: Assembly): Option[] {
   const port = model.ports.find(({ kind, speaks }) => kind === 'serial' && speaks.includes('control'));
   const into = port && pinsOf(wish.of, model, port.id, 'rx')[0];
   if (!port || !into) return [];
-  return Object.keys(build.slots).flatMap((slot) => {
-    const receiver = modelIn(build, slot, catalogue)!;
+  return Object.keys(parts.build.slots).flatMap((slot) => {
+    const receiver = parts.model(slot)!;
     const output =
       receiver.kind === 'receiver'
         ? receiver.ports.find(({ way, speaks }) => way === 'gives' && speaks.includes('control'))
@@ -213,17 +205,16 @@ function overReceiver(wish: Wish, model: PartModel, { build, catalogue }: Parts)
 }
 
 /** Camera to controller to transmitter, or straight. */
-function video(wish: Wish, model: PartModel, parts: Parts): Option[] {
-  const { build, catalogue } = parts;
+function video(wish: Wish, model: PartModel, parts: Assembly): Option[] {
   const input = model.ports.find(({ kind, way }) => kind === 'video' && way === 'takes');
-  const camera = Object.keys(build.slots).find(
+  const camera = Object.keys(parts.build.slots).find(
     (slot) =>
-      modelIn(build, slot, catalogue)!.ports.some(({ kind, way }) => kind === 'video' && way === 'gives') &&
-      modelIn(build, slot, catalogue)!.kind === 'camera',
+      parts.model(slot)!.ports.some(({ kind, way }) => kind === 'video' && way === 'gives') &&
+      parts.model(slot)!.kind === 'camera',
   );
-  const output = camera && modelIn(build, camera, catalogue)!.ports.find(({ kind }) => kind === 'video');
+  const output = camera && parts.model(camera)!.ports.find(({ kind }) => kind === 'video');
   const into = input && pinsOf(wish.of, model, input.id, 'in')[0];
-  const from = camera && output && pinsOf(camera, modelIn(build, camera, catalogue)!, output.id, 'out')[0];
+  const from = camera && output && pinsOf(camera, parts.model(camera)!, output.id, 'out')[0];
   // A digital unit takes its picture over the camera's own cable: it only wants to be fed.
   if (!input)
     return [
@@ -241,7 +232,7 @@ function video(wish: Wish, model: PartModel, parts: Parts): Option[] {
     ];
   if (!into) return [];
   const through = controllers(parts).flatMap((host): Option[] => {
-    const board = modelIn(build, host, catalogue)!;
+    const board = parts.model(host)!;
     const [camIn, vidOut] = [
       board.ports.find(({ kind, way }) => kind === 'video' && way === 'takes'),
       board.ports.find(({ kind, way }) => kind === 'video' && way === 'gives'),
@@ -306,7 +297,7 @@ function video(wish: Wish, model: PartModel, parts: Parts): Option[] {
 function shared(
   wish: Wish,
   model: PartModel,
-  parts: Parts,
+  parts: Assembly,
   kind: PortKind,
   pins: readonly PortPin[],
   way: string,
@@ -314,7 +305,7 @@ function shared(
   const port = model.ports.find((one) => one.kind === kind);
   if (!port) return [];
   return controllers(parts).flatMap((host): Option[] => {
-    const board = modelIn(parts.build, host, parts.catalogue)!;
+    const board = parts.model(host)!;
     const partner = board.ports.find((one) => one.kind === kind && one.way !== 'takes');
     if (!partner) return [];
     const signals = pins.flatMap((pin): Signal[] => {
@@ -342,20 +333,19 @@ function shared(
 }
 
 /** Lights on the controller's pad, behind a box, or on the data output of the strip before; a box on the controller's pad. */
-function lights(wish: Wish, model: PartModel, { build, catalogue }: Parts): Option[] {
+function lights(wish: Wish, model: PartModel, parts: Assembly): Option[] {
   const input = model.ports.find(({ kind, way }) => kind === 'lights' && way === 'takes');
   const own = input && pinsOf(wish.of, model, input.id, 'in')[0];
   if (!input || !own) return [];
-  return Object.keys(build.slots).flatMap((host): Option[] => {
-    const board = modelIn(build, host, catalogue)!;
-    const way =
-      board.kind === 'controller' || board.kind === 'single board'
-        ? 'shared pad'
-        : board.kind === 'light controller' && model.kind === 'lights'
-          ? 'behind the box'
-          : board.kind === 'lights' && host < wish.of && model.kind === 'lights'
-            ? 'chained'
-            : null;
+  return Object.keys(parts.build.slots).flatMap((host): Option[] => {
+    const board = parts.model(host)!;
+    const way = isController(board.kind)
+      ? 'shared pad'
+      : board.kind === 'light controller' && model.kind === 'lights'
+        ? 'behind the box'
+        : board.kind === 'lights' && host < wish.of && model.kind === 'lights'
+          ? 'chained'
+          : null;
     if (!way || host === wish.of) return [];
     return board.ports
       .filter(({ kind, way: gives }) => kind === 'lights' && gives === 'gives')
@@ -383,7 +373,7 @@ function lights(wish: Wish, model: PartModel, { build, catalogue }: Parts): Opti
 }
 
 /** A ground wire between ESC and controller beside the plug: were the plug's ground to part first, the charge would leave by signal pins. */
-function secondGround(wish: Wish, model: PartModel, parts: Parts): Option[] {
+function secondGround(wish: Wish, model: PartModel, parts: Assembly): Option[] {
   const grounds = (slot: Slot, { terminals }: PartModel) =>
     terminals
       .filter((one) => hasRole(one, 'ground') && one.holds > 0 && ['pad', 'hole'].includes(one.form))
@@ -398,7 +388,7 @@ function secondGround(wish: Wish, model: PartModel, parts: Parts): Option[] {
   return controllers(parts)
     .filter((host) => host !== wish.of)
     .flatMap((host): Option[] => {
-      const pads = grounds(host, modelIn(parts.build, host, parts.catalogue)!);
+      const pads = grounds(host, parts.model(host)!);
       return pads.length === 0
         ? []
         : [

@@ -1,10 +1,8 @@
 /** Plus and minus of one ESC on pads that belong together: a pair that is split is picked up wrongly at the bench. */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
 import type { Need } from './needs';
-import { findTerminal } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 /** Supply and ground needs that carry motor current, part by part. */
 export function thickPairs(needs: readonly Need[]): { slot: Slot; supply: Need; ground: Need }[] {
@@ -17,19 +15,11 @@ export function thickPairs(needs: readonly Need[]): { slot: Slot; supply: Need; 
 }
 
 /** The minus pad of each plus pad: the nearest on its board, where that one's nearest plus is this. Pads without a partner are left out. */
-export function partners(
-  supply: Need,
-  ground: Need,
-  build: Build,
-  catalogue: Catalogue,
-): Map<TerminalRef, TerminalRef> {
+export function partners(supply: Need, ground: Need, assembly: Assembly): Map<TerminalRef, TerminalRef> {
   const nearest = (to: TerminalRef, among: Need) => {
-    const at = findTerminal(build, to, catalogue)!.atMm;
+    const at = assembly.terminal(to)!.atMm;
     const far = (ref: TerminalRef) =>
-      Math.hypot(
-        findTerminal(build, ref, catalogue)!.atMm[0] - at[0],
-        findTerminal(build, ref, catalogue)!.atMm[1] - at[1],
-      );
+      Math.hypot(assembly.terminal(ref)!.atMm[0] - at[0], assembly.terminal(ref)!.atMm[1] - at[1]);
     return among.pads
       .map(({ ref }) => ref)
       .filter((ref) => splitRef(ref).slot === splitRef(to).slot)

@@ -24,6 +24,7 @@ import { powerPath } from './powerPath';
 import type { Constraint, Solve, Terms } from '../../facts/terms/solver';
 import type { WiringInput } from './wiringModel';
 import { crowdingOf, dropName, joinName, optionName, wiringModel, withAim } from './wiringModel';
+import { assemble } from '../../facts/assembly/assembly';
 
 export interface PlanRequest {
   /** The parts, with their places where known. */
@@ -78,7 +79,6 @@ export type OnProgress = (share: number, words: string) => void;
 const mostCuts = 8;
 
 export interface Prepared {
-  build: Build;
   path: PowerPath;
   needs: readonly Need[];
   options: readonly Option[];
@@ -87,18 +87,16 @@ export interface Prepared {
 
 /** What the model is made from. */
 export function prepare(request: PlanRequest): Prepared {
-  const { catalogue } = request;
-  const build: Build = { ...emptyBuild, slots: request.slots };
-  const path = powerPath(build, catalogue, request.keep);
-  const needs = needsOf(build, catalogue, packVolts(request.cells), path);
-  const options = request.wishes.flatMap((wish) => optionsFor(wish, { build, catalogue }));
-  const kept = request.keep ? jointsOf(request.keep, catalogue) : new Set<string>();
+  const assembly = assemble({ ...emptyBuild, slots: request.slots }, request.catalogue);
+  const path = powerPath(assembly, request.keep);
+  const needs = needsOf(assembly, packVolts(request.cells), path);
+  const options = request.wishes.flatMap((wish) => optionsFor(wish, assembly));
+  const kept = request.keep ? jointsOf(assemble(request.keep, request.catalogue)) : new Set<string>();
   return {
-    build,
     path,
     needs,
     options,
-    input: { build, catalogue, path, needs, wishes: request.wishes, options, pinned: request.pinned, kept },
+    input: { assembly, path, needs, wishes: request.wishes, options, pinned: request.pinned, kept },
   };
 }
 
@@ -175,7 +173,7 @@ function on(values: Readonly<Record<string, number>>, name: string): boolean {
 
 function toPlan(
   request: PlanRequest,
-  { build, needs, options, input }: Prepared,
+  { needs, options, input }: Prepared,
   { values, cost, crowding }: Solved,
 ): Planned {
   const chosen = options.filter(({ id }) => on(values, optionName(id)));
@@ -191,8 +189,7 @@ function toPlan(
   const straight = straightened(input, pads);
   const purposes = Object.fromEntries(request.wishes.map(({ id }) => [id, id]));
   const { target: wired, links } = decode({
-    build,
-    catalogue: input.catalogue,
+    assembly: input.assembly,
     path: straight.path,
     needs,
     options: chosen,
@@ -218,7 +215,7 @@ function toPlan(
     cost,
     crowding,
     crossings: straight.crossings,
-    findings: judge(target, input.catalogue, links, request.cells),
+    findings: judge(assemble(target, request.catalogue), links, request.cells),
   };
 }
 

@@ -5,14 +5,13 @@
  */
 import type { Build } from '../../facts/assembly/build';
 import { emptyBuild, landedOn } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { PartModel, PortKind, Terminal } from '../../facts/catalogue/partModel';
 import type { PortId, Slot, TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
 import { nearestChannels } from '../../physics/motors/nearestChannels';
 import { pointOf } from '../../physics/geometry/place';
 import { hasRole } from '../../facts/catalogue/roles';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 /** Two terminals that are to be joined, with the link they serve. `own` is the side whose part brings the wire. */
 export interface Join {
@@ -38,9 +37,9 @@ export interface PowerPath {
 }
 
 /** The fixed joins of a build's parts; nothing for parts that are not there. */
-export function powerPath(build: Build, catalogue: Catalogue, keep: Build = emptyBuild): PowerPath {
-  const slots = Object.keys(build.slots);
-  const model = (slot: Slot) => modelIn(build, slot, catalogue)!;
+export function powerPath(assembly: Assembly, keep: Build = emptyBuild): PowerPath {
+  const slots = Object.keys(assembly.build.slots);
+  const model = (slot: Slot) => assembly.model(slot)!;
   const ofKind = (...kinds: PartModel['kind'][]) => slots.filter((slot) => kinds.includes(model(slot).kind));
   const main = ofKind('distribution')[0] ?? ofKind('esc')[0] ?? ofKind('single board')[0] ?? null;
   const joins: Join[] = [];
@@ -74,8 +73,8 @@ export function powerPath(build: Build, catalogue: Catalogue, keep: Build = empt
     }
     fed.add(main);
   }
-  const channels = channelsOf(build, catalogue);
-  const straight = straightest(build, catalogue, channels, keep);
+  const channels = channelsOf(assembly);
+  const straight = straightest(assembly, channels, keep);
   slots
     .filter((slot) => model(slot).kind === 'motor')
     .forEach((slot) => {
@@ -118,7 +117,7 @@ export function powerPath(build: Build, catalogue: Catalogue, keep: Build = empt
       });
     });
   const controller = ofKind('controller')[0];
-  if (controller) signals(build, catalogue, controller, channels, { joins, links, fed });
+  if (controller) signals(assembly, controller, channels, { joins, links, fed });
   return { joins, links, fed, main };
 }
 
@@ -130,12 +129,13 @@ export interface Channel {
 }
 
 /** Motor channels in order: those of ESC1 before ESC2, on a board by their number. */
-export function channelsOf(build: Build, catalogue: Catalogue): Channel[] {
+export function channelsOf(assembly: Assembly): Channel[] {
   const number = (slot: Slot) => Number(/\d+$/.exec(slot)?.[0] ?? 0);
-  return Object.keys(build.slots)
+  return Object.keys(assembly.build.slots)
     .sort((a, b) => number(a) - number(b))
     .flatMap((slot) =>
-      modelIn(build, slot, catalogue)!
+      assembly
+        .model(slot)!
         .ports.filter(({ kind, way }) => kind === 'motorPhase' && way === 'gives')
         .map((port) => ({ slot, port: port.id, index: port.index ?? 1 }))
         .sort((a, b) => a.index - b.index),
@@ -143,27 +143,22 @@ export function channelsOf(build: Build, catalogue: Catalogue): Channel[] {
 }
 
 /** The channel of each motor: its own ESC's, or on a board the one whose pads lie nearest its corner. */
-function straightest(
-  build: Build,
-  catalogue: Catalogue,
-  channels: readonly Channel[],
-  keep: Build,
-): Map<Slot, Channel> {
+function straightest(assembly: Assembly, channels: readonly Channel[], keep: Build): Map<Slot, Channel> {
   const number = (slot: Slot) => Number(/\d+$/.exec(slot)?.[0] ?? 1);
-  const motors = Object.keys(build.slots)
-    .filter((slot) => modelIn(build, slot, catalogue)!.kind === 'motor' && number(slot) <= channels.length)
+  const motors = Object.keys(assembly.build.slots)
+    .filter((slot) => assembly.model(slot)!.kind === 'motor' && number(slot) <= channels.length)
     .sort((a, b) => number(a) - number(b));
   const own = new Set(channels.map(({ slot }) => slot)).size === channels.length;
-  const corners = Object.keys(build.slots)
-    .map((slot) => modelIn(build, slot, catalogue)!.frame)
+  const corners = Object.keys(assembly.build.slots)
+    .map((slot) => assembly.model(slot)!.frame)
     .find((one) => one)?.corners;
   if (own || !corners || motors.length > 12) return new Map(motors.map((slot) => [slot, channels[number(slot) - 1]!]));
   const distance = motors.map((motor) =>
     channels.map((channel) => {
       const corner = corners.find(({ index }) => index === number(motor))?.atMm ?? [0, 0];
-      const pads = modelIn(build, channel.slot, catalogue)!.terminals.filter(({ roles }) =>
-        roles.some((role) => role.is === 'port' && role.port === channel.port),
-      );
+      const pads = assembly
+        .model(channel.slot)!
+        .terminals.filter(({ roles }) => roles.some((role) => role.is === 'port' && role.port === channel.port));
       // A motor that is soldered already stays where it is.
       const soldered = pads.some(({ id }) =>
         Object.values(keep.wires).some(
@@ -171,7 +166,7 @@ function straightest(
         ),
       );
       if (soldered) return -1e6;
-      const at = pads.map(({ id }) => pointOf(build, terminalRef(channel.slot, id), catalogue));
+      const at = pads.map(({ id }) => pointOf(assembly, terminalRef(channel.slot, id)));
       return at.reduce((sum, [x, y]) => sum + Math.hypot(x - corner[0], y - corner[1]) / at.length, 0);
     }),
   );
@@ -189,16 +184,15 @@ function thickest(terminals: readonly Terminal[]): Terminal | undefined {
 
 /** Channel n is driven by output n; on an ESC with a plug everything else in that plug goes along. */
 function signals(
-  build: Build,
-  catalogue: Catalogue,
+  assembly: Assembly,
   controller: Slot,
   channels: readonly Channel[],
   { joins, links, fed }: { joins: Join[]; links: FixedLink[]; fed: Set<Slot> },
 ): void {
-  const fc = modelIn(build, controller, catalogue)!;
+  const fc = assembly.model(controller)!;
   const plugged = new Map<Slot, Channel[]>();
   channels.forEach((channel, place) => {
-    const esc = modelIn(build, channel.slot, catalogue)!;
+    const esc = assembly.model(channel.slot)!;
     const input = esc.ports.find(
       ({ kind, way, index }) => kind === 'motorSignal' && way === 'takes' && (index ?? 1) === channel.index,
     );
@@ -233,7 +227,7 @@ function signals(
     });
     if (plug) plugged.set(channel.slot, [...(plugged.get(channel.slot) ?? []), channel]);
   });
-  for (const slot of plugged.keys()) alongInPlug(build, catalogue, slot, controller, { joins, links, fed });
+  for (const slot of plugged.keys()) alongInPlug(assembly, slot, controller, { joins, links, fed });
 }
 
 function pinsOf(model: PartModel, port: PortId): Terminal[] {
@@ -242,13 +236,12 @@ function pinsOf(model: PartModel, port: PortId): Terminal[] {
 
 /** Supply, ground, current sense and telemetry in the ESC's plug, to the controller's same plug, else to its pads. */
 function alongInPlug(
-  build: Build,
-  catalogue: Catalogue,
+  assembly: Assembly,
   slot: Slot,
   controller: Slot,
   { joins, links, fed }: { joins: Join[]; links: FixedLink[]; fed: Set<Slot> },
 ): void {
-  const [esc, fc] = [modelIn(build, slot, catalogue)!, modelIn(build, controller, catalogue)!];
+  const [esc, fc] = [assembly.model(slot)!, assembly.model(controller)!];
   const used = joins.filter(({ own }) => own.startsWith(`${slot}.`)).map(({ to }) => to);
   const socket = fc.connectors.find(({ pins }) => pins.some((pin) => used.includes(terminalRef(controller, pin))));
   const own = esc.connectors.find(({ pins }) =>

@@ -8,7 +8,6 @@ import { moreCrowding } from './crowding';
 import type { Planned, PlanRequest } from './planWiring';
 import { planWiring, prepare } from './planWiring';
 import type { Solve } from '../../facts/terms/solver';
-import { modelIn } from '../../facts/assembly/lookUp';
 
 /** One line for a wish of a plan. */
 export function reasonFor(planned: Planned, request: PlanRequest, wishId: string): string {
@@ -17,7 +16,7 @@ export function reasonFor(planned: Planned, request: PlanRequest, wishId: string
   if (own.way === null)
     return `dropped: there was no room for it beside what matters more (it loses ${own.wish.lossIfDropped})`;
   if (own.port === null) return own.way;
-  const { options, build } = prepare(request);
+  const { options, input } = prepare(request);
   const [host, port] = own.port.split('/') as [string, string];
   const ports = [
     ...new Set(
@@ -32,8 +31,9 @@ export function reasonFor(planned: Planned, request: PlanRequest, wishId: string
     .filter((id) => id !== port && !takenBy(id))
     .sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
   const taken = ports.filter((id) => id !== port && takenBy(id)).map((id) => `${id} serves ${takenBy(id)}`);
-  const kind = modelIn(build, host, request.catalogue)!.ports.find(({ id }) => id === port)?.kind;
-  const unfit = modelIn(build, host, request.catalogue)!
+  const kind = input.assembly.model(host)!.ports.find(({ id }) => id === port)?.kind;
+  const unfit = input.assembly
+    .model(host)!
     .ports.filter(({ id, kind: like }) => like === kind && id !== port && !ports.includes(id))
     .map(
       ({ id, inversion, speaks }) =>

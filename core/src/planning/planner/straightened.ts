@@ -5,22 +5,21 @@ import { pointOf, wireLengthMm } from '../../physics/geometry/place';
 import type { Strand } from './uncross';
 import { uncross } from './uncross';
 import type { WiringInput } from './wiringModel';
-import { findTerminal } from '../../facts/assembly/lookUp';
 
 /** The same wiring (pad by own terminal) with fewer crossings. What is soldered already or was chosen by hand stays. */
 export function straightened(
-  { build, catalogue, kept, pinned, path, needs }: WiringInput,
+  { assembly, kept, pinned, path, needs }: WiringInput,
   pads: ReadonlyMap<TerminalRef, TerminalRef>,
 ) {
   const held = new Set(pinned.filter(({ what }) => what === 'terminal').map(({ of }) => of));
   const stays = (own: TerminalRef, to: TerminalRef) =>
     held.has(own) || kept.has(`${own}>${to}`) || kept.has(`${to}>${own}`);
-  const solderable = (ref: TerminalRef) => findTerminal(build, ref, catalogue)!.form !== 'pin';
+  const solderable = (ref: TerminalRef) => assembly.terminal(ref)!.form !== 'pin';
   // Of three phases any two may change places; a brushed motor has a plus and a minus.
   const isPhase = (own: TerminalRef) =>
-    findTerminal(build, own, catalogue)!.roles.some(
-      (role) => role.is === 'port' && (['a', 'b', 'c'] as const).some((pin) => pin === role.pin),
-    );
+    assembly
+      .terminal(own)!
+      .roles.some((role) => role.is === 'port' && (['a', 'b', 'c'] as const).some((pin) => pin === role.pin));
   const fixed = path.joins.map(({ own, to, link }): Strand => ({
     own,
     to,
@@ -46,13 +45,13 @@ export function straightened(
   const above = (ref: TerminalRef) => {
     const known = points.get(ref);
     if (known) return known;
-    const [x, y] = pointOf(build, ref, catalogue);
+    const [x, y] = pointOf(assembly, ref);
     points.set(ref, [x, y]);
     return [x, y] as const;
   };
   const found = uncross([...fixed, ...chosen], {
     pointOf: above,
-    lengthMm: (own, pad) => wireLengthMm(build, own, pad, catalogue),
+    lengthMm: (own, pad) => wireLengthMm(assembly, own, pad),
   });
   return {
     path: { ...path, joins: path.joins.map((join, index) => ({ ...join, to: found.pads[index]! })) },

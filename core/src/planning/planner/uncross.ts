@@ -56,4 +56,3 @@ export function uncross(strands: readonly Strand[], { pointOf, lengthMm }: Groun
   }
   return { pads, before, after: total() };
 }
-

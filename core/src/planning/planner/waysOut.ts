@@ -7,6 +7,7 @@ import { wayLoss, waysOf } from './options';
 import type { Conflict, PlanRequest } from './planWiring';
 import { feasible, prepare } from './planWiring';
 import type { Solve } from '../../facts/terms/solver';
+import { isController } from '../../facts/catalogue/kinds';
 
 export type WayOut =
   | { do: 'drop'; wish: string; loss: number; says: string }
@@ -49,7 +50,7 @@ function otherParts(request: PlanRequest, conflict: Conflict, works: (changed: P
   const tried = new Set<string>();
   const slots = Object.keys(request.slots).filter((slot) => {
     const { model } = request.slots[slot]!;
-    const worth = (['controller', 'single board'].includes(kindOf(slot)) || clashing.has(slot)) && !tried.has(model);
+    const worth = (isController(kindOf(slot)) || clashing.has(slot)) && !tried.has(model);
     if (worth) tried.add(model);
     return worth;
   });

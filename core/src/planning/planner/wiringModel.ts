@@ -4,8 +4,6 @@
  * and minus are not on a pair.
  * Aims in this order: loss of wishes, then rails over plan, doubled pads and split pairs, then millimetres of wire.
  */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import { planShare } from '../../physics/loads/supplyTree';
 import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
@@ -21,11 +19,11 @@ import { wireLengthMm } from '../../physics/geometry/place';
 import { partners, thickPairs } from './pairs';
 import type { PowerPath } from './powerPath';
 import type { Constraint, LinearModel, Terms } from '../../facts/terms/solver';
-import { findTerminal, modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { isController } from '../../facts/catalogue/kinds';
 
 export interface WiringInput {
-  build: Build;
-  catalogue: Catalogue;
+  assembly: Assembly;
   path: PowerPath;
   needs: readonly Need[];
   wishes: readonly Wish[];
@@ -117,7 +115,7 @@ export function wiringModel(input: WiringInput): WiringModel {
   for (const one of options)
     for (const slot of new Set([wishes.find(({ id }) => id === one.wish)!.of, ...one.parts]))
       wished.set(slot, [...(wished.get(slot) ?? []), one]);
-  const variable = (slot: Slot) => !alwaysWired(modelIn(input.build, slot, input.catalogue)!.kind);
+  const variable = (slot: Slot) => !alwaysWired(input.assembly.model(slot)!.kind);
   const slots = new Set([...wished.keys(), ...needs.map(({ slot }) => slot)]);
   for (const slot of slots) {
     const users = wished.get(slot) ?? [];
@@ -204,7 +202,7 @@ export function wiringModel(input: WiringInput): WiringModel {
     for (const ref of [own, pad]) onPad.set(ref, [...(onPad.get(ref) ?? []), name]);
   const doubled: TerminalRef[] = [];
   for (const [ref, names] of onPad) {
-    const { holds } = findTerminal(input.build, ref, input.catalogue)!;
+    const { holds } = input.assembly.terminal(ref)!;
     const taken = fixed.get(ref) ?? 0;
     if (names.length + taken > holds)
       add(
@@ -220,7 +218,7 @@ export function wiringModel(input: WiringInput): WiringModel {
   // A plus pad and not its own minus pad: the pair is split.
   const thick = thickPairs(needs);
   for (const { slot, supply, ground } of thick) {
-    for (const [plus, minus] of partners(supply, ground, input.build, input.catalogue)) {
+    for (const [plus, minus] of partners(supply, ground, input.assembly)) {
       if (may(supply.own, plus))
         add(
           [
@@ -236,11 +234,8 @@ export function wiringModel(input: WiringInput): WiringModel {
   const rails = railLimits(input, add);
   const lengths = [...joins].map(([name, { own, pad }]): [string, number] => {
     const kept = input.kept.has(`${own}>${pad}`) || input.kept.has(`${pad}>${own}`);
-    const soldered = findTerminal(input.build, pad, input.catalogue)!.form === 'pin' ? 0 : solderMm;
-    return [
-      name,
-      kept ? 0 : wireLengthMm(input.build, own, pad, input.catalogue) + soldered + (input.kept.size > 0 ? reworkMm : 0),
-    ];
+    const soldered = input.assembly.terminal(pad)!.form === 'pin' ? 0 : solderMm;
+    return [name, kept ? 0 : wireLengthMm(input.assembly, own, pad) + soldered + (input.kept.size > 0 ? reworkMm : 0)];
   });
   return {
     constraints,
@@ -271,19 +266,21 @@ export function wiringModel(input: WiringInput): WiringModel {
 }
 
 /** A boot loader listens there when the board starts: a part that talks there is in the way of flashing. */
-function listenedTo({ build, catalogue }: WiringInput, pad: TerminalRef): boolean {
-  const { ports } = modelIn(build, splitRef(pad).slot, catalogue)!;
-  return findTerminal(build, pad, catalogue)!.roles.some(
-    (role) =>
-      role.is === 'port' &&
-      role.pin === 'rx' &&
-      ports.some(({ id, speaks }) => id === role.port && speaks.includes('bootLoader')),
-  );
+function listenedTo({ assembly }: WiringInput, pad: TerminalRef): boolean {
+  const { ports } = assembly.model(splitRef(pad).slot)!;
+  return assembly
+    .terminal(pad)!
+    .roles.some(
+      (role) =>
+        role.is === 'port' &&
+        role.pin === 'rx' &&
+        ports.some(({ id, speaks }) => id === role.port && speaks.includes('bootLoader')),
+    );
 }
 
 /** Typical load within a regulator's limit; peaks too where a controller or a receiver hangs on it. Gives the rails that have a limit. */
 function railLimits(
-  { build, catalogue, needs, options, pinned }: WiringInput,
+  { assembly, needs, options, pinned }: WiringInput,
   add: (terms: Terms, is: Constraint['is'], value: number) => void,
 ): string[] {
   const pinnedPad = new Map(pinned.filter(({ what }) => what === 'terminal').map(({ of, value }) => [of, value]));
@@ -295,23 +292,20 @@ function railLimits(
         name: joinName(own, ref),
         typical: typicalA,
         peak: peakA,
-        flight: modelIn(build, slot, catalogue)!.kind === 'receiver',
+        flight: assembly.model(slot)!.kind === 'receiver',
       };
-      for (const { rail: above, factor } of chain(build, catalogue, rail))
+      for (const { rail: above, factor } of chain(assembly, rail))
         drawn.set(above, [...(drawn.get(above) ?? []), { ...entry, typical: typicalA * factor, peak: peakA * factor }]);
     }
   }
   // Plus of a buzzer is a signal to the plan and a load to the rail that its pad sits on.
   const loaded = new Map<string, { rail: string; typicalA: number; peakA: number }>();
   for (const { own, pads } of options.flatMap(({ signals }) => signals)) {
-    const load = modelIn(build, splitRef(own).slot, catalogue)!.elements.find(
-      (one) => one.is === 'load' && one.plus === findTerminal(build, own, catalogue)!.node,
-    );
+    const load = assembly
+      .model(splitRef(own).slot)!
+      .elements.find((one) => one.is === 'load' && one.plus === assembly.terminal(own)!.node);
     for (const pad of load?.is === 'load' ? pads : []) {
-      const regulator = regulatorOn(
-        modelIn(build, splitRef(pad).slot, catalogue)!,
-        findTerminal(build, pad, catalogue)!.node,
-      );
+      const regulator = regulatorOn(assembly.model(splitRef(pad).slot)!, assembly.terminal(pad)!.node);
       if (regulator && load?.is === 'load')
         loaded.set(joinName(own, pad), {
           rail: `${splitRef(pad).slot}/${regulator.id}`,
@@ -321,14 +315,14 @@ function railLimits(
     }
   }
   for (const [name, { rail, typicalA, peakA }] of loaded) {
-    for (const { rail: above, factor } of chain(build, catalogue, rail))
+    for (const { rail: above, factor } of chain(assembly, rail))
       drawn.set(above, [
         ...(drawn.get(above) ?? []),
         { name, typical: typicalA * factor, peak: peakA * factor, flight: false },
       ]);
   }
   for (const [rail, users] of drawn) {
-    const { element, own } = regulatorNamed(build, catalogue, rail);
+    const { element, own } = regulatorNamed(assembly, rail);
     const most = users.reduce((sum, { peak }) => sum + peak, own.peak);
     add(
       users.map(({ name, typical }) => [name, typical]),
@@ -364,9 +358,9 @@ function railLimits(
   return [...drawn.keys()];
 }
 
-function regulatorNamed(build: Build, catalogue: Catalogue, rail: string) {
+function regulatorNamed(assembly: Assembly, rail: string) {
   const [slot, id] = [rail.slice(0, rail.indexOf('/')), rail.slice(rail.indexOf('/') + 1)];
-  const model = modelIn(build, slot, catalogue)!;
+  const model = assembly.model(slot)!;
   const element = model.elements.find((one) => one.id === id)!;
   if (element.is !== 'regulator') throw new RangeError(`no regulator ${rail}`);
   const load = (node: string, seen: readonly string[]): { typical: number; peak: number } =>
@@ -387,21 +381,19 @@ function regulatorNamed(build: Build, catalogue: Catalogue, rail: string) {
   const own = load(element.output, []);
   return {
     element,
-    own: { ...own, flight: own.typical > 0 && (model.kind === 'controller' || model.kind === 'single board') },
+    own: { ...own, flight: own.typical > 0 && isController(model.kind) },
   };
 }
 
 /** A rail and those above it in the same part, with what one ampere on the rail is there. */
-function chain(build: Build, catalogue: Catalogue, rail: string): { rail: string; factor: number }[] {
+function chain(assembly: Assembly, rail: string): { rail: string; factor: number }[] {
   const slot = rail.slice(0, rail.indexOf('/'));
-  const { element } = regulatorNamed(build, catalogue, rail);
-  const above = modelIn(build, slot, catalogue)!.elements.find(
-    (one) => one.is === 'regulator' && one.output === element.input,
-  );
+  const { element } = regulatorNamed(assembly, rail);
+  const above = assembly.model(slot)!.elements.find((one) => one.is === 'regulator' && one.output === element.input);
   if (above?.is !== 'regulator') return [{ rail, factor: 1 }];
   const factor = element.kindOf === 'linear' ? 1 : element.outV / (element.efficiency * above.outV);
   return [
     { rail, factor: 1 },
-    ...chain(build, catalogue, `${slot}/${above.id}`).map((one) => ({ rail: one.rail, factor: one.factor * factor })),
+    ...chain(assembly, `${slot}/${above.id}`).map((one) => ({ rail: one.rail, factor: one.factor * factor })),
   ];
 }

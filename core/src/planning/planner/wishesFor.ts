@@ -1,11 +1,9 @@
 /** The wishes that parts bring with them, unless the technician says otherwise. */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Slot } from '../../facts/terms/names';
 import type { Purpose, Wish } from '../../facts/plan/wish';
 import { optionsFor, waysOf } from './options';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 /** What is lost without it, from 1 hardly missed to 10 the point of the aircraft. */
 const losses: Readonly<Record<Purpose, number>> = {
@@ -29,9 +27,9 @@ const musts: readonly Purpose[] = ['receiver', 'video'];
 const onRequest: readonly string[] = ['over the receiver', 'straight to the transmitter', 'control only'];
 
 /** One wish for each thing a part can do, in order of slots. */
-export function wishesFor(build: Build, catalogue: Catalogue): Wish[] {
-  return Object.keys(build.slots).flatMap((slot) =>
-    purposesOf(modelIn(build, slot, catalogue)!).map((purpose) => wishOf(purpose, slot)),
+export function wishesFor(assembly: Assembly): Wish[] {
+  return Object.keys(assembly.build.slots).flatMap((slot) =>
+    purposesOf(assembly.model(slot)!).map((purpose) => wishOf(purpose, slot)),
   );
 }
 
@@ -42,12 +40,12 @@ const besides: Readonly<Partial<Record<PartModel['kind'], readonly Purpose[]>>> 
 };
 
 /** Everything that could be wished of these parts and can be served in some way. */
-export function possibleWishes(build: Build, catalogue: Catalogue): Wish[] {
-  return Object.keys(build.slots).flatMap((slot) => {
-    const model = modelIn(build, slot, catalogue)!;
+export function possibleWishes(assembly: Assembly): Wish[] {
+  return Object.keys(assembly.build.slots).flatMap((slot) => {
+    const model = assembly.model(slot)!;
     return [...purposesOf(model), ...(besides[model.kind] ?? [])]
       .map((purpose) => wishOf(purpose, slot))
-      .filter((wish) => optionsFor(wish, { build, catalogue }).length > 0);
+      .filter((wish) => optionsFor(wish, assembly).length > 0);
   });
 }
 

@@ -19,7 +19,8 @@ import type { Joinable, Wanted } from './joinable';
 import { joinable } from './joinable';
 import { portAsWired } from './portAsWired';
 import { hasRole } from '../../facts/catalogue/roles';
-import { findTerminal, modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { assemble } from '../../facts/assembly/assembly';
 
 export interface Remedy {
   /** What it does, for the key that does it. */
@@ -49,7 +50,7 @@ const mostModels = 12;
 
 interface Scene {
   target: Build;
-  catalogue: Catalogue;
+  assembly: Assembly;
   nets: Netlist;
   /** Without the wires that are suspected: what they joined by mistake is apart there. */
   without: Netlist;
@@ -61,20 +62,21 @@ interface Scene {
 /** Every candidate once; an empty list when nothing here could help. */
 export function candidates(plan: Plan, catalogue: Catalogue, found: Finding): Remedy[] {
   const { target } = plan;
+  const assembly = assemble(target, catalogue);
   const sense = joinable(plan, catalogue);
   const named = found.wires.flatMap((id) => target.wires[id] ?? []);
   const slots = new Set([
-    ...named.flatMap((wire) => slotsOf(target, wire, catalogue)),
+    ...named.flatMap((wire) => slotsOf(assembly, wire)),
     ...found.at.map((ref) => splitRef(ref).slot),
   ]);
-  const odd = Object.values(target.wires).filter((wire) => !makesSense(target, catalogue, sense, wire));
+  const odd = Object.values(target.wires).filter((wire) => !makesSense(assembly, sense, wire));
   const suspects = [...new Set([...named.filter((wire) => odd.includes(wire)), ...odd, ...named])];
   const innocent = Object.fromEntries(Object.entries(target.wires).filter(([, wire]) => !suspects.includes(wire)));
   const scene: Scene = {
     target,
-    catalogue,
-    nets: netlist(target, catalogue),
-    without: netlist({ ...target, wires: innocent }, catalogue),
+    assembly,
+    nets: netlist(assembly),
+    without: netlist(assemble({ ...target, wires: innocent }, catalogue)),
     sense,
     slots,
   };
@@ -98,16 +100,16 @@ function change(before: Wire, after: Wire | null): PlanChange {
   return { path: `wires/${before.id}`, before, after };
 }
 
-function slotsOf(target: Build, { ends }: Wire, catalogue: Catalogue): Slot[] {
-  return ends.flatMap((end) => terminalUnder(target, end, catalogue) ?? []).map((ref) => splitRef(ref).slot);
+function slotsOf(target: Assembly, { ends }: Wire): Slot[] {
+  return ends.flatMap((end) => terminalUnder(target, end) ?? []).map((ref) => splitRef(ref).slot);
 }
 
-function under({ target, catalogue }: Scene, wire: Wire): readonly (TerminalRef | null)[] {
-  return wire.ends.map((end) => terminalUnder(target, end, catalogue));
+function under({ assembly }: Scene, wire: Wire): readonly (TerminalRef | null)[] {
+  return wire.ends.map((end) => terminalUnder(assembly, end));
 }
 
-function makesSense(target: Build, catalogue: Catalogue, sense: Joinable, { ends }: Wire): boolean {
-  const [a, b] = ends.map((end) => terminalUnder(target, end, catalogue));
+function makesSense(target: Assembly, sense: Joinable, { ends }: Wire): boolean {
+  const [a, b] = ends.map((end) => terminalUnder(target, end));
   return !a || !b || sense.may(a, b);
 }
 
@@ -196,13 +198,13 @@ function nearestFree(
   from: TerminalRef,
   refs: readonly TerminalRef[],
 ): { ref: TerminalRef; at: WireEnd }[] {
-  const { target, catalogue } = scene;
+  const { target, assembly } = scene;
   const taken = new Map<TerminalRef, number>();
   for (const wire of Object.values(target.wires))
     for (const ref of under(scene, wire)) if (ref) taken.set(ref, (taken.get(ref) ?? 0) + 1);
   return [...new Set(refs)]
     .flatMap((ref) => {
-      const { holds, form } = findTerminal(target, ref, catalogue)!;
+      const { holds, form } = assembly.terminal(ref)!;
       if ((taken.get(ref) ?? 0) >= Math.max(1, holds)) return [];
       const at =
         form === 'pin'
@@ -214,19 +216,20 @@ function nearestFree(
                 by: 'solder',
                 lay: form === 'hole' ? 'through' : 'flat',
               } satisfies WireEnd);
-      return at ? [{ ref, at, mm: wireLengthMm(target, from, ref, catalogue) }] : [];
+      return at ? [{ ref, at, mm: wireLengthMm(assembly, from, ref) }] : [];
     })
     .sort((a, b) => a.mm - b.mm)
     .slice(0, mostPads);
 }
 
 /** The position in the housing that sits on a pin; null when nothing sits there. */
-function cavityOf({ target, catalogue }: Scene, ref: TerminalRef): WireEnd | null {
+function cavityOf({ target, assembly }: Scene, ref: TerminalRef): WireEnd | null {
   const { slot, terminal } = splitRef(ref);
   for (const { a, b, shift } of Object.values(target.mates)) {
     if (!('slot' in a) || a.slot !== slot || !('housing' in b)) continue;
     const pin =
-      modelIn(target, slot, catalogue)!
+      assembly
+        .model(slot)!
         .connectors.find(({ id }) => id === a.connector)
         ?.pins.indexOf(terminal) ?? -1;
     if (pin >= 0) return { at: { on: 'cavity', housing: b.housing, position: pin + 1 + shift }, by: 'crimp' };
@@ -236,9 +239,9 @@ function cavityOf({ target, catalogue }: Scene, ref: TerminalRef): WireEnd | nul
 
 /** From a terminal that has a lead of its own, that lead; else a wire from stock. null: nothing can be landed there. */
 function newWire(scene: Scene, own: TerminalRef, to: WireEnd, pad: TerminalRef): Wire | null {
-  const { target, catalogue } = scene;
+  const { target, assembly } = scene;
   const { slot, terminal } = splitRef(own);
-  const tail = modelIn(target, slot, catalogue)!.tails.find((one) => one.terminal === terminal);
+  const tail = assembly.model(slot)!.tails.find((one) => one.terminal === terminal);
   if (tail) {
     const { awg, colour, insulation, lengthMm } = tail;
     return {
@@ -253,11 +256,11 @@ function newWire(scene: Scene, own: TerminalRef, to: WireEnd, pad: TerminalRef):
       ends: [{ at: { on: 'terminal', ref: own }, by: 'factory' }, to],
     };
   }
-  const one = findTerminal(target, own, catalogue)!;
+  const one = assembly.terminal(own)!;
   const from: WireEnd | null =
     one.form === 'pin' ? cavityOf(scene, own) : { at: { on: 'terminal', ref: own }, by: 'solder', lay: 'flat' };
   if (!from) return null;
-  const other = findTerminal(target, pad, catalogue)!;
+  const other = assembly.terminal(pad)!;
   const colour = hasRole(one, 'ground') ? 'black' : hasRole(one, 'supply') ? 'red' : 'violet';
   return {
     id: freeWireId(target),
@@ -265,7 +268,7 @@ function newWire(scene: Scene, own: TerminalRef, to: WireEnd, pad: TerminalRef):
     colour,
     insulation: 'silicone',
     from: 'stock',
-    lengthMm: wireLengthMm(target, own, pad, catalogue),
+    lengthMm: wireLengthMm(assembly, own, pad),
     via: [],
     ends: [from, to],
   };
@@ -317,11 +320,11 @@ function insulated(wire: Wire): Remedy[] {
 const insulatedEnd: WireEnd = { at: { on: 'air', end: 'insulated' }, by: 'none' };
 
 /** Another part of the kind on which every wire finds the same terminal. */
-function otherModels({ target, catalogue, slots }: Scene, { at }: Finding): Remedy[] {
+function otherModels({ target, assembly, slots }: Scene, { at }: Finding): Remedy[] {
   const about = new Set(at.length > 0 ? at.map((ref) => splitRef(ref).slot) : slots);
   return [...about].flatMap((slot): Remedy[] => {
     const fitted = target.slots[slot]!;
-    const { id: own, kind, connectors } = catalogue.model(fitted);
+    const { id: own, kind, connectors } = assembly.catalogue.model(fitted);
     if (!exchangeable.includes(kind)) return [];
     const used = new Set(
       Object.values(target.wires)
@@ -329,7 +332,7 @@ function otherModels({ target, catalogue, slots }: Scene, { at }: Finding): Reme
         .filter((ref) => splitRef(ref).slot === slot)
         .map((ref) => splitRef(ref).terminal),
     );
-    const fits = catalogue.models.filter(
+    const fits = assembly.catalogue.models.filter(
       (model) =>
         model.id !== own &&
         model.kind === kind &&
@@ -345,12 +348,12 @@ function otherModels({ target, catalogue, slots }: Scene, { at }: Finding): Reme
   });
 }
 
-function spoken({ target, catalogue }: Scene, ref: TerminalRef): string {
-  return `${splitRef(ref).slot} ${findTerminal(target, ref, catalogue)!.printed}`;
+function spoken({ assembly }: Scene, ref: TerminalRef): string {
+  return `${splitRef(ref).slot} ${assembly.terminal(ref)!.printed}`;
 }
 
 function placeWords(scene: Scene, a: TerminalRef, b: TerminalRef): string {
   return splitRef(a).slot === splitRef(b).slot
-    ? `${spoken(scene, a)} and ${findTerminal(scene.target, b, scene.catalogue)!.printed}`
+    ? `${spoken(scene, a)} and ${scene.assembly.terminal(b)!.printed}`
     : `${spoken(scene, a)} and ${spoken(scene, b)}`;
 }

@@ -2,14 +2,14 @@
  * Which terminals of a plan's parts it makes sense to join: what parts need, pins that hear each other, what the plan's
  * links mean, and the power path. Terminals that are one conductor inside their part count as one.
  */
-import type { Build } from '../../facts/assembly/build';
 import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { PortKind, PortPin } from '../../facts/catalogue/partModel';
 import type { TerminalRef } from '../../facts/terms/names';
 import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { Link, Plan } from '../../facts/plan/plan';
 import { prepare } from '../planner/planWiring';
-import { findTerminal, modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { assemble } from '../../facts/assembly/assembly';
 
 /** A terminal that wants a partner, and all that would do. */
 export interface Wanted {
@@ -31,14 +31,15 @@ const heardBy: Readonly<Partial<Record<PortPin, PortPin>>> = { tx: 'rx', rx: 'tx
 const talking: readonly PortKind[] = ['serial', 'escData', 'video', 'lights', 'buzzer', 'i2c', 'sense'];
 
 export function joinable({ target, links, cells }: Plan, catalogue: Catalogue): Joinable {
+  const assembly = assemble(target, catalogue);
   const { needs, path } = prepare({ slots: target.slots, catalogue, cells, wishes: [], pinned: [] });
   const certain: Wanted[] = [
     ...needs.map(({ own, pads }) => ({ own, pads: pads.map(({ ref }) => ref) })),
     ...path.joins.map(({ own, to }) => ({ own, pads: [to] })),
-    ...links.flatMap((link) => wantedBy(link, { target, catalogue })),
+    ...links.flatMap((link) => wantedBy(link, assembly)),
   ];
-  const possible = talkingPairs(target, catalogue);
-  const conductor = (ref: TerminalRef) => `${splitRef(ref).slot}:${findTerminal(target, ref, catalogue)?.node ?? ''}`;
+  const possible = talkingPairs(assembly);
+  const conductor = (ref: TerminalRef) => `${splitRef(ref).slot}:${assembly.terminal(ref)?.node ?? ''}`;
   const pairs = new Map<string, Set<string>>();
   const add = (a: string, b: string) => pairs.set(a, (pairs.get(a) ?? new Set()).add(b));
   for (const { own, pads } of [...certain, ...possible]) {
@@ -49,7 +50,7 @@ export function joinable({ target, links, cells }: Plan, catalogue: Catalogue): 
   }
   const all = new Map<string, TerminalRef[]>();
   for (const slot of Object.keys(target.slots)) {
-    for (const { id, holds, form } of modelIn(target, slot, catalogue)!.terminals) {
+    for (const { id, holds, form } of assembly.model(slot)!.terminals) {
       const ref = terminalRef(slot, id);
       if (holds > 0 || form === 'tail') all.set(conductor(ref), [...(all.get(conductor(ref)) ?? []), ref]);
     }
@@ -62,18 +63,15 @@ export function joinable({ target, links, cells }: Plan, catalogue: Catalogue): 
 }
 
 /** What a link joins, pin by pin; of motor leads every one to every phase of its channel. */
-function wantedBy(
-  { ends: [own, other] }: Link,
-  { target, catalogue }: { target: Plan['target']; catalogue: Catalogue },
-): Wanted[] {
+function wantedBy({ ends: [own, other] }: Link, assembly: Assembly): Wanted[] {
   if (!own || !other) return [];
   const pins = ({ slot, port }: Link['ends'][number]) =>
-    (modelIn(target, slot, catalogue)?.terminals ?? []).flatMap(({ id, roles }) =>
+    (assembly.model(slot)?.terminals ?? []).flatMap(({ id, roles }) =>
       roles.flatMap((role) =>
         role.is === 'port' && role.port === port ? [{ ref: terminalRef(slot, id), pin: role.pin }] : [],
       ),
     );
-  const phases = modelIn(target, own.slot, catalogue)?.ports.find(({ id }) => id === own.port)?.kind === 'motorPhase';
+  const phases = assembly.model(own.slot)?.ports.find(({ id }) => id === own.port)?.kind === 'motorPhase';
   return pins(own).flatMap(({ ref, pin }) => {
     const pads = pins(other)
       .filter((one) => phases || one.pin === (heardBy[pin] ?? pin))
@@ -83,9 +81,9 @@ function wantedBy(
 }
 
 /** Every pin with the pins of other parts that hear it, whether anybody wishes it or not. */
-function talkingPairs(target: Build, catalogue: Catalogue): Wanted[] {
-  const pins = Object.keys(target.slots).flatMap((slot) => {
-    const { terminals, ports } = modelIn(target, slot, catalogue)!;
+function talkingPairs(target: Assembly): Wanted[] {
+  const pins = Object.keys(target.build.slots).flatMap((slot) => {
+    const { terminals, ports } = target.model(slot)!;
     return terminals.flatMap(({ id, roles }) =>
       roles.flatMap((role) => {
         const kind = role.is === 'port' ? ports.find((port) => port.id === role.port)?.kind : undefined;

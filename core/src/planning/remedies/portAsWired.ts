@@ -4,11 +4,12 @@ import type { Plan } from '../../facts/plan/plan';
 import type { Finding } from '../../judgement/rules/finding';
 import { makeRuleView, portOf } from '../../judgement/rules/finding';
 import type { Remedy } from './candidates';
+import { assemble } from '../../facts/assembly/assembly';
 
 /** Empty when the finding is about something else. */
 export function portAsWired(plan: Plan, catalogue: Catalogue, { rule, at }: Finding): Remedy[] {
   if (rule !== 'port not as named') return [];
-  const view = makeRuleView(plan.target, catalogue, [], plan.cells);
+  const view = makeRuleView(assemble(plan.target, catalogue), [], plan.cells);
   const ports = at.flatMap((ref) => portOf(view, ref) ?? []);
   return plan.links.flatMap((link) => {
     const [own, other] = link.ends;

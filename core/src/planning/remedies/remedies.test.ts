@@ -7,6 +7,7 @@ import type { Plan } from '../../facts/plan/plan';
 import { applyPlanChanges } from '../../facts/plan/planChange';
 import { judge } from '../../judgement/rules/judge';
 import { remediesFor } from './remedies';
+import { assemble } from '../../facts/assembly/assembly';
 
 const catalogue = benchParts();
 const plan = (wires: readonly Wire[], links: Plan['links'] = []): Plan => ({
@@ -39,10 +40,10 @@ describe('remedies', () => {
     ['two ports', moved('T', 'FC.R2'), 'split port'],
   ])('of %s leave no finding', (_what, wires, rule) => {
     const ill = plan(wires);
-    const found = judge(ill.target, catalogue, [], ill.cells).find((one) => one.rule === rule);
+    const found = judge(assemble(ill.target, catalogue), [], ill.cells).find((one) => one.rule === rule);
     const [first] = remediesFor(ill, catalogue, found!);
     const made = applyPlanChanges(ill, first!.changes);
-    expect(made.ok && judge(made.plan.target, catalogue, [], [4, 6])).toEqual([]);
+    expect(made.ok && judge(assemble(made.plan.target, catalogue), [], [4, 6])).toEqual([]);
   });
 
   it('calls a port what it is wired to', () => {
@@ -61,7 +62,7 @@ describe('remedies', () => {
         set: {},
       },
     ]);
-    const found = judge(ill.target, catalogue, ill.links, ill.cells);
+    const found = judge(assemble(ill.target, catalogue), ill.links, ill.cells);
     expect(found.map(({ rule, severity }) => `${severity} ${rule}`)).toEqual([
       'warn port not as named',
       'warn port not as named',

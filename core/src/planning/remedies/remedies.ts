@@ -9,19 +9,20 @@ import type { Finding } from '../../judgement/rules/finding';
 import { judge } from '../../judgement/rules/judge';
 import type { Remedy } from './candidates';
 import { candidates } from './candidates';
+import { assemble } from '../../facts/assembly/assembly';
 
 const mostOffered = 4;
 const mostTried = 160;
 
 /** Remedies of a finding of a plan, best first; empty when the program knows none. */
 export function remediesFor(plan: Plan, catalogue: Catalogue, found: Finding): Remedy[] {
-  const before = judge(plan.target, catalogue, plan.links, plan.cells);
+  const before = judge(assemble(plan.target, catalogue), plan.links, plan.cells);
   const grave = new Set(before.filter(({ severity }) => severity !== 'warn').map(({ key }) => key));
   const good: { remedy: Remedy; left: number }[] = [];
   for (const remedy of candidates(plan, catalogue, found).slice(0, mostTried)) {
     const made = applyPlanChanges(plan, remedy.changes);
     if (!made.ok) continue;
-    const after = judge(made.plan.target, catalogue, made.plan.links, made.plan.cells);
+    const after = judge(assemble(made.plan.target, catalogue), made.plan.links, made.plan.cells);
     const worse = after.some(({ key, severity }) => severity !== 'warn' && !grave.has(key));
     if (worse || after.some(({ key }) => key === found.key)) continue;
     good.push({ remedy, left: after.length });

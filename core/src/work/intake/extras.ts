@@ -2,10 +2,9 @@
  * Extras worth having, by what the loss of the craft would cost. What an extra saves is an assumption that is shown
  * with it: one loss in 200 flights, of which it prevents a share; over a hundred flights.
  */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { PartKind, PartModel } from '../../facts/catalogue/partModel';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { isController } from '../../facts/catalogue/kinds';
 
 export interface Extra {
   what: string;
@@ -43,14 +42,9 @@ const options: readonly { what: string; kind: PartKind; prevents: number; suits:
 ];
 
 /** @param valueMinor What the craft and its load are worth, in minor units of the shop's money. */
-export function extrasFor(
-  target: Build,
-  catalogue: Catalogue,
-  models: readonly PartModel[],
-  valueMinor: number,
-): Extra[] {
-  const fitted = Object.keys(target.slots).map((slot) => modelIn(target, slot, catalogue)!);
-  const freePorts = countFreePorts(target, catalogue);
+export function extrasFor(target: Assembly, models: readonly PartModel[], valueMinor: number): Extra[] {
+  const fitted = Object.keys(target.build.slots).map((slot) => target.model(slot)!);
+  const freePorts = countFreePorts(target);
   return options.flatMap(({ what, kind, prevents, suits }) => {
     const candidate = models
       .filter((model) => model.kind === kind && suits(model))
@@ -84,17 +78,17 @@ export function extrasFor(
 }
 
 /** Serial ports of the controller that nothing is wired to. */
-function countFreePorts(target: Build, catalogue: Catalogue): number {
-  const slot = Object.keys(target.slots).find((name) =>
-    ['controller', 'single board'].includes(modelIn(target, name, catalogue)!.kind),
-  );
-  const model = slot ? modelIn(target, slot, catalogue)! : null;
+function countFreePorts(target: Assembly): number {
+  const slot = Object.keys(target.build.slots).find((name) => isController(target.model(name)!.kind));
+  const model = slot ? target.model(slot)! : null;
   if (!slot || !model) return 0;
   const used = new Set(
-    Object.values(target.wires).flatMap(({ ends }) => ends.flatMap(({ at }) => (at.on === 'terminal' ? [at.ref] : []))),
+    Object.values(target.build.wires).flatMap(({ ends }) =>
+      ends.flatMap(({ at }) => (at.on === 'terminal' ? [at.ref] : [])),
+    ),
   );
   const mated = new Set(
-    Object.values(target.mates)
+    Object.values(target.build.mates)
       .flatMap(({ a, b }) => [a, b])
       .flatMap((side) => ('slot' in side && side.slot === slot ? [side.connector] : [])),
   );

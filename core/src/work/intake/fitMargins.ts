@@ -2,11 +2,9 @@
  * Does what is planned go into the frame? Each boxed part and each stack of boards against the frame's bays, axis by
  * axis; and stack screws against what they clamp. Limits are shop values: 2 mm is comfortable.
  */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Slot } from '../../facts/terms/names';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 export interface FitMargin {
   what: string;
@@ -30,8 +28,8 @@ const comfortableMm = 2;
 const boardMm = 1.6;
 const stacked = new Set(['controller', 'esc', 'single board', 'distribution']);
 
-export function fitMargins(target: Build, catalogue: Catalogue): FitMargin[] {
-  const all = Object.keys(target.slots).map((slot) => ({ slot, model: modelIn(target, slot, catalogue)! }));
+export function fitMargins(target: Assembly): FitMargin[] {
+  const all = Object.keys(target.build.slots).map((slot) => ({ slot, model: target.model(slot)! }));
   const frame = all.find(({ model }) => model.frame)?.model.frame;
   if (!frame) return [];
   const [stackBay, otherBay = frame.bays[0]] = [frame.bays[0], frame.bays[1]];
@@ -99,9 +97,9 @@ function patterns(models: readonly PartModel[]): string | null {
 }
 
 /** Stack screws: one nut's height and a turn beyond it hold; more than 8 mm over is in the way. */
-export function screwFits(target: Build, catalogue: Catalogue): ScrewFit[] {
-  const boards = Object.keys(target.slots)
-    .map((slot) => modelIn(target, slot, catalogue)!)
+export function screwFits(target: Assembly): ScrewFit[] {
+  const boards = Object.keys(target.build.slots)
+    .map((slot) => target.model(slot)!)
     .filter(({ kind, body }) => stacked.has(kind) && body.mount);
   if (boards.length === 0) return [];
   const { thread, lengthMm } = boards[0]!.body.mount!;

@@ -1,11 +1,8 @@
 /** How hard a job is, and how long it may take: joints by class, the smallest pad, plugs against soldered ends. */
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import { landedOn } from '../../facts/assembly/build';
-import type { Build } from '../../facts/assembly/build';
 import { difference } from '../../facts/assembly/difference';
-import { splitJoint } from '../../facts/terms/names';
-import type { Step } from '../sequence/step';
-import { findTerminal } from '../../facts/assembly/lookUp';
+import type { Step } from '../sequence/stepTable';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 export interface Grade {
   word: 'plain' | 'fine' | 'delicate';
@@ -25,14 +22,12 @@ const spread = 1 / 3;
 const solderedEndS = 60;
 const plugS = 20;
 
-export function gradeJob(start: Build, target: Build, catalogue: Catalogue, steps: readonly Step[]): Grade {
-  const ends = difference(start, target).flatMap(({ verb, subject }) => {
-    const joint = verb === 'land' ? splitJoint(subject) : null;
-    const wire = joint && target.wires[joint.wire];
+export function gradeJob(start: Assembly, target: Assembly, steps: readonly Step[]): Grade {
+  const ends = difference(start.build, target.build).flatMap(({ verb, about }) => {
+    const joint = verb === 'land' ? about : null;
+    const wire = joint && target.build.wires[joint.wire];
     const ref = wire && landedOn(wire.ends[joint.end]);
-    return wire && ref
-      ? [{ ref, awg: wire.awg, by: wire.ends[joint.end].by, pad: findTerminal(target, ref, catalogue) }]
-      : [];
+    return wire && ref ? [{ ref, awg: wire.awg, by: wire.ends[joint.end].by, pad: target.terminal(ref) }] : [];
   });
   const soldered = ends.filter(({ by }) => by === 'solder');
   const count = (from: number, to: number) => soldered.filter(({ awg }) => awg >= from && awg < to).length;
@@ -45,9 +40,9 @@ export function gradeJob(start: Build, target: Build, catalogue: Catalogue, step
   const width = smallestPad?.widthMm ?? 9;
   const word = width < 1 || soldered.length > 90 ? 'delicate' : width < 1.3 || soldered.length > 40 ? 'fine' : 'plain';
   const minutes = steps.filter(({ done }) => !done).reduce((sum, { takesS }) => sum + takesS, 0) / 60;
-  const plugs = Object.keys(target.mates).filter((id) => !(id in start.mates)).length;
-  const contacts = Object.values(target.wires)
-    .filter((wire) => !(wire.id in start.wires))
+  const plugs = Object.keys(target.build.mates).filter((id) => !(id in start.build.mates)).length;
+  const contacts = Object.values(target.build.wires)
+    .filter((wire) => !(wire.id in start.build.wires))
     .flatMap((wire) => wire.ends)
     .filter(({ at }) => at.on === 'cavity').length;
   return {

@@ -2,11 +2,9 @@
  * Does the motor's speed on this pack suit the ESC? Electrical speed = turns per volt x full volts x pole pairs,
  * against the ESC's limit. Bands are shop values: propellers load the motor to about 80 % of its free speed.
  */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Range, Slot } from '../../facts/terms/names';
 import { packVolts } from '../../facts/terms/names';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 export interface MotorRisk {
   motor: string;
@@ -22,8 +20,8 @@ export interface MotorRisk {
 
 const easyBelow = 0.75;
 
-export function motorRisks(target: Build, catalogue: Catalogue, cells: Range): MotorRisk[] {
-  const models = Object.keys(target.slots).map((slot) => ({ slot, model: modelIn(target, slot, catalogue)! }));
+export function motorRisks(target: Assembly, cells: Range): MotorRisk[] {
+  const models = Object.keys(target.build.slots).map((slot) => ({ slot, model: target.model(slot)! }));
   const limits = models.flatMap(({ model }) => (model.speed?.limitErpm ? [model.speed.limitErpm] : []));
   const limitErpm = limits.length > 0 ? Math.min(...limits) : null;
   const fullV = packVolts(cells)[1];

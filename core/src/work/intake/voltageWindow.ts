@@ -1,12 +1,10 @@
 /** Does every part live on the volts that it gets, from the empty to the full pack? */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Range, Slot, TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
 import { supplyTree } from '../../physics/loads/supplyTree';
 import { sourcesOf } from '../../judgement/rules/sources';
 import { netlist } from '../../facts/wiring/netlist';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
 
 export interface WindowLine {
   slot: Slot;
@@ -23,11 +21,11 @@ export interface WindowLine {
 }
 
 /** Every supply pad of every part, one line a part and feed; worst first. */
-export function voltageWindow(target: Build, catalogue: Catalogue, cells: Range): WindowLine[] {
-  const nets = netlist(target, catalogue);
-  const sources = sourcesOf(target, catalogue, nets, supplyTree(target, catalogue, cells));
-  const lines = Object.keys(target.slots).flatMap((slot) => {
-    const model = modelIn(target, slot, catalogue)!;
+export function voltageWindow(target: Assembly, cells: Range): WindowLine[] {
+  const nets = netlist(target);
+  const sources = sourcesOf(target, nets, supplyTree(target, cells));
+  const lines = Object.keys(target.build.slots).flatMap((slot) => {
+    const model = target.model(slot)!;
     const seen = new Set<string>();
     return model.terminals.flatMap((terminal): WindowLine[] => {
       const takes = terminal.roles.find((role) => role.is === 'supply' && role.dir === 'takes');

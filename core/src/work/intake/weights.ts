@@ -2,15 +2,14 @@
  * What a quad should weigh, with its band: part masses spread 5 % unless they were weighed here, wire by copper and
  * insulation, solder by joint. Forecast with any pack.
  */
-import type { Build } from '../../facts/assembly/build';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import { certaintyAt } from '../../facts/catalogue/revisions';
 import { assumedLengthMm, wireDiameterMm } from '../../planning/kit/amounts';
 import { kitList } from '../../planning/kit/kitList';
 import { emptyBuild } from '../../facts/assembly/build';
 import type { Range, Slot } from '../../facts/terms/names';
-import { modelIn } from '../../facts/assembly/lookUp';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { assemble } from '../../facts/assembly/assembly';
 
 export interface WeightForecast {
   dryG: Range;
@@ -29,13 +28,12 @@ const wireGPerMm = (awg: number) => wireDiameterMm(awg) ** 2 * 0.785 * 3.2e-3;
 
 /** @param weighed Grams of parts weighed here, by slot; one of several alike stands for all. */
 export function forecastWeight(
-  target: Build,
-  catalogue: Catalogue,
+  target: Assembly,
   weighed: Readonly<Record<Slot, number>>,
   packs: readonly PartModel[],
   propeller: PartModel | null,
 ): WeightForecast {
-  const models = Object.keys(target.slots).map((slot) => ({ slot, model: modelIn(target, slot, catalogue)! }));
+  const models = Object.keys(target.build.slots).map((slot) => ({ slot, model: target.model(slot)! }));
   const known = new Map(
     models.flatMap(({ slot, model }) => (weighed[slot] === undefined ? [] : [[model.id, weighed[slot]] as const])),
   );
@@ -43,10 +41,10 @@ export function forecastWeight(
     const own = known.get(model.id);
     return own === undefined ? band(model.massG, spread[certaintyAt(model, '/massG')]) : band(own, 0.01);
   });
-  const wires = Object.values(target.wires)
+  const wires = Object.values(target.build.wires)
     .filter(({ from }) => from !== 'tail')
     .map(({ awg, lengthMm }) => band((lengthMm ?? assumedLengthMm) * wireGPerMm(awg), 0.2));
-  const small = kitList(emptyBuild, target, catalogue).map(({ kind, key, needed }) =>
+  const small = kitList(assemble(emptyBuild, target.catalogue), target).map(({ kind, key, needed }) =>
     band(smallG(kind, key) * needed, 0.2),
   );
   const dryG = sum([...parts, ...wires, ...small]);

@@ -6,7 +6,9 @@ import type { Catalogue } from '../../facts/catalogue/catalogue';
 import { alignmentOf, tiltSigns } from '../../physics/motors/alignment';
 import { motorMap } from '../../physics/motors/motorMap';
 import type { PlanDraft } from '../../facts/plan/plan';
-import { modelIn } from '../../facts/assembly/lookUp';
+import { assemble } from '../../facts/assembly/assembly';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { isController } from '../../facts/catalogue/kinds';
 
 export interface SheetLine {
   key: string;
@@ -28,21 +30,22 @@ const uses: Readonly<Record<string, string>> = {
 };
 
 export function setupSheet(plan: PlanDraft, catalogue: Catalogue): SheetLine[] {
+  const assembly = assemble(plan.target, catalogue);
   return [
-    ...ports(plan, catalogue),
-    ...receiver(plan, catalogue),
-    ...video(plan, catalogue),
-    ...motors(plan, catalogue),
-    ...board(plan, catalogue),
+    ...ports(plan, assembly),
+    ...receiver(plan, assembly),
+    ...video(plan),
+    ...motors(plan, assembly),
+    ...board(assembly),
     ...battery(plan),
     ...safety(plan),
   ];
 }
 
-function ports({ target, links }: PlanDraft, catalogue: Catalogue): SheetLine[] {
+function ports({ target, links }: PlanDraft, assembly: Assembly): SheetLine[] {
   return Object.keys(target.slots).flatMap((slot) => {
-    const model = modelIn(target, slot, catalogue)!;
-    if (model.kind !== 'controller' && model.kind !== 'single board') return [];
+    const model = assembly.model(slot)!;
+    if (!isController(model.kind)) return [];
     return model.ports
       .filter(({ kind }) => kind === 'serial')
       .map(({ id }): SheetLine => {
@@ -59,16 +62,18 @@ function ports({ target, links }: PlanDraft, catalogue: Catalogue): SheetLine[] 
   });
 }
 
-function receiver({ target, links }: PlanDraft, catalogue: Catalogue): SheetLine[] {
+function receiver({ links }: PlanDraft, assembly: Assembly): SheetLine[] {
   return links
     .filter(({ set }) => set.protocol === 'serialReceiver')
     .flatMap((link, index): SheetLine[] => {
       const [own, host] = link.ends;
       const name = index === 0 ? 'receiver' : `receiver ${index + 1}`;
-      const port = own && modelIn(target, own.slot, catalogue)?.ports.find(({ id }) => id === own.port);
-      const back = modelIn(target, own?.slot ?? '', catalogue)?.terminals.some(({ roles }) =>
-        roles.some((role) => role.is === 'port' && role.port === port?.id && role.pin === 'rx'),
-      );
+      const port = own && assembly.model(own.slot)?.ports.find(({ id }) => id === own.port);
+      const back = assembly
+        .model(own?.slot ?? '')
+        ?.terminals.some(({ roles }) =>
+          roles.some((role) => role.is === 'port' && role.port === port?.id && role.pin === 'rx'),
+        );
       return [
         { key: `${name} port`, value: host ? host.port.toLowerCase() : null, group: 'receiver', because: link.purpose },
         {
@@ -87,7 +92,7 @@ function receiver({ target, links }: PlanDraft, catalogue: Catalogue): SheetLine
     });
 }
 
-function video({ links }: PlanDraft, _catalogue: Catalogue): SheetLine[] {
+function video({ links }: PlanDraft): SheetLine[] {
   const control = links.find(({ set }) => set.protocol === 'control' || set.protocol === 'video');
   const host = control?.ends[1];
   if (!control || !host)
@@ -110,10 +115,10 @@ function video({ links }: PlanDraft, _catalogue: Catalogue): SheetLine[] {
   ];
 }
 
-function motors({ target, schools }: PlanDraft, catalogue: Catalogue): SheetLine[] {
+function motors({ schools }: PlanDraft, assembly: Assembly): SheetLine[] {
   const convention = schools['turning senses'] === 'reversed' ? 'reversed' : 'normal';
-  const places = motorMap(target, catalogue, convention);
-  const own = places.some(({ channel }) => channel && modelIn(target, channel.slot, catalogue)!.kind === 'esc');
+  const places = motorMap(assembly, convention);
+  const own = places.some(({ channel }) => channel && assembly.model(channel.slot)!.kind === 'esc');
   const lines = places.flatMap(({ corner, where, output, sense, channel }): SheetLine[] => [
     {
       key: `motor ${corner} output`,
@@ -141,8 +146,8 @@ function motors({ target, schools }: PlanDraft, catalogue: Catalogue): SheetLine
     : lines;
 }
 
-function board({ target }: PlanDraft, catalogue: Catalogue): SheetLine[] {
-  const alignment = alignmentOf(target, catalogue);
+function board(assembly: Assembly): SheetLine[] {
+  const alignment = alignmentOf(assembly);
   if (!alignment) return [];
   const [nose, right] = tiltSigns(alignment);
   const felt = (sign: typeof nose) => (sign ? `${sign.board.sign > 0 ? 'plus' : 'minus'} ${sign.board.axis}` : '');

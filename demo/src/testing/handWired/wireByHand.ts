@@ -4,8 +4,8 @@
  * A lead with a plug at its start is `GPS.J1>FC.5V,FC.RX2,-,FC.G`, contact 1 first, `-` for a contact left out;
  * with plugs at both ends `ESC.J1>FC.J1`, or `GPS.J1>FC.J4@1,3,2,4` when contacts are exchanged. A mate is `VTX.ANT=ANT.PLUG`. A link is `receiver RX/LINK FC/UART1`.
  */
-import type { Build, Catalogue, Housing, Link, Mate, PlanDraft, TerminalRef, Wire, WireEnd } from '@junctor/core';
-import { emptyBuild, modelIn, tailWireId } from '@junctor/core';
+import type { Catalogue, Housing, Link, Mate, PlanDraft, TerminalRef, Wire, WireEnd, Assembly } from '@junctor/core';
+import { assemble, emptyBuild, tailWireId } from '@junctor/core';
 
 export interface HandWired {
   name: string;
@@ -38,14 +38,14 @@ export function wireByHand(hand: HandWired, catalogue: Catalogue): PlanDraft {
     housings: {},
     mates: {},
   };
-  const start: Build = { ...emptyBuild, slots };
+  const start = assemble({ ...emptyBuild, slots }, catalogue);
   words(hand.wires).forEach((text, index) => {
     const [from, to] = text.split('>') as [TerminalRef, TerminalRef];
-    check(start, catalogue, from);
-    check(start, catalogue, to);
+    check(start, from);
+    check(start, to);
     const slot = from.split('.')[0]!;
     const terminal = from.slice(slot.length + 1);
-    const tail = modelIn(start, slot, catalogue)!.tails.find((one) => one.terminal === terminal);
+    const tail = start.model(slot)!.tails.find((one) => one.terminal === terminal);
     const id = tail ? tailWireId(slot, terminal) : `W${index + 1}`;
     const factory: WireEnd = { at: { on: 'terminal', ref: from }, by: 'factory' };
     made.wires[id] = tail
@@ -62,7 +62,7 @@ export function wireByHand(hand: HandWired, catalogue: Catalogue): PlanDraft {
         }
       : { ...body, id, awg: awgFor(from, hand), from: 'stock', ends: [solder(from), solder(to)] };
   });
-  words(hand.leads ?? '').forEach((text, index) => lead(start, catalogue, made, text, `C${index + 1}`));
+  words(hand.leads ?? '').forEach((text, index) => lead(start, made, text, `C${index + 1}`));
   for (const text of words(hand.mates ?? '')) {
     const [a, b] = text
       .split('=')
@@ -89,7 +89,15 @@ export function wireByHand(hand: HandWired, catalogue: Catalogue): PlanDraft {
         set: {},
       };
     });
-  return { target: { ...start, ...made }, front: null, links, cells: hand.cells, schools: {}, wishes: [], pinned: [] };
+  return {
+    target: { ...start.build, ...made },
+    front: null,
+    links,
+    cells: hand.cells,
+    schools: {},
+    wishes: [],
+    pinned: [],
+  };
 }
 
 function words(text: string): string[] {
@@ -103,15 +111,14 @@ function awgFor(from: string, hand: HandWired): number {
   return /\.(VBAT|VB1)$/.test(from) ? 24 : /\.(VIN|GND|5V)$/.test(from) ? 26 : 28;
 }
 
-function check(build: Build, catalogue: Catalogue, ref: TerminalRef): void {
+function check(assembly: Assembly, ref: TerminalRef): void {
   const slot = ref.split('.')[0]!;
-  if (!modelIn(build, slot, catalogue)?.terminals.some(({ id }) => `${slot}.${id}` === ref))
+  if (!assembly.model(slot)?.terminals.some(({ id }) => `${slot}.${id}` === ref))
     throw new RangeError(`no terminal ${ref}`);
 }
 
 function lead(
-  build: Build,
-  catalogue: Catalogue,
+  assembly: Assembly,
   made: { wires: Record<string, Wire>; housings: Record<string, Housing>; mates: Record<string, Mate> },
   text: string,
   id: string,
@@ -119,7 +126,7 @@ function lead(
   const [from, to] = text.split('>') as [string, string];
   const plug = (at: string, name: string) => {
     const [slot, connectorId] = [at.split('.')[0]!, at.slice(at.indexOf('.') + 1)];
-    const connector = modelIn(build, slot, catalogue)!.connectors.find((one) => one.id === connectorId);
+    const connector = assembly.model(slot)!.connectors.find((one) => one.id === connectorId);
     if (!connector) throw new RangeError(`no connector ${at}`);
     made.housings[name] = {
       id: name,
@@ -145,7 +152,7 @@ function lead(
   for (let position = 1; position <= ways; position++) {
     const target = far?.[position - 1];
     if (target === '-') continue;
-    if (target) check(build, catalogue, target as TerminalRef);
+    if (target) check(assembly, target as TerminalRef);
     made.wires[`${id}-${position}`] = {
       ...body,
       id: `${id}-${position}`,

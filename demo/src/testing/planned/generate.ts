@@ -3,7 +3,7 @@
  * from the shipped catalogue and have places of their own.
  */
 import type { Build, Catalogue, Wish } from '@junctor/core';
-import { emptyBuild, wishesFor } from '@junctor/core';
+import { assemble, emptyBuild, wishesFor } from '@junctor/core';
 
 export interface Generated {
   name: string;
@@ -145,7 +145,7 @@ export function generate(seed: number, catalogue: Catalogue, kind: Generated['ki
       { model, revision: 1, part: null, pose: pose(slot, next, family.motors) },
     ]),
   );
-  const wishes = wishesFor({ ...emptyBuild, slots }, catalogue);
+  const wishes = wishesFor(assemble({ ...emptyBuild, slots }, catalogue));
   return {
     name: `${seed} ${family.name}, ${kind}`,
     slots,
@@ -179,7 +179,7 @@ function filled(
   const more = Math.max(0, ports - used) + (kind === 'impossible' ? 2 : 0);
   for (let count = 0; count < more; count++)
     slots[`RXB${count + 1}`] = { model: 'dunlin-rx-2', revision: 1, part: null, pose: pose('RX', next, motors) };
-  const all = wishesFor({ ...emptyBuild, slots }, catalogue);
+  const all = wishesFor(assemble({ ...emptyBuild, slots }, catalogue));
   const serial = ['receiver', 'positioning', 'on-screen data', 'video control'];
   return all.map((wish) =>
     serial.includes(wish.purpose) && (kind === 'impossible' || wish.of.startsWith('RX'))

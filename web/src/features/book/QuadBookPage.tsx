@@ -1,6 +1,6 @@
 /** One aircraft's book: its faults first, then everything that was done and seen, with who and when. */
 import type { QuadRecord } from '@junctor/core';
-import { fold, openFaults, foldLog, siteWords } from '@junctor/core';
+import { fold, openFaults, siteWords } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -95,11 +95,11 @@ export function QuadBookPage() {
   useKeys(kinds.map(({ key, label }, index) => ({ key, label, act: () => setKind(index) })));
   const book = useMemo(() => {
     if (!records || !named || !covers(catalogue, named)) return null;
-    const folded = foldLog(records, catalogue);
+    const log = fold(records, catalogue);
     return {
-      words: { build: fold(records, catalogue), catalogue },
-      open: openFaults(folded).length,
-      ...standing(records),
+      now: log.asBuilt,
+      open: openFaults(log).length,
+      ...struck(records),
     };
   }, [records, named, catalogue]);
   if (quad.error && !quad.data) return <Notice title="This book cannot be shown">{quad.error.message}</Notice>;
@@ -126,7 +126,7 @@ export function QuadBookPage() {
       </h2>
       {faults.length === 0 && <p>No fault has been logged on this quad.</p>}
       {faults.map((record) => (
-        <FaultEntryCard key={record.id} record={record} where={siteWords(faultOf(record).site, book.words)} />
+        <FaultEntryCard key={record.id} record={record} where={siteWords(faultOf(record).site, book.now)} />
       ))}
       <h2 id="log">Log</h2>
       <nav aria-label="Show">
@@ -145,7 +145,7 @@ export function QuadBookPage() {
               {new Date(record.doneAt).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'medium' })}
             </time>
             <span>{record.person}</span>
-            <span>{recordWords(record, book.words)}</span>
+            <span>{recordWords(record, book.now)}</span>
           </li>
         ))}
       </Lines>
@@ -159,6 +159,6 @@ function faultOf(record: NamedRecord) {
 }
 
 /** Records that were corrected or taken back. */
-function standing(records: readonly NamedRecord[]): { gone: ReadonlySet<string> } {
+function struck(records: readonly NamedRecord[]): { gone: ReadonlySet<string> } {
   return { gone: new Set(records.flatMap(({ replaces }) => replaces ?? [])) };
 }

@@ -1,28 +1,28 @@
 /** A record in a technician's words. */
-import type { QuadRecord, WordContext } from '@junctor/core';
+import type { Assembly, QuadRecord } from '@junctor/core';
 import { isAct, jointName, jointWords, landedOn, siteWords, slotWords, terminalWords, wireWords } from '@junctor/core';
 
-export function recordWords({ body }: QuadRecord, words: WordContext): string {
-  return isAct(body) ? actWords(body, words) : noteWords(body, words);
+export function recordWords({ body }: QuadRecord, now: Assembly): string {
+  return isAct(body) ? actWords(body, now) : noteWords(body, now);
 }
 
-function actWords(body: Extract<QuadRecord['body'], { do: string }>, words: WordContext): string {
+function actWords(body: Extract<QuadRecord['body'], { do: string }>, now: Assembly): string {
   switch (body.do) {
     case 'fit':
-      return `${slotWords(body.slot, words)} put in place`;
+      return `${slotWords(body.slot, now)} put in place`;
     case 'take off':
-      return `${slotWords(body.slot, words)} taken off, to ${body.to}`;
+      return `${slotWords(body.slot, now)} taken off, to ${body.to}`;
     case 'land': {
-      const wire = words.build.wires[body.wire];
+      const wire = now.build.wires[body.wire];
       const at = landedOn(body.as);
       if (!at) return `${body.wire} put into its housing`;
-      return `${wire ? wireWords(wire, words) : body.wire} soldered to ${terminalWords(at, words)}`;
+      return `${wire ? wireWords(wire, now) : body.wire} soldered to ${terminalWords(at, now)}`;
     }
     case 'reheat':
-      return `joint reworked: ${jointWords(jointName(body.wire, body.end), words)}`;
+      return `joint reworked: ${jointWords(jointName(body.wire, body.end), now)}`;
     case 'free': {
-      const wire = words.build.wires[body.wire];
-      return `${wire ? wireWords(wire, words) : body.wire} taken off its pad`;
+      const wire = now.build.wires[body.wire];
+      return `${wire ? wireWords(wire, now) : body.wire} taken off its pad`;
     }
     case 'drop wire':
       return `wire ${body.wire} taken out`;
@@ -37,20 +37,20 @@ function actWords(body: Extract<QuadRecord['body'], { do: string }>, words: Word
     case 'bare':
       return `${body.refs.length} terminals ${body.do === 'hide' ? `covered by ${body.by}` : 'bare again'}`;
     case 'contact':
-      return `contact between ${terminalWords(body.a, words)} and ${terminalWords(body.b, words)}`;
+      return `contact between ${terminalWords(body.a, now)} and ${terminalWords(body.b, now)}`;
   }
 }
 
-function noteWords(body: Exclude<QuadRecord['body'], { do: string }>, words: WordContext): string {
+function noteWords(body: Exclude<QuadRecord['body'], { do: string }>, now: Assembly): string {
   switch (body.saw) {
     case 'reading': {
       const { touch, heard, expected, verdict } = body.reading;
       const said = heard.length === 'none' ? 'silent' : (heard.length ?? `${heard.value} ${heard.unit}`);
       const wanted = expected.passes.map((one) => (one === 'none' ? 'silent' : one)).join(' or ');
-      return `black ${terminalWords(touch.black, words)}, red ${terminalWords(touch.red, words)}: ${said}; expected ${wanted}: ${verdict}`;
+      return `black ${terminalWords(touch.black, now)}, red ${terminalWords(touch.red, now)}: ${said}; expected ${wanted}: ${verdict}`;
     }
     case 'look':
-      return `looked at ${jointWords(body.of, words)}: ${body.grade}${body.defects.length > 0 ? `, ${body.defects.join(', ')}` : ''}`;
+      return `looked at ${jointWords(body.of, now)}: ${body.grade}${body.defects.length > 0 ? `, ${body.defects.join(', ')}` : ''}`;
     case 'meter proof':
       return `meter proved: apart ${body.tipsApart === 'none' ? 'silent' : 'sounds'}, together ${body.tipsTogether === 'none' ? 'silent' : 'sounds'}; main leads ${body.restV} V`;
     case 'pack':
@@ -60,7 +60,7 @@ function noteWords(body: Exclude<QuadRecord['body'], { do: string }>, words: Wor
     case 'power':
       return `powered, limited, ${body.onS} s at ${body.packV} V: ${body.verdict}; ${body.signs.filter(({ seen }) => seen).length} of ${body.signs.length} signs seen${body.endedBy === 'done' ? '' : `; ended by ${body.endedBy}`}`;
     case 'fault':
-      return `fault: ${body.fault.symptom}; ${siteWords(body.fault.site, words)}; ${body.fault.state}`;
+      return `fault: ${body.fault.symptom}; ${siteWords(body.fault.site, now)}; ${body.fault.state}`;
     case 'caution':
       return `said: ${body.id}`;
     case 'waiver':

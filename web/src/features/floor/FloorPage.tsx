@@ -85,13 +85,11 @@ export function FloorPage() {
     ...(lead ? [{ key: 'h', to: '/people', label: 'People' }] : []),
   ];
   const keys: Answer[] = [
-    ...lines
-      .slice(0, 9)
-      .map(({ jobId }, index): Answer => ({
-        key: String(index + 1),
-        label: '',
-        act: () => void navigate(`/jobs/${jobId}`),
-      })),
+    ...lines.slice(0, 9).map(({ jobId }, index): Answer => ({
+      key: String(index + 1),
+      label: '',
+      act: () => void navigate(`/jobs/${jobId}`),
+    })),
     ...doors.map(({ key, to, label }): Answer => ({ key, label, act: () => void navigate(to) })),
   ];
   useKeys(keys);

@@ -11,6 +11,7 @@ import {
   notesOf,
   screwFits,
   voltageWindow,
+  assemble,
 } from '@junctor/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -39,11 +40,11 @@ function IntakeSheet({ bench }: { bench: Bench }) {
   const { target, cells } = job.plan;
   const judged = useMemo(
     () => ({
-      volts: voltageWindow(target, catalogue, cells),
-      motors: motorRisks(target, catalogue, cells),
-      room: fitMargins(target, catalogue),
-      screws: screwFits(target, catalogue),
-      grade: gradeJob(state.start, target, catalogue, state.steps),
+      volts: voltageWindow(assemble(target, catalogue), cells),
+      motors: motorRisks(assemble(target, catalogue), cells),
+      room: fitMargins(assemble(target, catalogue)),
+      screws: screwFits(assemble(target, catalogue)),
+      grade: gradeJob(state.start, assemble(target, catalogue), state.steps),
     }),
     [target, cells, catalogue, state],
   );
@@ -54,8 +55,8 @@ function IntakeSheet({ bench }: { bench: Bench }) {
   const packs = candidates.filter(
     ({ kind, cells: pack }) => kind === 'pack' && pack && pack.series >= cells[0] && pack.series <= cells[1],
   );
-  const weight = forecastWeight(target, catalogue, weighed, packs, propeller);
-  const extras = extrasFor(target, catalogue, candidates, intake.valueMinor);
+  const weight = forecastWeight(assemble(target, catalogue), weighed, packs, propeller);
+  const extras = extrasFor(assemble(target, catalogue), candidates, intake.valueMinor);
   const money = (minor: number) => (minor / 100).toLocaleString('en-GB', { maximumFractionDigits: 0 });
   const { grade } = judged;
   return (

@@ -54,7 +54,10 @@ export function KitFile({ bench }: { bench: Bench }) {
       <h2>Kit</h2>
       <p style={{ fontSize: 18, padding: '0 0 8px' }}>
         {steps.filter(({ done }) => done).length} of {steps.length} lines are on the table
-        {steps.some(({ against }) => against) ? `, ${steps.filter(({ against }) => against).length} short` : ''}.
+        {steps.some(({ blockedReason }) => blockedReason)
+          ? `, ${steps.filter(({ blockedReason }) => blockedReason).length} short`
+          : ''}
+        .
       </p>
       <Small
         type="button"

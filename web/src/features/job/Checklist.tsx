@@ -20,7 +20,7 @@ const List = styled.ol`
 `;
 
 export function Checklist({ bench }: { bench: Bench }) {
-  const { steps, gates, words, current } = bench.state;
+  const { steps, gates, current } = bench.state;
   const lines = steps.filter(({ stretch, verb }) => stretch === 'first power' && verb !== 'power');
   const before = gates.filter(({ id, state }) => id !== 'first power' && state === 'blocking');
   return (
@@ -37,8 +37,8 @@ export function Checklist({ bench }: { bench: Bench }) {
         <li key={step.id} data-now={step.id === current?.id}>
           <Box done={step.done} />
           <span>
-            {stepWords(step, words)}
-            {step.done ? ', done' : step.against ? `: ${step.against}` : ''}
+            {stepWords(step, bench.state)}
+            {step.done ? ', done' : step.blockedReason ? `: ${step.blockedReason}` : ''}
           </span>
         </li>
       ))}

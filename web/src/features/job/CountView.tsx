@@ -124,7 +124,7 @@ export function CountView({
       bench={bench}
       shown={step}
       answers={answers}
-      sentence={<strong>{stepWords(step, bench.state.words)}</strong>}
+      sentence={<strong>{stepWords(step, bench.state)}</strong>}
       under={
         typing ? (
           (number.problem ?? 'Type what is really there, then Enter.')
@@ -189,7 +189,7 @@ function Needs({ bench, current }: { bench: Bench; current: string }) {
     <Lines start={from + 1}>
       {lines.slice(from, from + 11).map((step) => (
         <li key={step.id} data-now={step.subject === current}>
-          <span aria-hidden>{step.subject === current ? '►' : step.done ? (step.against ? '▲' : '●') : '○'}</span>
+          <span aria-hidden>{step.subject === current ? '►' : step.done ? (step.blockedReason ? '▲' : '●') : '○'}</span>
           <span>{step.line.name}</span>
           <span>{amountWords(step.line.needed, step.line.unit)}</span>
         </li>

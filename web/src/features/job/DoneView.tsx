@@ -1,5 +1,5 @@
 /** Nothing open in this job: which checks passed, when, by whom. Never a word on whether the aircraft is safe. */
-import { notesOf, openFaults, padWords, terminalWords } from '@junctor/core';
+import { notesOf, ofJob, openFaults, padWords, terminalWords } from '@junctor/core';
 import { useSend } from '../../api/queries';
 import { useNavigate } from 'react-router';
 import type { Answer } from '../../ui/Answers';
@@ -22,9 +22,12 @@ export function DoneHands(bench: Bench): { left: Hand; right: Hand } {
 export function DoneView({ bench, setMode }: { bench: Bench; setMode: SetMode }) {
   const navigate = useNavigate();
   const { log } = bench.state;
-  const power = notesOf(log, 'power').at(-1);
+  const own = ofJob(bench.job.id);
+  const power = notesOf(log, 'power').findLast(own);
   const by = bench.records.find(({ id }) => id === power?.record.id);
-  const readings = notesOf(log, 'reading').filter(({ record }) => record.body.reading.verdict === 'pass').length;
+  const readings = notesOf(log, 'reading')
+    .filter(own)
+    .filter(({ record }) => record.body.reading.verdict === 'pass').length;
   const close = useSend<{ id: string }>(({ id }) => `/jobs/${id}/close`, ['floor', 'quad', 'quads', 'job']);
   const faults = openFaults(log).length;
   const shut = () => close.mutate({ id: bench.job.id }, { onSuccess: () => void navigate('/') });
@@ -62,7 +65,7 @@ export function DoneView({ bench, setMode }: { bench: Bench; setMode: SetMode })
           </Fact>
           <Fact>
             <dt>faults logged</dt>
-            <dd>{notesOf(log, 'fault').length}</dd>
+            <dd>{notesOf(log, 'fault').filter(own).length}</dd>
           </Fact>
         </>
       }
@@ -71,8 +74,8 @@ export function DoneView({ bench, setMode }: { bench: Bench; setMode: SetMode })
 }
 
 function NotSeen({ bench }: { bench: Bench }) {
-  const { words, touches } = bench.state;
-  const pairs = touches.notProven.map(([a, b]) => `${terminalWords(a, words)} and ${padWords(b, words)}`);
+  const { target, touches } = bench.state;
+  const pairs = touches.notProven.map(([a, b]) => `${terminalWords(a, target)} and ${padWords(b, target)}`);
   const lines = [
     'weak or cracked joints that still conduct',
     'logic wires exchanged between plugs',

@@ -11,13 +11,13 @@ import { work } from './mode';
 import type { Bench } from './useBench';
 
 export function FaultView({ bench, symptom, setMode }: { bench: Bench; symptom: string; setMode: SetMode }) {
-  const { words, current } = bench.state;
+  const { target, current } = bench.state;
   const sites = likelySites(bench);
   const [missing, setMissing] = useState(false);
   const [at, setAt] = useState(0);
   const [looks, setLooks] = useState<Damage | ''>('');
   const part = partAt(bench, sites[at] ?? sites[0]!);
-  const judged = looks && part ? judgeDamage(looks, part, bench.state.asBuilt, bench.catalogue) : null;
+  const judged = looks && part ? judgeDamage(looks, part, bench.state.asBuilt) : null;
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
@@ -52,7 +52,7 @@ export function FaultView({ bench, symptom, setMode }: { bench: Bench; symptom: 
       <ChoiceField
         name="site"
         label="Where"
-        options={sites.map((site, index) => ({ value: String(index), label: siteWords(site, words) }))}
+        options={sites.map((site, index) => ({ value: String(index), label: siteWords(site, target) }))}
         onChange={(value) => setAt(Number(value))}
       />
       <ChoiceField
@@ -92,11 +92,11 @@ function Judged({ replace, suspect, because, first, joints, minutes }: DamageJud
 
 /** The part that a place belongs to; null in between. */
 function partAt({ state: { asBuilt } }: Bench, site: Site): string | null {
-  if ('slot' in site) return site.slot in asBuilt.slots ? site.slot : null;
-  const wire = 'wire' in site ? asBuilt.wires[site.wire] : undefined;
+  if ('slot' in site) return site.slot in asBuilt.build.slots ? site.slot : null;
+  const wire = 'wire' in site ? asBuilt.build.wires[site.wire] : undefined;
   const ref = wire && (wire.tailOf ?? wire.ends.map(landedOn).find((one) => one !== null));
   const slot = ref && splitRef(ref).slot;
-  return slot && slot in asBuilt.slots ? slot : null;
+  return slot && slot in asBuilt.build.slots ? slot : null;
 }
 
 /** Where the hands are now: the step's own joint or touch, the last joints made, the parts. */
@@ -107,8 +107,8 @@ function likelySites(bench: Bench): Site[] {
   const joints = [...new Set(log.acts.flatMap(({ joints: made }) => made))].reverse();
   const soldered = joints.flatMap((name): Site[] => {
     const joint = splitJoint(name);
-    const wire = joint && asBuilt.wires[joint.wire];
+    const wire = joint && asBuilt.build.wires[joint.wire];
     return joint && wire && landedOn(wire.ends[joint.end]) ? [{ wire: joint.wire, end: joint.end }] : [];
   });
-  return [...own, ...soldered.slice(0, 12), ...Object.keys(asBuilt.slots).map((slot): Site => ({ slot }))];
+  return [...own, ...soldered.slice(0, 12), ...Object.keys(asBuilt.build.slots).map((slot): Site => ({ slot }))];
 }

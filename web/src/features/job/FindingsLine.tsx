@@ -1,5 +1,5 @@
 /** The worst finding on what is built so far, or something quieter when there is none. */
-import { judge } from '@junctor/core';
+import { judge, assemble } from '@junctor/core';
 import { useMemo } from 'react';
 import type { Bench } from './useBench';
 
@@ -9,7 +9,7 @@ export function FindingsLine({ bench, otherwise }: { bench: Bench; otherwise: st
   const known = useMemo(
     () =>
       new Set(
-        judge(plan.target, bench.catalogue, plan.links, plan.cells)
+        judge(assemble(plan.target, bench.catalogue), plan.links, plan.cells)
           .filter(({ severity }) => severity === 'warn')
           .map(({ key }) => key),
       ),
@@ -36,9 +36,9 @@ export function FindingsLine({ bench, otherwise }: { bench: Bench; otherwise: st
 function shortAt({ state: { steps, current } }: Bench): string | null {
   const line = steps.find(
     (step) =>
-      step.verb === 'count' && step.against !== null && current !== null && step.line.steps.includes(current.id),
+      step.verb === 'count' && step.blockedReason !== null && current !== null && step.line.steps.includes(current.id),
   );
-  return line?.against ?? null;
+  return line?.blockedReason ?? null;
 }
 
 export const severityWord = { kill: 'Destroys hardware', stop: 'Will not work', warn: 'Works badly' } as const;

@@ -13,13 +13,13 @@ import type { SetMode } from './mode';
 import type { Bench } from './useBench';
 
 export function FreeView({ bench, step, setMode }: { bench: Bench; step: Step; setMode: SetMode }) {
-  const { words, asBuilt } = bench.state;
+  const { target, asBuilt } = bench.state;
   const change = useChangePlan(bench.job.id);
   const { wire: id, end } = splitJoint(step.subject)!;
-  const wire = words.build.wires[id]!;
-  const really = landedOn(asBuilt.wires[id]!.ends[end])!;
+  const wire = target.build.wires[id]!;
+  const really = landedOn(asBuilt.build.wires[id]!.ends[end])!;
   const planned = landedOn(wire.ends[end])!;
-  const offer = offerToPlan(bench.job.plan, asBuilt, bench.catalogue, id, end, really);
+  const offer = offerToPlan(bench.job.plan, asBuilt, id, end, really);
   const [objection] = offer.objections;
   const [worst] = bench.state.findings;
   const keep = () => change.mutate({ version: bench.job.plan.version, changes: offer.changes });
@@ -28,18 +28,18 @@ export function FreeView({ bench, step, setMode }: { bench: Bench; step: Step; s
     whyAnswer(setMode),
     {
       key: '1',
-      label: `Keep it on ${padWords(really, words)}`,
+      label: `Keep it on ${padWords(really, target)}`,
       blocked: objection?.says ?? (change.isPending ? 'changing the plan' : null),
       act: keep,
     },
     {
       key: 'Enter',
-      label: `Freed: off ${padWords(really, words)}`,
+      label: `Freed: off ${padWords(really, target)}`,
       main: true,
       act: () => void ('effect' in step && bench.record(step.effect, step.id)),
     },
   ];
-  const also = offer.changes.length > 1 ? `, and the plan’s other lead takes ${padWords(planned, words)}` : '';
+  const also = offer.changes.length > 1 ? `, and the plan’s other lead takes ${padWords(planned, target)}` : '';
   const under = change.error
     ? `The plan was not changed: ${change.error.message}`
     : !objection
@@ -55,8 +55,8 @@ export function FreeView({ bench, step, setMode }: { bench: Bench; step: Step; s
       {...handsFor(bench, step, { ringAt: really })}
       sentence={
         <>
-          <strong>{capital(wireWords(wire, words))}</strong> is on <Plate>{padWords(really, words)}</Plate>, planned was{' '}
-          <Plate>{padWords(planned, words)}</Plate>
+          <strong>{capital(wireWords(wire, target))}</strong> is on <Plate>{padWords(really, target)}</Plate>, planned
+          was <Plate>{padWords(planned, target)}</Plate>
         </>
       }
       under={<strong role="alert">{under}</strong>}
@@ -68,7 +68,7 @@ export function FreeView({ bench, step, setMode }: { bench: Bench; step: Step; s
           </Fact>
           <Fact>
             <dt>move it</dt>
-            <dd className="long">desolder here, then solder to {padWords(planned, words)}</dd>
+            <dd className="long">desolder here, then solder to {padWords(planned, target)}</dd>
           </Fact>
         </>
       }

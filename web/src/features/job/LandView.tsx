@@ -2,10 +2,8 @@
 import type { Step } from '@junctor/core';
 import {
   alloyOf,
-  findTerminal,
   landedOn,
   neighboursOf,
-  modelIn,
   padWords,
   printed,
   recipeFor,
@@ -13,6 +11,7 @@ import {
   splitJoint,
   splitRef,
   wireWords,
+  assemble,
 } from '@junctor/core';
 import { useState } from 'react';
 import type { Answer } from '../../ui/Answers';
@@ -26,9 +25,9 @@ import type { SetMode } from './mode';
 import type { Bench } from './useBench';
 
 export function LandView({ bench, step, setMode }: { bench: Bench; step: Step; setMode: SetMode }) {
-  const { words } = bench.state;
+  const { target } = bench.state;
   const { wire: id, end } = splitJoint(step.subject)!;
-  const wire = words.build.wires[id]!;
+  const wire = target.build.wires[id]!;
   const ref = landedOn(wire.ends[end])!;
   const [flipped, setFlipped] = useState(false);
   const land = () => 'effect' in step && bench.record(step.effect, step.id);
@@ -37,7 +36,7 @@ export function LandView({ bench, step, setMode }: { bench: Bench; step: Step; s
     { key: '7', also: ['o'], label: 'Other pad', act: () => setMode({ is: 'other pad', ref, flipped: false }) },
     whyAnswer(setMode),
     { key: '9', also: ['f'], label: 'Flip the board', hidden: true, act: () => setFlipped(!flipped) },
-    { key: 'Enter', label: `Done: on ${printed(ref, words)}`, main: true, act: () => void land() },
+    { key: 'Enter', label: `Done: on ${printed(ref, target)}`, main: true, act: () => void land() },
   ];
   const hands = handsFor(bench, step, {
     flipped,
@@ -51,8 +50,8 @@ export function LandView({ bench, step, setMode }: { bench: Bench; step: Step; s
       answers={answers}
       sentence={
         <>
-          Solder <strong>{wireWords(wire, words)}</strong> to {slotWords(splitRef(ref).slot, words)}, pad{' '}
-          <Plate>{padWords(ref, words)}</Plate>
+          Solder <strong>{wireWords(wire, target)}</strong> to {slotWords(splitRef(ref).slot, target)}, pad{' '}
+          <Plate>{padWords(ref, target)}</Plate>
         </>
       }
       under={<FindingsLine bench={bench} otherwise={neighbourLine(bench, ref)} />}
@@ -63,9 +62,9 @@ export function LandView({ bench, step, setMode }: { bench: Bench; step: Step; s
 
 /** "A3 and C3 lie 1.4 mm away: look for a bridge." */
 export function neighbourLine(bench: Bench, ref: `${string}.${string}`): string {
-  const { build } = bench.state.words;
+  const { build } = bench.state.target;
   const { slot, terminal } = splitRef(ref);
-  const model = modelIn(build, slot, bench.catalogue)!;
+  const model = assemble(build, bench.catalogue).model(slot)!;
   const near = neighboursOf(
     model,
     model.terminals.find(({ id }) => id === terminal)!,
@@ -76,10 +75,10 @@ export function neighbourLine(bench: Bench, ref: `${string}.${string}`): string 
 }
 
 export function RecipeFacts({ bench, joint }: { bench: Bench; joint: string }) {
-  const { build } = bench.state.words;
+  const { build } = bench.state.target;
   const { wire: id, end } = splitJoint(joint)!;
   const wire = build.wires[id]!;
-  const pad = findTerminal(build, landedOn(wire.ends[end])!, bench.catalogue)!;
+  const pad = assemble(build, bench.catalogue).terminal(landedOn(wire.ends[end])!)!;
   const { tipMm, setC, stripMm, flowsS, stopS } = recipeFor(wire.awg, pad, alloyOf(bench.job.plan.schools));
   return (
     <>

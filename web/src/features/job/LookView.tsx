@@ -1,6 +1,6 @@
 /** A look with the magnifier at a row of joints, or into a plug. */
-import type { Note, Step, TerminalRef } from '@junctor/core';
-import { jointWords, modelIn, splitRef, stepWords } from '@junctor/core';
+import type { Note, StepOf } from '@junctor/core';
+import { jointWords, lookedAt, stepWords } from '@junctor/core';
 import { useState } from 'react';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
@@ -11,12 +11,11 @@ import { JobFrame } from './JobFrame';
 import type { SetMode } from './mode';
 import type { Bench } from './useBench';
 
-type LookStep = Extract<Step, { verb: 'look' }>;
-
-export function LookView({ bench, step, setMode }: { bench: Bench; step: LookStep; setMode: SetMode }) {
+export function LookView({ bench, step, setMode }: { bench: Bench; step: StepOf<'look'>; setMode: SetMode }) {
   const [asking, setAsking] = useState(false);
-  const { words } = bench.state;
-  const subjects = step.plug ? [step.plug] : step.joints;
+  const { target } = bench.state;
+  const subjects = lookedAt(step);
+  const plug = step.about.kind === 'plug' ? step.about : null;
   const grade = (of: string, as: 'good' | 'redo'): Note => ({
     saw: 'look',
     of,
@@ -38,19 +37,17 @@ export function LookView({ bench, step, setMode }: { bench: Bench; step: LookSte
   const answers: Answer[] = asking
     ? [
         { key: 'Escape', label: 'Close', act: () => setAsking(false) },
-        ...subjects
-          .slice(0, 8)
-          .map((of, index): Answer => ({
-            key: String(index + 1),
-            label: step.plug ? 'bent pin' : shortName(of),
-            act: () => redo(of),
-          })),
+        ...subjects.slice(0, 8).map((of, index): Answer => ({
+          key: String(index + 1),
+          label: plug ? 'bent pin' : shortName(of),
+          act: () => redo(of),
+        })),
       ]
     : [
         ...commonAnswers(bench, setMode),
-        { key: '2', label: step.plug ? 'Not right' : 'One is not good', act: () => setAsking(true) },
+        { key: '2', label: plug ? 'Not right' : 'One is not good', act: () => setAsking(true) },
         whyAnswer(setMode),
-        { key: 'Enter', label: step.plug ? 'No pin is bent' : `All ${subjects.length} good`, main: true, act: allGood },
+        { key: 'Enter', label: plug ? 'No pin is bent' : `All ${subjects.length} good`, main: true, act: allGood },
       ];
   return (
     <JobFrame
@@ -58,16 +55,16 @@ export function LookView({ bench, step, setMode }: { bench: Bench; step: LookSte
       shown={step}
       answers={answers}
       {...handsFor(bench, step)}
-      sentence={<strong>{asking ? 'Which one is to be redone?' : stepWords(step, words)}</strong>}
+      sentence={<strong>{asking ? 'Which one is to be redone?' : stepWords(step, bench.state)}</strong>}
       under={
         asking ? (
-          subjects.map((of, index) => `${index + 1}: ${jointWords(of, words)}`).join('; ')
+          subjects.map((of, index) => `${index + 1}: ${jointWords(of, target)}`).join('; ')
         ) : (
           <FindingsLine
             bench={bench}
             otherwise={
-              step.against ??
-              (step.plug
+              step.blockedReason ??
+              (plug
                 ? 'Both ends, in good light. A bent pin puts the pack on a logic chip; no limiter is quick enough.'
                 : 'Boards covered, flux off, offcuts counted. Both sides.')
             }
@@ -77,12 +74,12 @@ export function LookView({ bench, step, setMode }: { bench: Bench; step: LookSte
       crossing={
         <>
           <Fact>
-            <dt>{step.plug ? 'contacts' : 'joints'}</dt>
-            <dd>{step.plug ? contactsOf(bench, step.plug) : subjects.length}</dd>
+            <dt>{plug ? 'contacts' : 'joints'}</dt>
+            <dd>{plug ? contactsOf(bench, plug) : subjects.length}</dd>
           </Fact>
           <Fact>
             <dt>if not</dt>
-            <dd className="long">{step.plug ? 'straighten it, or do not mate it' : 'flux and a short reflow'}</dd>
+            <dd className="long">{plug ? 'straighten it, or do not mate it' : 'flux and a short reflow'}</dd>
           </Fact>
         </>
       }
@@ -90,11 +87,9 @@ export function LookView({ bench, step, setMode }: { bench: Bench; step: LookSte
   );
 }
 
-/** How many contacts a plug (`ESC.J1`) has, by its part model. */
-function contactsOf(bench: Bench, plug: string): number {
-  const { slot, terminal } = splitRef(plug as TerminalRef);
-  const model = modelIn(bench.state.words.build, slot, bench.catalogue);
-  return model?.connectors.find(({ id }) => id === terminal)?.pins.length ?? 0;
+/** How many contacts a plug has, by its part model. */
+function contactsOf(bench: Bench, { slot, connector }: { slot: string; connector: string }): number {
+  return bench.state.target.connector(slot, connector)?.pins.length ?? 0;
 }
 
 function shortName(joint: string): string {

@@ -11,7 +11,7 @@ import { work } from './mode';
 import type { Bench } from './useBench';
 
 export function LookingView({ bench, index, setMode }: { bench: Bench; index: number; setMode: SetMode }) {
-  const { steps, words } = bench.state;
+  const { steps } = bench.state;
   const step = steps[Math.min(index, steps.length - 1)]!;
   const look = (to: number) => setMode({ is: 'looking', index: Math.max(0, Math.min(steps.length - 1, to)) });
   const answers: Answer[] = [
@@ -28,12 +28,12 @@ export function LookingView({ bench, index, setMode }: { bench: Bench; index: nu
       shown={step}
       answers={answers}
       {...handsFor(bench, step)}
-      sentence={<>Looking: {stepWords(step, words)}</>}
+      sentence={<>Looking: {stepWords(step, bench.state)}</>}
       under={became(bench, step)}
       crossing={
         <Fact>
           <dt>this step</dt>
-          <dd className="long">{step.done ? 'done' : (step.against ?? 'not done yet')}</dd>
+          <dd className="long">{step.done ? 'done' : (step.blockedReason ?? 'not done yet')}</dd>
         </Fact>
       }
     />

@@ -1,16 +1,6 @@
 /** The ring walks to where the wire really went; Enter records it there, whatever was planned. */
 import type { Act, Side, TerminalRef } from '@junctor/core';
-import {
-  findTerminal,
-  landedOn,
-  modelIn,
-  padWords,
-  printed,
-  splitJoint,
-  splitRef,
-  terminalOf,
-  wireWords,
-} from '@junctor/core';
+import { landedOn, padWords, printed, splitJoint, splitRef, terminalOf, wireWords } from '@junctor/core';
 import { useRef } from 'react';
 import { padTowards } from '../../drawing/view';
 import type { Answer } from '../../ui/Answers';
@@ -25,10 +15,10 @@ import type { Bench } from './useBench';
 type OtherPad = Extract<Mode, { is: 'other pad' }>;
 
 export function OtherPadView({ bench, mode, setMode }: { bench: Bench; mode: OtherPad; setMode: SetMode }) {
-  const { words, current } = bench.state;
+  const { target, current } = bench.state;
   const typed = useRef({ text: '', at: 0 });
   const { slot, terminal } = splitRef(mode.ref);
-  const model = modelIn(words.build, slot, bench.catalogue)!;
+  const model = target.model(slot)!;
   const side = sideFor(model, [terminal], mode.flipped);
   const go = (ref: TerminalRef, flipped = false) => setMode({ is: 'other pad', ref, flipped });
   const walk = (direction: 'left' | 'right' | 'up' | 'down') => {
@@ -57,7 +47,7 @@ export function OtherPadView({ bench, mode, setMode }: { bench: Bench; mode: Oth
     })),
   );
   const joint = current && 'subject' in current ? splitJoint(current.subject) : null;
-  const wire = joint && words.build.wires[joint.wire];
+  const wire = joint && target.build.wires[joint.wire];
   if (!current || !('effect' in current) || !joint || !wire) {
     return null;
   }
@@ -69,7 +59,7 @@ export function OtherPadView({ bench, mode, setMode }: { bench: Bench; mode: Oth
     bench.record(landed, current.id);
     setMode(work);
   };
-  const holds = findTerminal(words.build, mode.ref, bench.catalogue)!.holds;
+  const holds = target.terminal(mode.ref)!.holds;
   const answers: Answer[] = [
     { key: 'Escape', label: 'As planned', act: () => setMode(work) },
     { key: 'ArrowLeft', label: 'Left', hidden: true, act: () => walk('left') },
@@ -82,7 +72,7 @@ export function OtherPadView({ bench, mode, setMode }: { bench: Bench; mode: Oth
       main: true,
       act: take,
       blocked: holds === 0 ? 'Nothing can be soldered there' : null,
-      label: mode.ref === planned ? `Done: on ${printed(mode.ref, words)}` : `It is on ${printed(mode.ref, words)}`,
+      label: mode.ref === planned ? `Done: on ${printed(mode.ref, target)}` : `It is on ${printed(mode.ref, target)}`,
     },
   ];
   return (
@@ -93,7 +83,7 @@ export function OtherPadView({ bench, mode, setMode }: { bench: Bench; mode: Oth
       {...handsFor(bench, current, { ringAt: mode.ref, flipped: mode.flipped, onPick: (ref) => go(ref) })}
       sentence={
         <>
-          Where did <strong>{wireWords(wire, words)}</strong> really go?
+          Where did <strong>{wireWords(wire, target)}</strong> really go?
         </>
       }
       under="Arrows walk to the nearest pad, letters find it by its print. Enter records the pad in the ring."
@@ -101,11 +91,11 @@ export function OtherPadView({ bench, mode, setMode }: { bench: Bench; mode: Oth
         <>
           <Fact>
             <dt>planned</dt>
-            <dd className="long">{planned ? padWords(planned, words) : ''}</dd>
+            <dd className="long">{planned ? padWords(planned, target) : ''}</dd>
           </Fact>
           <Fact>
             <dt>ring on</dt>
-            <dd>{padWords(mode.ref, words)}</dd>
+            <dd>{padWords(mode.ref, target)}</dd>
           </Fact>
         </>
       }

@@ -61,7 +61,7 @@ export function PackView({ bench, step, setMode }: { bench: Bench; step: Step; s
           : { title: 'what must hold', note: 'before limited power', body: <Checklist bench={bench} /> }
       }
       sentence={<strong>{state.prompt.asks}</strong>}
-      under={state.problem ?? step.against ?? state.prompt.hint}
+      under={state.problem ?? step.blockedReason ?? state.prompt.hint}
       crossing={
         <>
           <Fact>

@@ -36,7 +36,7 @@ export function PictureView({
   const [problem, setProblem] = useState<string | null>(null);
   const [keeping, setKeeping] = useState(false);
   const field = useRef<HTMLDivElement>(null);
-  const { steps, words } = bench.state;
+  const { steps } = bench.state;
   const off = steps.filter(({ group, id }) => group === step.group && id !== step.id);
   const take = async (file: File) => {
     setKeeping(true);
@@ -67,7 +67,7 @@ export function PictureView({
       bench={bench}
       shown={step}
       answers={answers}
-      sentence={<strong>{stepWords(step, words)}</strong>}
+      sentence={<strong>{stepWords(step, bench.state)}</strong>}
       under={
         problem ? (
           <strong role="alert">Not kept: {problem}</strong>
@@ -83,7 +83,7 @@ export function PictureView({
         body: (
           <List aria-label="What comes off">
             {off.slice(0, most).map((one) => (
-              <li key={one.id}>{stepWords(one, words)}</li>
+              <li key={one.id}>{stepWords(one, bench.state)}</li>
             ))}
             {off.length > most && <li>and {off.length - most} more</li>}
           </List>

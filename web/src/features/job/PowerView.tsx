@@ -1,6 +1,6 @@
 /** Limited first power: what must happen, what is seen, seconds running; one record of it all. */
 import type { Note, Step } from '@junctor/core';
-import { modelIn, notesOf, validPermit } from '@junctor/core';
+import { notesOf, ofJob, validPermit } from '@junctor/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Answer } from '../../ui/Answers';
@@ -37,8 +37,8 @@ const List = styled.ol`
 /** Signs of every fitted part, in the order in which they come. */
 function expectedSigns(bench: Bench): ExpectedSign[] {
   const { asBuilt } = bench.state;
-  const signs = Object.keys(asBuilt.slots).flatMap((slot) =>
-    modelIn(asBuilt, slot, bench.catalogue)!.signs.map(({ id, says, afterS }) => ({
+  const signs = Object.keys(asBuilt.build.slots).flatMap((slot) =>
+    asBuilt.model(slot)!.signs.map(({ id, says, afterS }) => ({
       id: `${slot}.${id}`,
       says,
       afterS,
@@ -53,14 +53,14 @@ export function PowerView({ bench, step, setMode }: { bench: Bench; step: Step; 
   const [seen, setSeen] = useState<ReadonlySet<string>>(new Set());
   const seconds = useSeconds(onAt);
   const signs = expectedSigns(bench);
-  const pack = notesOf(state.log, 'pack').at(-1)?.record.body;
+  const pack = notesOf(state.log, 'pack').findLast(ofJob(bench.job.id))?.record.body;
   const limiter = bench.limiters.find(({ id }) => id === pack?.limiterId);
   const end = (endedBy: 'done' | 'sign' | 'heat') => {
     const allSeen = signs.every(({ id }) => seen.has(id));
     const note: Note = {
       saw: 'power',
       stage: 'limited, all',
-      permit: validPermit(bench.records, state.log, bench.job.plan.version)?.id ?? null,
+      permit: validPermit(state.log, bench.job.id, bench.job.plan.version)?.id ?? null,
       limiterId: pack?.limiterId ?? null,
       packV: pack?.volts ?? 0,
       onS: Math.round(seconds * 10) / 10,
@@ -78,14 +78,12 @@ export function PowerView({ bench, step, setMode }: { bench: Bench; step: Step; 
     ? [
         { key: '9', also: ['h'], label: 'Heat or smell: off', act: () => end('heat') },
         { key: '0', label: 'Something odd: off', act: () => end('sign') },
-        ...signs
-          .slice(0, 8)
-          .map(({ id, says }, index): Answer => ({
-            key: String(index + 1),
-            label: says,
-            hidden: true,
-            act: () => toggle(id),
-          })),
+        ...signs.slice(0, 8).map(({ id, says }, index): Answer => ({
+          key: String(index + 1),
+          label: says,
+          hidden: true,
+          act: () => toggle(id),
+        })),
         {
           key: 'Enter',
           label: `Unplugged: record ${seen.size} of ${signs.length}`,
@@ -115,7 +113,9 @@ export function PowerView({ bench, step, setMode }: { bench: Bench; step: Step; 
             : 'Plug in through the limiter. Hand on the plug'}
         </strong>
       }
-      under={step.against ?? 'No tone where one is due, heat or smell: off at once. Propellers are off, eyes covered.'}
+      under={
+        step.blockedReason ?? 'No tone where one is due, heat or smell: off at once. Propellers are off, eyes covered.'
+      }
       crossing={
         <>
           <Fact>

@@ -41,7 +41,7 @@ export function ProblemView({ bench, setMode }: { bench: Bench; setMode: SetMode
 }
 
 export function WhatToDoView({ bench, defect, setMode }: { bench: Bench; defect: string; setMode: SetMode }) {
-  const { current, words } = bench.state;
+  const { current, target } = bench.state;
   const joint = lastJoint(bench);
   const redo = () => {
     const look: Note = { saw: 'look', of: joint!, grade: 'redo', defects: [defect] };
@@ -67,7 +67,7 @@ export function WhatToDoView({ bench, defect, setMode }: { bench: Bench; defect:
           <strong>{defect.charAt(0).toUpperCase() + defect.slice(1)}</strong>: what is to be done?
         </>
       }
-      under={joint ? `The last joint is ${jointWords(joint, words)}.` : 'No joint has been made yet.'}
+      under={joint ? `The last joint is ${jointWords(joint, target)}.` : 'No joint has been made yet.'}
       crossing={
         <Fact>
           <dt>last joint</dt>
@@ -84,5 +84,5 @@ function lastJoint(bench: Bench): string | null {
 
 function lastJointWords(bench: Bench): string {
   const joint = lastJoint(bench);
-  return joint ? jointWords(joint, bench.state.words) : 'none yet';
+  return joint ? jointWords(joint, bench.state.target) : 'none yet';
 }

@@ -58,7 +58,7 @@ export function ProveView({ bench, step, setMode }: { bench: Bench; step: Step; 
     ({ key }) => key === '*' || (key === '-' && !('unit' in state.prompt)),
   );
   const hands = handsFor(bench, step);
-  const leads = mainLeads(bench.state.words.build, bench.catalogue);
+  const leads = mainLeads(bench.state.target);
   return (
     <JobFrame
       bench={bench}
@@ -72,7 +72,7 @@ export function ProveView({ bench, step, setMode }: { bench: Bench; step: Step; 
         ...('unit' in state.prompt ? { body: <Typed state={state} /> } : {}),
       }}
       sentence={<strong>{state.prompt.asks}</strong>}
-      under={state.problem ?? step.against ?? state.prompt.hint}
+      under={state.problem ?? step.blockedReason ?? state.prompt.hint}
       crossing={
         <>
           <Fact>

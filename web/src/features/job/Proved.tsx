@@ -1,6 +1,6 @@
 /** One plain sentence for each gate: what was proved, by how many looks or readings. */
 import type { Gate } from '@junctor/core';
-import { notesOf } from '@junctor/core';
+import { lookedAt, notesOf, ofJob } from '@junctor/core';
 import styled from 'styled-components';
 import { Box } from './Checklist';
 import type { Bench } from './useBench';
@@ -39,10 +39,12 @@ function sentence(bench: Bench, { id, state, missing }: Gate): string {
   const own = steps.filter(({ stretch }) => stretch === id);
   if (id === 'kit') {
     const lines = own.filter(({ verb }) => verb === 'count');
-    const short = lines.filter(({ against }) => against !== null).length;
+    const short = lines.filter(({ blockedReason }) => blockedReason !== null).length;
     const slots = own.flatMap((step) => (step.verb === 'weigh' ? [step.subject] : []));
-    const weighed = notesOf(log, 'weight').filter(({ record }) => slots.includes(record.body.what)).length;
-    const signed = notesOf(log, 'signature').filter(({ record }) => record.jobId === bench.job.id).length;
+    const weighed = notesOf(log, 'weight')
+      .filter(ofJob(bench.job.id))
+      .filter(({ record }) => slots.includes(record.body.what)).length;
+    const signed = notesOf(log, 'signature').filter(ofJob(bench.job.id)).length;
     if (own.length === 0) return 'nothing was counted in';
     return `${lines.length} lines counted in, ${short === 0 ? 'none' : short} short; ${weighed} parts weighed, ${signed} signatures read`;
   }
@@ -51,12 +53,15 @@ function sentence(bench: Bench, { id, state, missing }: Gate): string {
     return `no short between the main leads; ${by('ground') + 1} grounds joined to battery −; ${by('rail to ground')} rails clear of ground; ${by('sister phase')} phase pairs joined, ${by('phase to rail') / 2} phases clear of + and −`;
   }
   if (id === 'first power') {
-    const power = notesOf(log, 'power').at(-1)?.record.body;
+    const power = notesOf(log, 'power').findLast(ofJob(bench.job.id))?.record.body;
     const seen = power?.signs.filter((sign) => sign.seen).length ?? 0;
     return power
       ? `limited power for ${power.onS} s at ${power.packV} V, ${seen} of ${power.signs.length} signs seen`
       : 'not powered';
   }
-  const joints = own.reduce((sum, step) => sum + (step.verb === 'look' ? step.joints.length : 0), 0);
+  const joints = own.reduce(
+    (sum, step) => sum + (step.verb === 'look' && step.about.kind === 'joints' ? lookedAt(step).length : 0),
+    0,
+  );
   return `${joints} joints looked at and good`;
 }

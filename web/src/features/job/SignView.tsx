@@ -1,6 +1,6 @@
 /** The signature of a loose part: a few touches, each answered as heard, kept together. */
 import type { LooseReading, Note, PartModel, Step } from '@junctor/core';
-import { judgeLoose, modelIn, slotWords } from '@junctor/core';
+import { judgeLoose, slotWords } from '@junctor/core';
 import { useEffect, useState } from 'react';
 import { compute } from '../../compute/compute';
 import { Board } from '../../drawing/Board';
@@ -18,7 +18,7 @@ import type { Bench } from './useBench';
 type SignStep = Step & { verb: 'weigh' | 'sign' };
 
 export function SignView({ bench, step, setMode }: { bench: Bench; step: SignStep; setMode: SetMode }) {
-  const model = modelIn(bench.state.words.build, step.subject, bench.catalogue)!;
+  const model = bench.state.target.model(step.subject)!;
   const { meter } = bench;
   const [readings, setReadings] = useState<readonly LooseReading[] | null>(null);
   useEffect(() => {
@@ -79,7 +79,7 @@ function Asked({
       }
       under={state.problem ?? state.prompt.hint}
       left={{
-        title: `${slotWords(step.subject, bench.state.words).replace(/^the /, '')}, loose`,
+        title: `${slotWords(step.subject, bench.state.target).replace(/^the /, '')}, loose`,
         note: model.name,
         body: (
           <Board

@@ -57,5 +57,5 @@ export function StepView({ bench, setMode }: { bench: Bench; setMode: SetMode })
 
 /** True when the plan knows the wire: it went to another pad than planned, and the plan may follow. */
 function planned(bench: Bench, joint: string): boolean {
-  return (splitJoint(joint)?.wire ?? '') in bench.state.words.build.wires;
+  return (splitJoint(joint)?.wire ?? '') in bench.state.target.build.wires;
 }

@@ -23,19 +23,19 @@ const Suspects = styled.ol`
 `;
 
 export function StopView({ bench, step, reading, setMode, onRetry }: StopProps) {
-  const { words, asBuilt } = bench.state;
+  const { target, asBuilt } = bench.state;
   const { touch, heard, expected } = reading;
-  const suspects = suspectJoints(reading, asBuilt, bench.catalogue).slice(0, 5);
+  const suspects = suspectJoints(reading, asBuilt).slice(0, 5);
   const rework = (joint: string) => {
     const look: Note = {
       saw: 'look',
       of: joint,
       grade: 'redo',
-      defects: [`reading ${terminalWords(touch.black, words)} to ${terminalWords(touch.red, words)}`],
+      defects: [`reading ${terminalWords(touch.black, target)} to ${terminalWords(touch.red, target)}`],
     };
     bench.record([look], step.id);
   };
-  const symptom = `${terminalWords(touch.black, words)} to ${terminalWords(touch.red, words)}: ${word(heard.length ?? 'none')} instead of ${expected.passes.map(word).join(' or ')}`;
+  const symptom = `${terminalWords(touch.black, target)} to ${terminalWords(touch.red, target)}: ${word(heard.length ?? 'none')} instead of ${expected.passes.map(word).join(' or ')}`;
   const answers: Answer[] = [
     ...commonAnswers(bench, setMode).filter(({ key }) => key !== '*'),
     { key: '*', also: ['p'], label: 'Log a fault', act: () => setMode({ is: 'fault', symptom }) },
@@ -52,7 +52,7 @@ export function StopView({ bench, step, reading, setMode, onRetry }: StopProps) 
       {suspects.map((joint, index) => (
         <li key={joint}>
           <kbd>{index + 1}</kbd>
-          {jointWords(joint, words)}
+          {jointWords(joint, target)}
         </li>
       ))}
       {suspects.length === 0 && <li>No joint of this build lies on the way: look at the parts themselves.</li>}
@@ -71,7 +71,7 @@ export function StopView({ bench, step, reading, setMode, onRetry }: StopProps) 
       }}
       sentence={
         <>
-          <strong>Stop.</strong> {terminalWords(touch.black, words)} to {terminalWords(touch.red, words)}:{' '}
+          <strong>Stop.</strong> {terminalWords(touch.black, target)} to {terminalWords(touch.red, target)}:{' '}
           {word(heard.length ?? 'none')}
         </>
       }

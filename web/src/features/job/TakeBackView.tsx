@@ -1,5 +1,5 @@
 /** Take back the last record: it never happened. The record stays in the log; another one says so. */
-import { effective, isAct } from '@junctor/core';
+import { entriesOf, isAct } from '@junctor/core';
 import { recordWords } from '../book/recordWords';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
@@ -11,9 +11,9 @@ import { work } from './mode';
 import type { Bench } from './useBench';
 
 export function TakeBackView({ bench, setMode }: { bench: Bench; setMode: SetMode }) {
-  const { current, words } = bench.state;
-  const standing = new Set(effective(bench.records).map(({ record }) => record.id));
-  const last = bench.records.filter(({ id, jobId }) => standing.has(id) && jobId === bench.job.id).at(-1);
+  const { current, target } = bench.state;
+  const inEffect = new Set(entriesOf(bench.state.log).map(({ record }) => record.id));
+  const last = bench.records.filter(({ id, jobId }) => inEffect.has(id) && jobId === bench.job.id).at(-1);
   const takeBack = () => {
     if (last) bench.record([{ saw: 'taken back', reason: 'did not happen' }], last.step, last.id);
     setMode(work);
@@ -40,7 +40,7 @@ export function TakeBackView({ bench, setMode }: { bench: Bench; setMode: SetMod
       {...(current ? handsFor(bench, current) : DoneHands(bench))}
       sentence={
         <>
-          Take back: <strong>{last ? recordWords(last, words) : 'nothing'}</strong>
+          Take back: <strong>{last ? recordWords(last, target) : 'nothing'}</strong>
         </>
       }
       under={`${closes} The record itself stays in the book.`}

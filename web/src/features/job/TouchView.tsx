@@ -36,8 +36,8 @@ export function TouchView({ bench, step, setMode }: { bench: Bench; step: TouchS
   const [again, setAgain] = useState<Length | null>(null);
   const [retry, setRetry] = useState(false);
   const [startedAt, setStartedAt] = useState<number | null>(null);
-  const last = lastReading(touch, log);
-  const stopped = step.against !== null && last?.record.body.reading.verdict === 'stop' && !step.reopenedBy;
+  const last = lastReading(log, touch, bench.job.id);
+  const stopped = step.blockedReason !== null && last?.record.body.reading.verdict === 'stop' && !step.reopenedBy;
   const before = useExpectation(bench, step);
   if (stopped && !retry) {
     const { reading } = last.record.body;
@@ -47,7 +47,7 @@ export function TouchView({ bench, step, setMode }: { bench: Bench; step: TouchS
   }
   const hear = async (length: Length) => {
     const expected = before.data!;
-    const anchors = anchorsFor(touch, log, bench.catalogue);
+    const anchors = anchorsFor(touch, log, bench.job.id);
     const heldMs = startedAt === null ? null : Math.round(performance.now() - startedAt);
     const heard: Heard = { length, heldMs, by: 'key', wrong: length === 'none' ? 0.03 : 0.005, anchors };
     const surprise = judgeReading(expected.expectation, heard) === 'stop';
@@ -105,8 +105,8 @@ export function TouchView({ bench, step, setMode }: { bench: Bench; step: TouchS
       {...handsFor(bench, step)}
       sentence={
         <>
-          {again ? 'Once more: b' : 'B'}lack on <Plate>{terminalWords(touch.black, bench.state.words)}</Plate>, red on{' '}
-          <Plate>{terminalWords(touch.red, bench.state.words)}</Plate>
+          {again ? 'Once more: b' : 'B'}lack on <Plate>{terminalWords(touch.black, bench.state.target)}</Plate>, red on{' '}
+          <Plate>{terminalWords(touch.red, bench.state.target)}</Plate>
         </>
       }
       under={
@@ -116,7 +116,7 @@ export function TouchView({ bench, step, setMode }: { bench: Bench; step: TouchS
             answer.
           </strong>
         ) : (
-          (step.against ?? under(reason, timed))
+          (step.blockedReason ?? under(reason, timed))
         )
       }
       crossing={
@@ -199,7 +199,9 @@ function firstHeldMs(bench: Bench): number | null {
   const first = bench.state.steps.find(
     (step): step is TouchStep => step.verb === 'touch' && step.listed.reason === 'main leads',
   );
-  return first ? (lastReading(first.listed.touch, bench.state.log)?.record.body.reading.heard.heldMs ?? null) : null;
+  return first
+    ? (lastReading(bench.state.log, first.listed.touch, bench.job.id)?.record.body.reading.heard.heldMs ?? null)
+    : null;
 }
 
 const rulesOut: Readonly<Record<TouchReason, string>> = {

@@ -1,6 +1,6 @@
 /** A part on the scale while it is loose: narrows what the finished quad must weigh. */
 import type { Step } from '@junctor/core';
-import { modelIn, stepWords } from '@junctor/core';
+import { stepWords } from '@junctor/core';
 import { Fact } from '../../ui/Frame';
 import { commonAnswers, notNow } from './commonAnswers';
 import { handsFor } from './hands';
@@ -18,7 +18,7 @@ export function WeighView({
   step: Step & { verb: 'weigh' | 'sign' };
   setMode: SetMode;
 }) {
-  const model = modelIn(bench.state.words.build, step.subject, bench.catalogue)!;
+  const model = bench.state.target.model(step.subject)!;
   const state = usePrompts(
     [{ id: 'grams', asks: 'What does the scale show', hint: 'With its own leads, without screws.', unit: 'g' }],
     ({ grams }) => {
@@ -31,7 +31,7 @@ export function WeighView({
       bench={bench}
       shown={step}
       answers={[...common, notNow(bench, step), ...state.answers]}
-      sentence={<strong>{stepWords(step, bench.state.words)}</strong>}
+      sentence={<strong>{stepWords(step, bench.state)}</strong>}
       under={
         state.problem ?? 'Parts spread 3 to 10 % around their sheet; a weighed part narrows what the quad must weigh.'
       }

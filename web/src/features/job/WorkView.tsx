@@ -1,6 +1,6 @@
 /** Work that is simply done or not: put a part in place, mate a plug, rework a joint, say a caution. */
 import type { Act, Step } from '@junctor/core';
-import { landedOn, modelIn, splitJoint, stepWords } from '@junctor/core';
+import { landedOn, splitJoint, stepWords } from '@junctor/core';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
 import { commonAnswers, notNow, whyAnswer, withParts } from './commonAnswers';
@@ -12,7 +12,6 @@ import type { SetMode } from './mode';
 import type { Bench } from './useBench';
 
 export function WorkView({ bench, step, setMode }: { bench: Bench; step: Step; setMode: SetMode }) {
-  const { words } = bench.state;
   const loose = step.stretch === 'kit';
   const answers: Answer[] = [
     ...commonAnswers(bench, setMode).filter(({ key }) => !loose || key !== '+'),
@@ -48,8 +47,8 @@ export function WorkView({ bench, step, setMode }: { bench: Bench; step: Step; s
       shown={step}
       answers={answers}
       {...handsFor(bench, step)}
-      sentence={<strong>{stepWords(step, words)}</strong>}
-      under={<FindingsLine bench={bench} otherwise={step.against ?? hint(step)} />}
+      sentence={<strong>{stepWords(step, bench.state)}</strong>}
+      under={<FindingsLine bench={bench} otherwise={step.blockedReason ?? hint(step)} />}
       crossing={<Crossing bench={bench} step={step} />}
     />
   );
@@ -77,7 +76,7 @@ function takenTo(
 function Crossing({ bench, step }: { bench: Bench; step: Step }) {
   if (step.verb === 'redo') return <RecipeFacts bench={bench} joint={step.subject} />;
   if (step.verb === 'fit') {
-    const model = modelIn(bench.state.words.build, step.subject, bench.catalogue)!;
+    const model = bench.state.target.model(step.subject)!;
     return (
       <>
         <Fact>
@@ -123,8 +122,8 @@ function Crossing({ bench, step }: { bench: Bench; step: Step }) {
   }
   const wire = 'subject' in step ? splitJoint(step.subject) : null;
   const at =
-    wire && bench.state.asBuilt.wires[wire.wire]
-      ? landedOn(bench.state.asBuilt.wires[wire.wire]!.ends[wire.end])
+    wire && bench.state.asBuilt.build.wires[wire.wire]
+      ? landedOn(bench.state.asBuilt.build.wires[wire.wire]!.ends[wire.end])
       : null;
   return at ? (
     <Fact>

@@ -1,6 +1,6 @@
 /** Answers that keep their place on every bench screen. */
 import type { Act, Step } from '@junctor/core';
-import { notesOf, stretches } from '@junctor/core';
+import { notesAbout, ofJob, stretches } from '@junctor/core';
 import type { Answer } from '../../ui/Answers';
 import type { SetMode } from './mode';
 import type { Bench } from './useBench';
@@ -51,12 +51,9 @@ export function withParts(bench: Bench, effect: readonly Act[]): readonly Act[] 
 }
 
 /** The physical part on the table for a slot, or null when none was named. */
-export function countedPart({ state: { steps, log } }: Bench, slot: string): string | null {
+export function countedPart({ job, state: { steps, log } }: Bench, slot: string): string | null {
   const step = steps.find((one) => one.verb === 'count' && one.line.kind === 'part' && one.line.slots.includes(slot));
   if (step?.verb !== 'count') return null;
-  const counted =
-    notesOf(log, 'kit')
-      .filter(({ record }) => record.body.line === step.subject)
-      .at(-1)?.record.body.parts ?? [];
+  const counted = notesAbout(log, 'kit', step.subject).findLast(ofJob(job.id))?.record.body.parts ?? [];
   return counted[step.line.slots.indexOf(slot)] ?? null;
 }

@@ -3,16 +3,16 @@ import type { PartModel, Side, Step, Terminal, TerminalRef, Wire } from '@juncto
 import {
   jointName,
   landedOn,
-  modelIn,
   padWords,
-  slotWords,
+  slotTitle,
   splitJoint,
   splitRef,
-  standing,
+  retained,
   terminalOf,
   terminalUnder,
   terminalWords,
   wireWords,
+  assemble,
 } from '@junctor/core';
 import { Board } from '../../drawing/Board';
 import type { LeadRow } from '../../drawing/Leads';
@@ -44,11 +44,12 @@ export function handsFor(bench: Bench, step: Step, options: HandOptions = {}): {
     case 'redo':
       return jointHands(bench, step.subject, { ringAt: reallyOn(bench, step.subject), ...options });
     case 'look':
-      return step.plug ? plugHands(bench, step.plug) : lookHands(bench, step.joints);
+      return step.about.kind === 'plug'
+        ? plugHands(bench, step.about.slot, step.about.connector)
+        : lookHands(bench, step.about.joints);
     case 'mate': {
-      const mate = bench.state.words.build.mates[step.subject];
-      const side = mate && 'slot' in mate.a ? `${mate.a.slot}.${mate.a.connector}` : '';
-      return plugHands(bench, side);
+      const mate = bench.state.target.build.mates[step.subject];
+      return mate && 'slot' in mate.a ? plugHands(bench, mate.a.slot, mate.a.connector) : checklistHands(bench);
     }
     case 'unmate':
     case 'drop':
@@ -65,8 +66,7 @@ export function handsFor(bench: Bench, step: Step, options: HandOptions = {}): {
       return { left: probeHand(bench, 'black probe', black), right: probeHand(bench, 'red probe', red) };
     }
     case 'say':
-      if (step.stretch === 'kit') return setUpHands(bench, step.subject.replace('set up ', ''));
-      return checklistHands(bench);
+      return step.about.caution.is === 'set up' ? setUpHands(bench, step.about.caution.slot) : checklistHands(bench);
     default:
       return checklistHands(bench);
   }
@@ -74,12 +74,12 @@ export function handsFor(bench: Bench, step: Step, options: HandOptions = {}): {
 
 /** The same bench, seen as it is built: for what comes off. */
 function asBuiltBench(bench: Bench): Bench {
-  return { ...bench, state: { ...bench.state, words: { ...bench.state.words, build: bench.state.asBuilt } } };
+  return { ...bench, state: { ...bench.state, target: bench.state.asBuilt } };
 }
 
 /** What comes off, where it sits now; null once it is off. */
 function oldHands(bench: Bench, verb: 'unmate' | 'drop' | 'take', subject: string): { left: Hand; right: Hand } | null {
-  const { build } = bench.state.words;
+  const { build } = bench.state.target;
   if (verb === 'take')
     return build.slots[subject] ? { left: partHand(bench, subject, []), right: leadsHand(bench, subject, null) } : null;
   if (verb === 'drop') {
@@ -87,7 +87,7 @@ function oldHands(bench: Bench, verb: 'unmate' | 'drop' | 'take', subject: strin
     return end < 0 ? null : jointHands(bench, jointName(subject, end as 0 | 1), {});
   }
   const mate = build.mates[subject];
-  return mate && 'slot' in mate.a ? plugHands(bench, `${mate.a.slot}.${mate.a.connector}`) : null;
+  return mate && 'slot' in mate.a ? plugHands(bench, mate.a.slot, mate.a.connector) : null;
 }
 
 function checklistHands(bench: Bench): { left: Hand; right: Hand } {
@@ -100,7 +100,7 @@ function checklistHands(bench: Bench): { left: Hand; right: Hand } {
 /** The loose receiver, and what the plan wants it to be set to. */
 function setUpHands(bench: Bench, slot: string): { left: Hand; right: Hand } {
   const links = bench.job.plan.links.filter(({ ends }) => ends.some((end) => end.slot === slot));
-  const model = modelIn(bench.state.words.build, slot, bench.catalogue)!;
+  const model = bench.state.target.model(slot)!;
   const ports = model.ports.filter(({ id }) =>
     links.some(({ ends }) => ends.some((end) => end.slot === slot && end.port === id)),
   );
@@ -138,8 +138,8 @@ function setUpHands(bench: Bench, slot: string): { left: Hand; right: Hand } {
 }
 
 function mainLeadsBody(bench: Bench) {
-  const slot = Object.keys(bench.state.words.build.slots).find(
-    (one) => modelIn(bench.state.words.build, one, bench.catalogue)?.kind === 'battery lead',
+  const slot = Object.keys(bench.state.target.build.slots).find(
+    (one) => bench.state.target.model(one)?.kind === 'battery lead',
   );
   return slot ? boardHand(bench, slot, [], {}).body : null;
 }
@@ -147,25 +147,25 @@ function mainLeadsBody(bench: Bench) {
 /** Where a joint is now, whatever was planned. */
 function reallyOn(bench: Bench, joint: string): TerminalRef | null {
   const { wire, end } = splitJoint(joint)!;
-  const built = bench.state.asBuilt.wires[wire];
+  const built = bench.state.asBuilt.build.wires[wire];
   return built ? landedOn(built.ends[end]) : null;
 }
 
 /** The two ends of a wire: the pad in question on the left, where it leads on the right. What the plan does not have is shown as it is built. */
 export function wireHands(bench: Bench, joint: string, options: HandOptions = {}): { left: Hand; right: Hand } {
   return jointHands(
-    splitJoint(joint)!.wire in bench.state.words.build.wires ? bench : asBuiltBench(bench),
+    splitJoint(joint)!.wire in bench.state.target.build.wires ? bench : asBuiltBench(bench),
     joint,
     options,
   );
 }
 
 function jointHands(bench: Bench, joint: string, options: HandOptions): { left: Hand; right: Hand } {
-  const { build } = bench.state.words;
+  const { build } = bench.state.target;
   const { wire: id, end } = splitJoint(joint)!;
-  const wire = build.wires[id] ?? bench.state.asBuilt.wires[id]!;
-  const planned = terminalUnder(build, wire.ends[end], bench.catalogue)!;
-  const there = standing(bench.state.asBuilt, build, bench.catalogue).wires[id];
+  const wire = build.wires[id] ?? bench.state.asBuilt.build.wires[id]!;
+  const planned = terminalUnder(assemble(build, bench.catalogue), wire.ends[end])!;
+  const there = retained(bench.state.asBuilt, build).build.wires[id];
   const ring = options.ringAt ?? planned;
   const { slot, terminal } = splitRef(ring);
   const drawn = (at: 0 | 1, towards: 'left' | 'right'): DrawnWire => ({
@@ -179,20 +179,20 @@ function jointHands(bench: Bench, joint: string, options: HandOptions): { left: 
     wire: drawn(end, 'right'),
     ghost: ring === planned ? null : splitRef(planned).terminal,
   });
-  const other = terminalUnder(build, wire.ends[end === 0 ? 1 : 0], bench.catalogue);
+  const other = terminalUnder(assemble(build, bench.catalogue), wire.ends[end === 0 ? 1 : 0]);
   const otherSlot = other ? splitRef(other).slot : null;
-  if (other && otherSlot && isBoard(modelIn(build, otherSlot, bench.catalogue)) && wire.from !== 'tail') {
+  if (other && otherSlot && isBoard(assemble(build, bench.catalogue).model(otherSlot)) && wire.from !== 'tail') {
     const right = boardHand(bench, otherSlot, [splitRef(other).terminal], { wire: drawn(end === 0 ? 1 : 0, 'left') });
     return {
       left,
-      right: { ...right, note: `${wireWords(wire, bench.state.words)}, ${wire.awg} AWG, goes here at its other end` },
+      right: { ...right, note: `${wireWords(wire, bench.state.target)}, ${wire.awg} AWG, goes here at its other end` },
     };
   }
   return { left, right: leadsHand(bench, otherSlot ?? slot, id) };
 }
 
 function lookHands(bench: Bench, joints: readonly string[]): { left: Hand; right: Hand } {
-  const { build } = bench.state.words;
+  const { build } = bench.state.target;
   const refs = joints.flatMap((joint) => {
     const { wire, end } = splitJoint(joint)!;
     return landedOn(build.wires[wire]!.ends[end]) ?? [];
@@ -221,17 +221,21 @@ function LookFor() {
   );
 }
 
-function plugHands(bench: Bench, plug: string): { left: Hand; right: Hand } {
-  const { slot, terminal: connectorId } = splitRef(plug as TerminalRef);
-  const { build } = bench.state.words;
-  const connector = modelIn(build, slot, bench.catalogue)?.connectors.find(({ id }) => id === connectorId);
+function plugHands(bench: Bench, slot: string, connectorId: string): { left: Hand; right: Hand } {
+  const { build } = bench.state.target;
+  const connector = assemble(build, bench.catalogue)
+    .model(slot)
+    ?.connectors.find(({ id }) => id === connectorId);
   const mate = Object.values(build.mates).find(
     ({ a }) => 'slot' in a && a.slot === slot && a.connector === connectorId,
   );
   const housing = mate && 'housing' in mate.b ? mate.b.housing : null;
   if (mate && 'slot' in mate.b) {
     const { slot: other, connector: otherId } = mate.b;
-    const pins = modelIn(build, other, bench.catalogue)?.connectors.find(({ id }) => id === otherId)?.pins ?? [];
+    const pins =
+      assemble(build, bench.catalogue)
+        .model(other)
+        ?.connectors.find(({ id }) => id === otherId)?.pins ?? [];
     return { left: boardHand(bench, slot, connector?.pins ?? [], {}), right: boardHand(bench, other, pins, {}) };
   }
   const wires = Object.values(build.wires).filter(({ ends }) =>
@@ -241,14 +245,14 @@ function plugHands(bench: Bench, plug: string): { left: Hand; right: Hand } {
     const at = wire.ends.map((end) => end.at).find((one) => one.on === 'cavity' && one.housing === housing);
     const position = at?.on === 'cavity' ? at.position : 0;
     const pin = connector?.pins[position - 1];
-    const printed = pin ? terminalOf(modelIn(build, slot, bench.catalogue)!, pin)?.printed : '';
+    const printed = pin ? terminalOf(assemble(build, bench.catalogue).model(slot)!, pin)?.printed : '';
     return {
       id: wire.id,
       says: `${position}: ${printed}, ${wire.colour}`,
       colour: wire.colour,
       awg: wire.awg,
       contact: true,
-      state: wire.id in bench.state.asBuilt.wires ? 'landed' : 'planned',
+      state: wire.id in bench.state.asBuilt.build.wires ? 'landed' : 'planned',
     };
   });
   return {
@@ -262,7 +266,7 @@ function plugHands(bench: Bench, plug: string): { left: Hand; right: Hand } {
 }
 
 function bundleHand(bench: Bench, bundle: string, end: 0 | 1): Hand {
-  const wires = Object.values(bench.state.words.build.wires).filter((wire) => wire.bundle === bundle);
+  const wires = Object.values(bench.state.target.build.wires).filter((wire) => wire.bundle === bundle);
   const housing = wires.map((wire) => wire.ends[end].at).find((at) => at.on === 'cavity');
   const rows = wires.map((wire): LeadRow => {
     const { at } = wire.ends[end];
@@ -272,7 +276,7 @@ function bundleHand(bench: Bench, bundle: string, end: 0 | 1): Hand {
       colour: wire.colour,
       awg: wire.awg,
       contact: true,
-      state: wire.id in bench.state.asBuilt.wires ? 'landed' : 'planned',
+      state: wire.id in bench.state.asBuilt.build.wires ? 'landed' : 'planned',
     };
   });
   return {
@@ -285,20 +289,18 @@ function bundleHand(bench: Bench, bundle: string, end: 0 | 1): Hand {
 /** The board or part under a terminal; what came off is drawn as it came in. */
 export function placeHand(bench: Bench, ref: TerminalRef, rings: readonly string[]): Hand {
   const { slot } = splitRef(ref);
-  const here = bench.state.words.build.slots[slot] ? bench : asBuiltBench(bench);
-  return isBoard(modelIn(here.state.words.build, slot, bench.catalogue))
-    ? boardHand(here, slot, rings, {})
-    : leadsHand(here, slot, null);
+  const here = bench.state.target.build.slots[slot] ? bench : asBuiltBench(bench);
+  return isBoard(here.state.target.model(slot)) ? boardHand(here, slot, rings, {}) : leadsHand(here, slot, null);
 }
 
 function probeHand(bench: Bench, title: string, ref: TerminalRef): Hand {
   const { slot, terminal } = splitRef(ref);
   const hand = boardHand(bench, slot, [terminal], {});
-  return { ...hand, title, note: `${terminalWords(ref, bench.state.words)}, ${hand.note}` };
+  return { ...hand, title, note: `${terminalWords(ref, bench.state.target)}, ${hand.note}` };
 }
 
 function partHand(bench: Bench, slot: string, rings: readonly string[]): Hand {
-  const model = modelIn(bench.state.words.build, slot, bench.catalogue)!;
+  const model = bench.state.target.model(slot)!;
   const hand = boardHand(bench, slot, rings, {});
   return { ...hand, note: model.name };
 }
@@ -314,19 +316,19 @@ function boardHand(
   rings: readonly string[],
   { flipped = false, ghost = null, wire = null, onPick }: BoardOptions,
 ): Hand {
-  const { words } = bench.state;
-  const model = modelIn(words.build, slot, bench.catalogue)!;
+  const { target } = bench.state;
+  const model = target.model(slot)!;
   const side = sideFor(model, rings, flipped);
   const pick = onPick && ((terminal: Terminal) => onPick(`${slot}.${terminal.id}`));
   return {
-    title: slotWords(slot, words).replace(/^the /, ''),
+    title: slotTitle(slot, target),
     note: `${side === 'top' ? 'top side up' : 'underside up'}${arrowWords(model, side)}`,
     body: (
       <Board
         slot={slot}
         model={model}
         side={side}
-        marks={terminalMarks(bench.state, bench.catalogue)}
+        marks={terminalMarks(bench.state)}
         rings={rings}
         ghost={ghost}
         wire={wire}
@@ -351,17 +353,17 @@ export function sideFor(model: PartModel, rings: readonly string[], flipped: boo
 
 /** The leads of a part, with what has become of each. */
 function leadsHand(bench: Bench, slot: string, current: string | null): Hand {
-  const { words, asBuilt } = bench.state;
-  const own = Object.values(words.build.wires).filter((wire) => isOf(wire, slot));
+  const { target, asBuilt } = bench.state;
+  const own = Object.values(target.build.wires).filter((wire) => isOf(wire, slot));
   const rows = own.map((wire): LeadRow => ({
     id: wire.id,
     colour: wire.colour,
     awg: wire.awg,
     ...leadState(bench, wire, current),
   }));
-  const fitted = slot in asBuilt.slots;
+  const fitted = slot in asBuilt.build.slots;
   return {
-    title: slotWords(slot, words).replace(/^the /, ''),
+    title: slotTitle(slot, target),
     note: rows.length === 0 ? 'no leads of its own' : fitted ? 'its leads' : 'its leads, as they come',
     body: <Leads rows={rows} />,
   };
@@ -374,22 +376,24 @@ function isOf(wire: Wire, slot: string): boolean {
 }
 
 function leadState(bench: Bench, wire: Wire, current: string | null): Pick<LeadRow, 'says' | 'state'> {
-  const { words, asBuilt } = bench.state;
+  const { target, asBuilt } = bench.state;
   const end = wire.tailOf ? 1 : 0;
   const planned = landedOn(wire.ends[end])!;
-  const there = standing(asBuilt, words.build, bench.catalogue).wires[wire.id];
+  const there = retained(asBuilt, target.build).build.wires[wire.id];
   const really = there ? landedOn(there.ends[end]) : null;
   const name = wire.tailOf ? `lead ${splitRef(wire.tailOf).terminal}` : `${wire.colour} wire`;
   const when = lastLanding(bench, jointName(wire.id, end));
   if (really && really !== planned)
-    return { says: `${name} is on ${padWords(really, words)}${when}`, state: 'differs' };
-  if (really) return { says: `${name}, on ${padWords(really, words)}${when}`, state: 'landed' };
+    return { says: `${name} is on ${padWords(really, target)}${when}`, state: 'differs' };
+  if (really) return { says: `${name}, on ${padWords(really, target)}${when}`, state: 'landed' };
   if (wire.id === current)
-    return { says: `${name}, ${wire.colour} ${wire.awg} AWG, to ${padWords(planned, words)}`, state: 'current' };
-  return { says: `${name}, to ${padWords(planned, words)}`, state: 'planned' };
+    return { says: `${name}, ${wire.colour} ${wire.awg} AWG, to ${padWords(planned, target)}`, state: 'current' };
+  return { says: `${name}, to ${padWords(planned, target)}`, state: 'planned' };
 }
 
 function lastLanding(bench: Bench, joint: string): string {
   const act = bench.state.log.acts.filter(({ joints }) => joints.includes(joint)).at(-1);
-  return act ? ` ${new Date(act.doneAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}` : '';
+  return act
+    ? ` ${new Date(act.record.doneAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`
+    : '';
 }

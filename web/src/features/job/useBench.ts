@@ -1,7 +1,18 @@
 /** Everything that the bench screens of one job work with: what is known, and how something is recorded. */
-import type { Act, Catalogue, JobSheet, JobState, Meter, Note, QuadRecord, Step, StepId } from '@junctor/core';
-import { deriveJob } from '@junctor/core';
-import { useEffect, useMemo, useRef } from 'react';
+import type {
+  Act,
+  Catalogue,
+  FollowedLog,
+  JobSheet,
+  JobState,
+  Meter,
+  Note,
+  QuadRecord,
+  Step,
+  StepId,
+} from '@junctor/core';
+import { deriveJob, follow, stateOf } from '@junctor/core';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { deviceId, newId } from '../../api/device';
 import { useLog } from '../../api/log';
 import { enqueue } from '../../api/outbox';
@@ -38,12 +49,13 @@ export function useBench(jobId: string): BenchLoad {
   const plan = job.data?.plan;
   const named = useMemo(() => (plan && records ? modelsNamed(plan.target, records) : undefined), [plan, records]);
   const catalogue = useModels(named);
+  const logAfter = useFollowedLog();
   const state = useMemo(
     () =>
       plan && records && named && covers(catalogue.data, named)
-        ? deriveJob({ jobId, plan, records, catalogue: catalogue.data })
+        ? deriveJob({ jobId, plan, log: logAfter(records, catalogue.data), catalogue: catalogue.data })
         : null,
-    [jobId, plan, records, named, catalogue.data],
+    [jobId, plan, records, named, catalogue.data, logAfter],
   );
   const shownAt = useShownAt(state?.current ?? null);
   const failed = [job, catalogue, tools].find(({ error, data }) => error && !data);
@@ -92,6 +104,15 @@ export function useBench(jobId: string): BenchLoad {
       limiters: tools.data.filter(({ kind }) => kind === 'limiter'),
     },
   };
+}
+
+/** The state of a growing log: goes on from what it was when last asked, instead of from the first record. */
+function useFollowedLog() {
+  const followed = useRef<FollowedLog | null>(null);
+  return useCallback((records: readonly QuadRecord[], catalogue: Catalogue) => {
+    followed.current = follow(followed.current, records, catalogue);
+    return stateOf(followed.current);
+  }, []);
 }
 
 /** When the current step became current on this screen: what step times are learned from. */

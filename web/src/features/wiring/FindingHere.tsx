@@ -1,6 +1,6 @@
 /** What the rules say of plan and quad, at the place, with remedies that one key applies, and what was waived by whom. */
 import type { Finding, Remedy, Waived, WireId } from '@junctor/core';
-import { judge, judgeAsItCame, splitWaived, whyRule } from '@junctor/core';
+import { judge, judgeAsItCame, splitWaived, whyRule, assemble } from '@junctor/core';
 import { useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { remediesOf } from '../../compute/planner';
@@ -31,9 +31,9 @@ export interface Findings {
 /** Each finding once: what the plan says counts before what follows from it at the bench. */
 function saidOf({ id, plan }: Bench['job'], catalogue: Bench['catalogue'], state: Bench['state']): Said[] {
   const lists = [
-    ['the plan', judge(plan.target, catalogue, plan.links, plan.cells)],
+    ['the plan', judge(assemble(plan.target, catalogue), plan.links, plan.cells)],
     ['what is built', [...state.findings, ...state.waived.map(({ finding }) => finding)]],
-    ['the quad as it came in', judgeAsItCame(state.start, state.asBuilt, catalogue, plan.cells)],
+    ['the quad as it came in', judgeAsItCame(state.start, state.asBuilt, plan.cells)],
   ] as const;
   const byKey = new Map<string, { finding: Finding; of: Said['of'] }>();
   for (const [of, list] of lists)

@@ -1,5 +1,5 @@
 /** Motors from above with the front marked: which output drives which corner, which way each turns, how the board lies. */
-import { alignmentOf, alignmentWords, motorMap, tiltSigns } from '@junctor/core';
+import { alignmentOf, alignmentWords, motorMap, tiltSigns, assemble } from '@junctor/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { FromAbove } from '../../drawing/FromAbove';
@@ -28,9 +28,9 @@ export function MotorsView({ bench, setMode }: { bench: Bench; setMode: SetMode 
   const change = useChangePlan(bench.job.id);
   const [at, setAt] = useState(0);
   const reversed = plan.schools['turning senses'] === 'reversed';
-  const motors = motorMap(plan.target, bench.catalogue, reversed ? 'reversed' : 'normal');
+  const motors = motorMap(assemble(plan.target, bench.catalogue), reversed ? 'reversed' : 'normal');
   const motor = motors[Math.min(at, motors.length - 1)] ?? null;
-  const alignment = alignmentOf(plan.target, bench.catalogue);
+  const alignment = alignmentOf(assemble(plan.target, bench.catalogue));
   const crossed = motors.filter(({ output, corner }) => output !== null && output !== corner);
   const turn = () =>
     change.mutate({

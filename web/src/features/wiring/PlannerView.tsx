@@ -1,6 +1,6 @@
 /** The planner: wishes in the left hand, the wiring that serves them in the right, and what it costs between them. */
 import type { Conflict, Pinned, Planned, PlannedWish, Wish } from '@junctor/core';
-import { asBegun, planChangesTo } from '@junctor/core';
+import { asBegun, planChangesTo, assemble } from '@junctor/core';
 import { useState } from 'react';
 import { useChangePlan } from '../../api/queries';
 import type { Answer } from '../../ui/Answers';
@@ -32,11 +32,11 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
   } = bench;
   const change = useChangePlan(jobId);
   const planner = usePlanner();
-  const rivals = useRivals(plan.target, catalogue);
-  const [question, setQuestion] = useState(() => firstQuestion(plan, asBuilt, catalogue));
+  const rivals = useRivals(assemble(plan.target, catalogue));
+  const [question, setQuestion] = useState(() => firstQuestion(plan, asBuilt));
   const [at, setAt] = useState(0);
   const { state } = planner;
-  const rows = rowsOf(question, asBuilt, rivals.all ?? catalogue);
+  const rows = rowsOf(question, assemble(asBuilt.build, rivals.all ?? catalogue));
   const row = rows[Math.min(at, rows.length - 1)] ?? null;
   const result = state.is === 'answered' ? state.result : null;
   const planned = result?.is === 'planned' ? result : null;
@@ -53,8 +53,8 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
       dormant: dormant.map(({ slot }) => slot),
       models: (rivals.all ?? catalogue).models,
       cells: plan.cells,
-      keep: asBegun(asBuilt, plan.target),
-      built: asBuilt,
+      keep: asBegun(asBuilt.build, plan.target),
+      built: asBuilt.build,
     });
   const take = (made: Planned) =>
     change.mutate(

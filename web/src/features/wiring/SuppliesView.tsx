@@ -1,6 +1,6 @@
 /** The tree of supplies with its margins: what each rail carries, at the empty and the full pack, by stage of power. */
 import type { PowerStage, Rail } from '@junctor/core';
-import { planShare, railWords, supplyTree, usbLimitA } from '@junctor/core';
+import { planShare, railWords, supplyTree, usbLimitA, assemble } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import styled, { useTheme } from 'styled-components';
 import type { Answer } from '../../ui/Answers';
@@ -33,7 +33,7 @@ export function SuppliesView({ bench, setMode }: { bench: Bench; setMode: SetMod
   const [stage, setStage] = useState<PowerStage>('pack');
   const [at, setAt] = useState(0);
   const tree = useMemo(
-    () => supplyTree(target, bench.catalogue, cells, stage),
+    () => supplyTree(assemble(target, bench.catalogue), cells, stage),
     [target, bench.catalogue, cells, stage],
   );
   const rail = tree.rails[Math.min(at, tree.rails.length - 1)];

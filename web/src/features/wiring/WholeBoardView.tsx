@@ -1,6 +1,6 @@
 /** See all: one board with every wire of it, old and new on one drawing, filtered by rail, signal or what changes. */
 import type { BoardWire, Side } from '@junctor/core';
-import { boardsOf, boardWires, modelIn, netlist, padWords, slotWords, terminalOf, terminalWords } from '@junctor/core';
+import { boardsOf, boardWires, netlist, padWords, slotTitle, terminalOf, terminalWords } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import { terminalMarks } from '../../drawing/marks';
 import { WholeBoard } from '../../drawing/WholeBoard';
@@ -19,13 +19,9 @@ const filters = [
 type Filter = (typeof filters)[number][0];
 
 export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: string | null; setMode: SetMode }) {
-  const { state, catalogue, job } = bench;
-  const stages = useMemo(
-    () => ({ start: state.start, asBuilt: state.asBuilt, target: job.plan.target }),
-    [state.start, state.asBuilt, job.plan.target],
-  );
-  const boards = useMemo(() => boardsOf(stages, catalogue), [stages, catalogue]);
-  const marks = useMemo(() => terminalMarks(state, catalogue), [state, catalogue]);
+  const { state } = bench;
+  const boards = useMemo(() => boardsOf(state), [state]);
+  const marks = useMemo(() => terminalMarks(state), [state]);
   const [at, setAt] = useState(
     Math.max(
       0,
@@ -36,8 +32,8 @@ export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: s
   const [side, setSide] = useState<Side>('top');
   const [chosen, setChosen] = useState(0);
   const board = boards[at];
-  const all = useMemo(() => (board ? boardWires(board, stages, catalogue) : []), [board, stages, catalogue]);
-  const nets = useMemo(() => (board ? netlist(stages[board.from], catalogue) : null), [board, stages, catalogue]);
+  const all = useMemo(() => (board ? boardWires(board, state) : []), [board, state]);
+  const nets = board ? netlist(state[board.from]) : null;
   if (!board || !nets)
     return (
       <JobFrame
@@ -49,11 +45,11 @@ export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: s
         both={{ title: 'no board', note: '', body: null }}
       />
     );
-  const build = stages[board.from];
-  const model = modelIn(build, board.slot, catalogue)!;
+  const here = state[board.from];
+  const model = here.model(board.slot)!;
   const onSide = all.filter(({ terminal }) => terminalOf(model, terminal)!.sides.includes(side));
   const wires = onSide.filter((one) =>
-    matches(filter, one, () => kindOf(nets.netOf(`${board.slot}.${one.terminal}`), build, catalogue)),
+    matches(filter, one, () => kindOf(nets.netOf(`${board.slot}.${one.terminal}`), here)),
   );
   const now = wires[Math.min(chosen, wires.length - 1)] ?? null;
   const go = (to: number) => {
@@ -61,11 +57,10 @@ export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: s
     setSide('top');
     setChosen(0);
   };
-  const context = { build, before: stages.start, catalogue };
   const otherBuild = (one: BoardWire) =>
-    one.becomes === 'comes off' ? stages.start : one.becomes === 'differs' ? stages.asBuilt : stages.target;
+    one.becomes === 'comes off' ? state.start : one.becomes === 'differs' ? state.asBuilt : state.target;
   const say = (one: BoardWire) =>
-    `${padWords(`${board.slot}.${one.terminal}`, context)} ${one.other ? `to ${terminalWords(one.other, { ...context, build: otherBuild(one) })}` : 'in the air'}: ${becomesWords(one)}`;
+    `${padWords(`${board.slot}.${one.terminal}`, here)} ${one.other ? `to ${terminalWords(one.other, otherBuild(one))}` : 'in the air'}: ${becomesWords(one)}`;
   const answers: Answer[] = [
     { key: 'Escape', label: 'Wiring', act: () => setMode({ is: 'wiring', wire: null }) },
     { key: '-', label: 'Before', act: () => go(at - 1) },
@@ -115,7 +110,7 @@ export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: s
             : 'Nothing of that kind on this side.'
       }
       both={{
-        title: `${slotWords(board.slot, context).replace(/^the /, '')}${board.from === 'start' ? ', which comes off' : ''}`,
+        title: `${slotTitle(board.slot, here)}${board.from === 'start' ? ', which comes off' : ''}`,
         note: `${model.name}, ${side === 'top' ? 'top side' : 'underside'}${under > 0 ? `; ${under} more on the other side` : ''}; board ${at + 1} of ${boards.length}, ↑ ↓ choose a wire`,
         body: (
           <WholeBoard

@@ -11,6 +11,7 @@ import {
   padWords,
   terminalUnder,
   wireWords,
+  assemble,
 } from '@junctor/core';
 import { useState } from 'react';
 import styled, { useTheme } from 'styled-components';
@@ -48,7 +49,7 @@ const Choice = styled.ul`
 
 export function WireBodyView({ bench, wireId, setMode }: { bench: Bench; wireId: string; setMode: SetMode }) {
   const {
-    state: { words, asBuilt, current },
+    state: { target, asBuilt, current },
     catalogue,
     job: { plan },
   } = bench;
@@ -61,7 +62,7 @@ export function WireBodyView({ bench, wireId, setMode }: { bench: Bench; wireId:
   const worst = changes.length > 0 ? newFinding(bench, changes) : null;
   const step = <T,>(list: readonly T[], now: T, by: number) =>
     list[(Math.max(0, list.indexOf(now)) + by + list.length) % list.length]!;
-  const landed = asBuilt.wires[wireId]?.ends.some(isAttached) ?? false;
+  const landed = asBuilt.build.wires[wireId]?.ends.some(isAttached) ?? false;
   const fixed = landed
     ? 'It is landed already: what it is now is a fact'
     : wire.from === 'tail'
@@ -101,8 +102,9 @@ export function WireBodyView({ bench, wireId, setMode }: { bench: Bench; wireId:
               : null),
     },
   ];
-  const end = ([1, 0] as const).find((one) => terminalUnder(plan.target, wire.ends[one], catalogue) !== null) ?? 1;
-  const ref = terminalUnder(plan.target, wire.ends[end], catalogue);
+  const end =
+    ([1, 0] as const).find((one) => terminalUnder(assemble(plan.target, catalogue), wire.ends[one]) !== null) ?? 1;
+  const ref = terminalUnder(assemble(plan.target, catalogue), wire.ends[end]);
   return (
     <JobFrame
       bench={bench}
@@ -110,8 +112,8 @@ export function WireBodyView({ bench, wireId, setMode }: { bench: Bench; wireId:
       answers={answers}
       sentence={
         <>
-          What wire is <strong>{wireWords(wire, words)}</strong>
-          {ref ? ` to ${padWords(ref, words)}` : ''}?
+          What wire is <strong>{wireWords(wire, target)}</strong>
+          {ref ? ` to ${padWords(ref, target)}` : ''}?
         </>
       }
       under={

@@ -1,5 +1,5 @@
 /** All wires as a table: filtered by part, rail or signal, sorted, planned against built; written and read as CSV. */
-import type { Build, Catalogue, PlanChange, WireRow } from '@junctor/core';
+import type { Build, PlanChange, WireRow, Assembly } from '@junctor/core';
 import {
   buildFileOf,
   changesFromRows,
@@ -7,10 +7,11 @@ import {
   netlist,
   slotsOfRow,
   spiceDeckOf,
-  standing,
+  retained,
   terminalUnder,
   wireRows,
   wiringSvg,
+  assemble,
 } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -83,13 +84,13 @@ function WiresSheet({ bench }: { bench: Bench }) {
   const [offered, setOffered] = useState<readonly PlanChange[] | null>(null);
   const all = useMemo(() => {
     const { target, links } = job.plan;
-    const nets = netlist(target, catalogue);
-    const there = standing(state.asBuilt, target, catalogue);
+    const nets = netlist(assemble(target, catalogue));
+    const there = retained(state.asBuilt, target).build;
     return wireRows(target, links).map((row): Shown => ({
       ...row,
       state: stateOf(row, there, target),
-      kind: kindOf(nets.netOfWire(row.wire), target, catalogue),
-      at: [endOf(row, 0, target, catalogue), endOf(row, 1, target, catalogue)],
+      kind: kindOf(nets.netOfWire(row.wire), assemble(target, catalogue)),
+      at: [endOf(row, 0, assemble(target, catalogue)), endOf(row, 1, assemble(target, catalogue))],
     }));
   }, [job.plan, catalogue, state.asBuilt]);
   const wanted = typed.trim().toLowerCase();
@@ -108,7 +109,7 @@ function WiresSheet({ bench }: { bench: Bench }) {
     setOffered(null);
     const list = readWires(await file.text());
     const made = list.ok
-      ? changesFromRows(list.rows, job.plan.target, catalogue)
+      ? changesFromRows(list.rows, assemble(job.plan.target, catalogue))
       : { ok: false as const, faults: list.faults };
     setFaults(made.ok ? [] : made.faults);
     if (made.ok) setOffered(made.changes);
@@ -128,7 +129,11 @@ function WiresSheet({ bench }: { bench: Bench }) {
           key: 'd',
           label: 'Drawing as SVG',
           act: () =>
-            saveFile('wiring.svg', wiringSvg(job.plan.target, catalogue, `${job.quad}, ${job.title}`), 'image/svg+xml'),
+            saveFile(
+              'wiring.svg',
+              wiringSvg(assemble(job.plan.target, catalogue), `${job.quad}, ${job.title}`),
+              'image/svg+xml',
+            ),
         },
         {
           key: 'b',
@@ -143,7 +148,7 @@ function WiresSheet({ bench }: { bench: Bench }) {
         {
           key: 'k',
           label: 'Circuit as SPICE deck',
-          act: () => saveFile('circuit.cir', spiceDeckOf(job.plan.target, catalogue, job.quad), 'text/plain'),
+          act: () => saveFile('circuit.cir', spiceDeckOf(assemble(job.plan.target, catalogue), job.quad), 'text/plain'),
         },
       ]}
     >
@@ -234,9 +239,9 @@ function WiresSheet({ bench }: { bench: Bench }) {
 }
 
 /** `RX.TX`, "FC.RX3, plug" for a contact, `bare` in the air. */
-function endOf({ wire, from, to }: WireRow, end: 0 | 1, target: Build, catalogue: Catalogue): string {
-  const { ends } = target.wires[wire]!;
-  const ref = ends[end].at.on === 'cavity' ? terminalUnder(target, ends[end], catalogue) : null;
+function endOf({ wire, from, to }: WireRow, end: 0 | 1, target: Assembly): string {
+  const { ends } = target.build.wires[wire]!;
+  const ref = ends[end].at.on === 'cavity' ? terminalUnder(target, ends[end]) : null;
   return ref ? `${ref}, plug` : end === 0 ? from : to;
 }
 

@@ -1,6 +1,15 @@
 /** The wiring, end by end: which wire goes to which pad, on the two boards it joins. A planned landing can be moved, a landing found elsewhere is kept as it is. */
 import type { FoundElsewhere, KeepOffer } from '@junctor/core';
-import { foundElsewhere, padByHand, jointName, offerToPlan, padWords, splitRef, terminalUnder } from '@junctor/core';
+import {
+  foundElsewhere,
+  padByHand,
+  jointName,
+  offerToPlan,
+  padWords,
+  splitRef,
+  terminalUnder,
+  assemble,
+} from '@junctor/core';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Answer } from '../../ui/Answers';
@@ -70,7 +79,7 @@ export function WiringView({ bench, first, setMode }: { bench: Bench; first: str
 
 function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; here: WalkedEnd; setMode: SetMode }) {
   const {
-    state: { words, asBuilt, current },
+    state: { target, asBuilt, current },
     catalogue,
     job: { id: jobId, plan },
   } = bench;
@@ -79,16 +88,16 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
   const { wire, end, planned, now, plugged } = here;
   const joint = jointName(wire.id, end);
   const ring = useRing(bench, joint, planned ?? now!);
-  const offer = ring.moved && planned ? offerToPlan(plan, asBuilt, catalogue, wire.id, end, ring.at) : null;
+  const offer = ring.moved && planned ? offerToPlan(plan, asBuilt, wire.id, end, ring.at) : null;
   const found =
-    ring.moved && now && ring.at !== now ? foundElsewhere(asBuilt, wire.id, end, ring.at, catalogue, plan.cells) : null;
+    ring.moved && now && ring.at !== now ? foundElsewhere(asBuilt, wire.id, end, ring.at, plan.cells) : null;
   const objection = objectionTo(here, ring.moved, offer);
   const { findings } = walk;
   const { shown } = findings;
   const waive = () =>
     shown && setMode({ is: 'waive', finding: shown.finding, waiver: shown.waiver?.record.id ?? null });
   const planIt = () => {
-    const other = terminalUnder(plan.target, wire.ends[end === 0 ? 1 : 0], catalogue);
+    const other = terminalUnder(assemble(plan.target, catalogue), wire.ends[end === 0 ? 1 : 0]);
     // What was chosen by hand stays so when the planner runs again.
     if (offer) edits.make([...offer.changes, ...(other ? padByHand(plan, catalogue, ring.at, other) : [])], ring.back);
   };
@@ -159,19 +168,17 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
     },
     ...(ring.moved
       ? []
-      : findings.remedies
-          .slice(0, 3)
-          .map((remedy, index): Answer => ({
-            key: String(index + 1),
-            label: remedy.says,
-            hidden: true,
-            act: () => edits.make(remedy.changes),
-          }))),
+      : findings.remedies.slice(0, 3).map((remedy, index): Answer => ({
+          key: String(index + 1),
+          label: remedy.says,
+          hidden: true,
+          act: () => edits.make(remedy.changes),
+        }))),
     ...(ring.moved
       ? [
           {
             key: '0',
-            label: `Found: it is on ${padWords(ring.at, words)}`,
+            label: `Found: it is on ${padWords(ring.at, target)}`,
             act: keepFound,
             blocked: found ? null : now ? 'It is known to be there' : 'It is not on any pad yet',
           },
@@ -181,7 +188,7 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
     {
       key: 'Enter',
       label: ring.moved
-        ? `Plan: on ${padWords(ring.at, words)}`
+        ? `Plan: on ${padWords(ring.at, target)}`
         : plugged
           ? 'Moved in its plug'
           : 'Arrows move the ring',
@@ -207,12 +214,11 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
         planned ? (
           <>
             Which pad takes <strong>{walkedWords(bench, here)}</strong>? Planned:{' '}
-            <Plate>{padWords(planned, words)}</Plate>
+            <Plate>{padWords(planned, target)}</Plate>
           </>
         ) : (
           <>
-            <strong>{walkedWords(bench, here)}</strong> is on{' '}
-            <Plate>{padWords(now!, { ...words, build: asBuilt })}</Plate> and comes off
+            <strong>{walkedWords(bench, here)}</strong> is on <Plate>{padWords(now!, asBuilt)}</Plate> and comes off
           </>
         )
       }

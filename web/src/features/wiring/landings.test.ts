@@ -1,6 +1,6 @@
 /** The ends that are walked: every one of the plan and of the quad once, soldered or in a plug, and what of them is there already. */
 import type { Build } from '@junctor/core';
-import { landedOn, terminalUnder } from '@junctor/core';
+import { landedOn, terminalUnder, assemble } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import type { Bench } from '../job/useBench';
 import { catalogue, demoPlan } from '../../testing/demo';
@@ -9,8 +9,8 @@ import { endWords, walkedEnds, walkedWords } from './landings';
 const [asFound, target] = [demoPlan('culvert-as-found').target, demoPlan('culvert-conversion').target];
 
 /** What the walk needs of a bench. */
-const benchOf = (asBuilt: Build, build: Build) =>
-  ({ catalogue, state: { asBuilt, words: { build, before: asBuilt, catalogue } } }) as unknown as Bench;
+const benchOf = (asBuilt: Build, planned: Build) =>
+  ({ state: { asBuilt: assemble(asBuilt, catalogue), target: assemble(planned, catalogue) } }) as unknown as Bench;
 const name = ({ wire, end }: { wire: { id: string }; end: number }) => `${wire.id}.${'ab'[end]}`;
 
 describe('the ends that are walked in a conversion', () => {
@@ -23,7 +23,7 @@ describe('the ends that are walked in a conversion', () => {
     const on = (build: Build) =>
       Object.values(build.wires).flatMap((wire) =>
         wire.ends.flatMap((end, index) =>
-          end.by !== 'factory' && terminalUnder(build, end, catalogue) ? [`${wire.id}.${'ab'[index]}`] : [],
+          end.by !== 'factory' && terminalUnder(assemble(build, catalogue), end) ? [`${wire.id}.${'ab'[index]}`] : [],
         ),
       );
     const gone = on(asFound).filter((one) => !(one.slice(0, -2) in target.wires));

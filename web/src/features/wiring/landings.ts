@@ -1,6 +1,6 @@
 /** The ends of wires that are walked one by one: those of the plan, and those of the quad that the plan does not have. */
 import type { TerminalRef, Wire } from '@junctor/core';
-import { padWords, standing, terminalUnder, wireWords } from '@junctor/core';
+import { padWords, retained, terminalUnder, wireWords } from '@junctor/core';
 import type { Bench } from '../job/useBench';
 
 export interface WalkedEnd {
@@ -14,46 +14,38 @@ export interface WalkedEnd {
   plugged: boolean;
 }
 
-export function walkedEnds({
-  state: {
-    words: { build: target },
-    asBuilt,
-  },
-  catalogue,
-}: Pick<Bench, 'state' | 'catalogue'>): WalkedEnd[] {
-  const there = standing(asBuilt, target, catalogue);
+export function walkedEnds({ state: { target, asBuilt } }: Pick<Bench, 'state'>): WalkedEnd[] {
+  const there = retained(asBuilt, target.build);
   const ends = (wire: Wire, inPlan: boolean) =>
     ([1, 0] as const).flatMap((end): WalkedEnd[] => {
       const { by } = wire.ends[end];
-      const at = by === 'factory' ? null : terminalUnder(inPlan ? target : asBuilt, wire.ends[end], catalogue);
+      const at = by === 'factory' ? null : terminalUnder(inPlan ? target : asBuilt, wire.ends[end]);
       if (!at) return [];
-      const built = there.wires[wire.id];
+      const built = there.build.wires[wire.id];
       return [
         {
           wire,
           end,
           planned: inPlan ? at : null,
-          now: !inPlan ? at : built ? terminalUnder(there, built.ends[end], catalogue) : null,
+          now: !inPlan ? at : built ? terminalUnder(there, built.ends[end]) : null,
           plugged: by === 'crimp',
         },
       ];
     });
-  const old = Object.values(asBuilt.wires).filter(({ id }) => !(id in target.wires));
-  return [
-    ...Object.values(target.wires).flatMap((wire) => ends(wire, true)),
-    ...old.flatMap((wire) => ends(wire, false)),
-  ];
+  const { wires } = target.build;
+  const old = Object.values(asBuilt.build.wires).filter(({ id }) => !(id in wires));
+  return [...Object.values(wires).flatMap((wire) => ends(wire, true)), ...old.flatMap((wire) => ends(wire, false))];
 }
 
 /** "○ W3 → R2" while planned, "● W3 → R2" when landed there, "╱ W3 off R2" for what comes off. */
 export function endWords(bench: Bench, { wire, planned, now }: WalkedEnd): string {
-  const { words, asBuilt } = bench.state;
-  if (!planned) return `╱ ${wire.id} off ${padWords(now!, { ...words, build: asBuilt })}`;
-  return `${now === planned ? '●' : now ? '▲' : '○'} ${wire.id} → ${padWords(planned, words)}`;
+  const { target, asBuilt } = bench.state;
+  if (!planned) return `╱ ${wire.id} off ${padWords(now!, asBuilt)}`;
+  return `${now === planned ? '●' : now ? '▲' : '○'} ${wire.id} → ${padWords(planned, target)}`;
 }
 
 /** What a wire is called, also when the plan does not have it. */
 export function walkedWords(bench: Bench, { wire, planned }: WalkedEnd): string {
-  const { words, asBuilt } = bench.state;
-  return wireWords(wire, planned ? words : { ...words, build: asBuilt });
+  const { target, asBuilt } = bench.state;
+  return wireWords(wire, planned ? target : asBuilt);
 }

@@ -1,4 +1,5 @@
 /** What the planner is asked: lines, what the keys do with them, and ways out taken. */
+import { assemble } from '@junctor/core';
 import type { Plan } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoPlan } from '../../testing/demo';
@@ -17,8 +18,8 @@ import {
 
 const asFound = demoPlan('culvert-as-found').target;
 const plan: Plan = { ...demoPlan('culvert-conversion'), jobId: 'job', version: 1 };
-const first = firstQuestion(plan, asFound, catalogue);
-const ids = (question: typeof first) => rowsOf(question, asFound, catalogue).map(({ id }) => id);
+const first = firstQuestion(plan, assemble(asFound, catalogue));
+const ids = (question: typeof first) => rowsOf(question, assemble(asFound, catalogue)).map(({ id }) => id);
 const wish = (question: typeof first, id: string) => question.wishes.find((one) => one.id === id)!;
 
 describe('lines of the planner', () => {
@@ -40,7 +41,10 @@ describe('lines of the planner', () => {
   it('name what could be wished besides, once it is not', () => {
     const without = askedOrNot(first, wish(first, 'positioning GPS'));
     expect(ids(without)).toContain('not positioning GPS');
-    const again = askedOrNot(without, rowsOf(without, asFound, catalogue).find((row) => row.is === 'unasked')!.wish);
+    const again = askedOrNot(
+      without,
+      rowsOf(without, assemble(asFound, catalogue)).find((row) => row.is === 'unasked')!.wish,
+    );
     expect(wish(again, 'positioning GPS')).toMatchObject({ must: false, lossIfDropped: 6 });
   });
 });
@@ -98,7 +102,7 @@ describe('a part that stays in', () => {
         mates: {},
       },
     };
-    expect(firstQuestion(idle, asFound, catalogue).dormant).toContainEqual({ slot: 'VTX', moved: null });
+    expect(firstQuestion(idle, assemble(asFound, catalogue)).dormant).toContainEqual({ slot: 'VTX', moved: null });
   });
 });
 

@@ -1,15 +1,15 @@
 /** What the planner is asked: wishes, what could be wished besides, choices by hand, and old parts that may stay in. One row each. */
-import type { Asked, Build, Catalogue, Pinned, Plan, Slot, WayOut, Wish } from '@junctor/core';
+import type { Asked, Pinned, Plan, Slot, WayOut, Wish, Assembly } from '@junctor/core';
 import {
   dormantParts,
   emptyBuild,
-  modelIn,
   movePlace,
   pinName,
   placeBeside,
   possibleWishes,
   sameFitted,
   wishesFor,
+  assemble,
 } from '@junctor/core';
 
 export interface Question extends Asked {
@@ -24,21 +24,25 @@ export type Row =
   | { is: 'old'; id: string; slot: Slot; name: string; kept: boolean };
 
 /** As the plan has it; a plan without wishes wants what its parts bring with them. */
-export function firstQuestion({ target, wishes, pinned }: Plan, asBuilt: Build, catalogue: Catalogue): Question {
-  const dormant = dormantParts(target, catalogue).filter((slot) => sameFitted(asBuilt.slots[slot], target.slots[slot]));
+export function firstQuestion({ target, wishes, pinned }: Plan, asBuilt: Assembly): Question {
+  const dormant = dormantParts(assemble(target, asBuilt.catalogue)).filter((slot) =>
+    sameFitted(asBuilt.build.slots[slot], target.slots[slot]),
+  );
   const slots = Object.fromEntries(Object.entries(target.slots).filter(([slot]) => !dormant.includes(slot)));
   return {
     slots,
     pinned,
-    wishes: wishes.length > 0 ? wishes : wishesFor({ ...emptyBuild, slots }, catalogue),
+    wishes: wishes.length > 0 ? wishes : wishesFor(assemble({ ...emptyBuild, slots }, asBuilt.catalogue)),
     dormant: dormant.map((slot) => ({ slot, moved: null })),
   };
 }
 
-export function rowsOf({ slots, wishes, pinned, dormant }: Question, asBuilt: Build, catalogue: Catalogue): Row[] {
+export function rowsOf({ slots, wishes, pinned, dormant }: Question, asBuilt: Assembly): Row[] {
   const asked = new Set(wishes.map(({ id }) => id));
-  const unasked = possibleWishes({ ...emptyBuild, slots }, catalogue).filter(({ id }) => !asked.has(id));
-  const old = Object.keys(asBuilt.slots).filter((slot) => !sameFitted(asBuilt.slots[slot], slots[slot]));
+  const unasked = possibleWishes(assemble({ ...emptyBuild, slots }, asBuilt.catalogue)).filter(
+    ({ id }) => !asked.has(id),
+  );
+  const old = Object.keys(asBuilt.build.slots).filter((slot) => !sameFitted(asBuilt.build.slots[slot], slots[slot]));
   return [
     ...wishes.map((wish): Row => ({ is: 'wish', id: wish.id, wish })),
     ...unasked.map((wish): Row => ({ is: 'unasked', id: `not ${wish.id}`, wish })),
@@ -50,7 +54,7 @@ export function rowsOf({ slots, wishes, pinned, dormant }: Question, asBuilt: Bu
       is: 'old',
       id: `old ${slot}`,
       slot,
-      name: modelIn(asBuilt, slot, catalogue)!.name,
+      name: asBuilt.model(slot)!.name,
       kept: dormant.some((one) => one.slot === slot),
     })),
   ];

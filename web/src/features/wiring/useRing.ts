@@ -1,6 +1,6 @@
 /** The ring on a board: it stands on the pad in question and walks to others by the arrows. */
 import type { TerminalRef } from '@junctor/core';
-import { modelIn, splitRef, terminalOf } from '@junctor/core';
+import { splitRef, terminalOf } from '@junctor/core';
 import { useState } from 'react';
 import { padTowards } from '../../drawing/view';
 import { sideFor } from '../job/hands';
@@ -25,8 +25,8 @@ export function useRing(bench: Bench, of: string, usual: TerminalRef): Ring {
   const at = mine?.ref ?? usual;
   const flipped = mine?.flipped ?? false;
   const { slot, terminal } = splitRef(at);
-  const { words, asBuilt } = bench.state;
-  const model = modelIn(slot in words.build.slots ? words.build : asBuilt, slot, bench.catalogue)!;
+  const { target, asBuilt } = bench.state;
+  const model = (slot in target.build.slots ? target : asBuilt).model(slot)!;
   const side = sideFor(model, [terminal], flipped);
   return {
     at,

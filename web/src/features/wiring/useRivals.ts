@@ -1,5 +1,5 @@
 /** The models that could take the place of a part when wishes clash: controllers, boards and receivers of the shop's catalogue. */
-import type { Build, Catalogue } from '@junctor/core';
+import type { Assembly } from '@junctor/core';
 import { makeCatalogue } from '@junctor/core';
 import { useMemo } from 'react';
 import { useModels } from '../../api/queries';
@@ -7,10 +7,10 @@ import { useModelIndex } from '../../api/stores';
 
 const kinds: readonly string[] = ['controller', 'single board', 'receiver'];
 
-export function useRivals(target: Build, own: Catalogue) {
+export function useRivals(target: Assembly) {
   const index = useModelIndex().data;
   const named = useMemo(() => {
-    const used = Object.values(target.slots).map(({ model, revision }) => `${model}@${revision}`);
+    const used = Object.values(target.build.slots).map(({ model, revision }) => `${model}@${revision}`);
     return (
       index && [
         ...used,
@@ -19,7 +19,9 @@ export function useRivals(target: Build, own: Catalogue) {
           .map(({ id, revision }) => `${id}@${revision}`),
       ]
     );
-  }, [index, target]);
+  }, [index, target.build]);
   const all = useModels(named).data;
-  return { all: useMemo(() => all && makeCatalogue([...own.models, ...all.models]), [all, own]) };
+  return {
+    all: useMemo(() => all && makeCatalogue([...target.catalogue.models, ...all.models]), [all, target.catalogue]),
+  };
 }

@@ -22,9 +22,9 @@ export interface Walk {
 
 /** `first`: the wire to begin with; null begins with what the rules say worst. */
 export function useWalk(bench: Bench, first: string | null): Walk {
-  const { state, catalogue } = bench;
+  const { state } = bench;
   // The bench is another object at each render; what the ends come from is not.
-  const ends = useMemo(() => walkedEnds({ state, catalogue }), [state, catalogue]);
+  const ends = useMemo(() => walkedEnds({ state }), [state]);
   const endOf = (wires: readonly string[]) => ends.find(({ wire }) => wires.includes(wire.id)) ?? null;
   const said = useSaid(bench);
   const [worst] = useState(first === null ? (said[0] ?? null) : null);

@@ -1,0 +1,51 @@
+/** What a kind of part can do. Asked for here, so that a new kind, or a board that is several in one, follows everywhere. */
+import type { PartKind, PartModel, Terminal } from './partModel';
+
+/** Runs the flight software. */
+export function isController(kind: PartKind): boolean {
+  return kind === 'controller' || kind === 'single board';
+}
+
+/** Drives motors and is nothing else. */
+export function isEsc(kind: PartKind): boolean {
+  return kind === 'esc';
+}
+
+export function isMotor(kind: PartKind): boolean {
+  return kind === 'motor';
+}
+
+/** Brings the pack's plug. */
+export function isBatteryLead(kind: PartKind): boolean {
+  return kind === 'battery lead';
+}
+
+/** Radiates, and must never be powered without an aerial; a receiver with telemetry is one. */
+export function isTransmitter(kind: PartKind): boolean {
+  return kind === 'receiver' || kind === 'video unit';
+}
+
+/** When its supply sags the aircraft falls. */
+export function fliesOnIt(kind: PartKind): boolean {
+  return isController(kind) || kind === 'receiver';
+}
+
+/** Stays unplugged at the first limited power. */
+export function isHighValue(kind: PartKind): boolean {
+  return kind === 'video unit' || kind === 'camera';
+}
+
+/** Lies in the stack by the arrow printed on it. */
+export function liesByArrow(kind: PartKind): boolean {
+  return isController(kind) || isEsc(kind);
+}
+
+/** Somewhere a wire can be put: no lead of the part itself, and no bare metal. */
+export function canLand({ form }: Pick<Terminal, 'form'>): boolean {
+  return form !== 'tail' && form !== 'metal';
+}
+
+/** True for what wires are put on. */
+export function isBoard(model: PartModel): boolean {
+  return model.terminals.some(canLand);
+}

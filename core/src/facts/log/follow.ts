@@ -1,0 +1,39 @@
+/** A log that grows while somebody looks at it: what is known of it already is gone on from. */
+import type { Catalogue } from '../catalogue/catalogue';
+import { advance, emptyLog } from './advance';
+import { inOrder } from './fold';
+import type { LogState } from './logState';
+import type { QuadRecord } from './records';
+
+/** A log with the state before its first record and after each one: one state more than records. */
+export interface FollowedLog {
+  catalogue: Catalogue;
+  records: readonly QuadRecord[];
+  states: readonly LogState[];
+}
+
+/** The state after the last record. */
+export function stateOf({ states }: FollowedLog): LogState {
+  return states.at(-1)!;
+}
+
+/**
+ * Follows a log on from what was known of it. Goes on from the last record that is the same as before; one that was
+ * waiting and has been given the seq it was expected to have is the same.
+ */
+export function follow(before: FollowedLog | null, log: readonly QuadRecord[], catalogue: Catalogue): FollowedLog {
+  const known = before?.catalogue === catalogue ? before : { catalogue, records: [], states: [emptyLog(catalogue)] };
+  const records = inOrder(log);
+  let same = Math.min(records.length, known.records.length);
+  // A log only grows, so what agrees at one place agrees before it.
+  while (same > 0 && !agrees(known, same - 1, records[same - 1]!)) same--;
+  if (same === records.length && same === known.records.length) return { ...known, records };
+  const states = known.states.slice(0, same + 1);
+  for (const record of records.slice(same)) states.push(advance(states.at(-1)!, record));
+  return { catalogue, records, states };
+}
+
+function agrees({ records, states }: FollowedLog, index: number, { id, seq }: QuadRecord): boolean {
+  const taken = records[index]!;
+  return taken.id === id && (seq === null || seq === taken.seq || seq === states[index + 1]!.lastSeq);
+}

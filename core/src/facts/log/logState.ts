@@ -1,0 +1,48 @@
+/** What a log amounts to up to one of its records. Made by `advance` alone; immutable. */
+import type { Act } from '../assembly/act';
+import type { Assembly } from '../assembly/assembly';
+import type { Id, TerminalRef } from '../terms/names';
+import type { Note, QuadRecord } from './records';
+
+/** A record as it holds now: the last of its chain of corrections, in the place of the first. */
+export interface Entry<Body extends Act | Note = Act | Note> {
+  record: QuadRecord & { body: Body };
+  /** Place in the order of the fold: that of the first record of the chain. */
+  placeSeq: number;
+  /** When it counts as made: the seq of the last correction. */
+  madeSeq: number;
+}
+
+/** One act with what it touched: every terminal on the nets it changed, before and after. */
+export interface ActEntry extends Entry<Act> {
+  touched: ReadonlySet<TerminalRef>;
+  /** Joints (`W12.b`) soldered, heated or freed by it. */
+  joints: readonly string[];
+}
+
+export type NoteKind = Note['saw'];
+export type NoteOf<S extends NoteKind> = Entry<Extract<Note, { saw: S }>>;
+
+export interface NotesOfKind {
+  /** Oldest first. */
+  all: readonly Entry<Note>[];
+  /** The same by what they are about. */
+  about: ReadonlyMap<string, readonly Entry<Note>[]>;
+}
+
+export interface LogState {
+  readonly asBuilt: Assembly;
+  readonly acts: readonly ActEntry[];
+  readonly notes: Readonly<Partial<Record<NoteKind, NotesOfKind>>>;
+  readonly lastSeq: number;
+  /** Permits that hold as things stand. */
+  readonly livePermits: readonly Id[];
+  /** Powers that no permit held for when they were recorded. */
+  readonly unpermitted: ReadonlySet<Id>;
+  /** The latest clock of any act, also of one taken back since; empty before the first. */
+  readonly latestActAt: string;
+  /** What the last entry is, and the state before it; null at the empty log. */
+  readonly last: { entry: Entry; before: LogState } | null;
+  /** Records that a correction has taken the place of. */
+  readonly replaced: ReadonlySet<Id>;
+}

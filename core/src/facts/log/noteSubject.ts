@@ -1,0 +1,39 @@
+/** What a note is about, as a key: notes of one kind with one subject follow each other. */
+import type { Touch } from './reading';
+import type { Note } from './records';
+
+/** A touch is told by its terminals, in their order, its mode and the power it was read under. */
+export function touchKey({ black, red, mode, power }: Touch): string {
+  return `${black}~${red}~${mode}~${power}`;
+}
+
+/** Empty for kinds of which there is one thing only. */
+export function subjectOf(note: Note): string {
+  switch (note.saw) {
+    case 'reading':
+      return touchKey(note.reading.touch);
+    case 'look':
+    case 'picture':
+      return note.of;
+    case 'caution':
+      return note.id;
+    case 'kit':
+      return note.line;
+    case 'weight':
+      return note.what;
+    case 'signature':
+      return note.slot;
+    case 'skip':
+      return note.step;
+    case 'waiver':
+      return note.finding;
+    case 'permit':
+      return note.gate;
+    case 'power':
+    case 'meter proof':
+    case 'pack':
+    case 'fault':
+    case 'taken back':
+      return '';
+  }
+}

@@ -1,0 +1,70 @@
+/** What every kind of step sees of a job. */
+import type { Stages } from '../../facts/assembly/assembly';
+import type { Change } from '../../facts/assembly/difference';
+import { changeId, difference } from '../../facts/assembly/difference';
+import { workBegun } from '../../facts/log/jobStart';
+import type { Entry, LogState, NoteKind, NoteOf } from '../../facts/log/logState';
+import { notesAbout, notesOf, ofJob } from '../../facts/log/notesOf';
+import { invalidatedBy, standsOnAll } from '../../facts/log/stale';
+import type { Plan } from '../../facts/plan/plan';
+import type { Id, StepId } from '../../facts/terms/names';
+import type { ContinuityList } from '../../judgement/checks/continuityTouches';
+import type { Builds } from './group';
+import type { PlacedChange } from './placedChanges';
+import { placedChanges } from './placedChanges';
+import type { StepState } from './step';
+import { open } from './step';
+
+export interface JobContext extends Stages {
+  jobId: Id;
+  plan: Plan;
+  log: LogState;
+  touches: ContinuityList;
+  /** True once the job has done something to the quad. */
+  begun: boolean;
+  /** What leads from the job's start to the plan. */
+  fromStart: readonly Change[];
+  /** That, and what leads back from where it went astray, each with its place. */
+  changes: readonly PlacedChange[];
+  /** What is left of it. */
+  left: readonly Change[];
+  leftIds: ReadonlySet<StepId>;
+  /** Where to look up what a part or a wire is: as planned, as it is, as it was. */
+  builds: Builds;
+}
+
+export function jobContext(given: Pick<JobContext, 'jobId' | 'plan' | 'log' | 'touches' | keyof Stages>): JobContext {
+  const { start, asBuilt, target, log, jobId } = given;
+  const left = difference(asBuilt.build, target.build);
+  const fromStart = difference(start.build, target.build);
+  const builds = [target, asBuilt, start];
+  return {
+    ...given,
+    begun: workBegun(log, jobId),
+    fromStart,
+    changes: placedChanges(fromStart, left, builds),
+    left,
+    leftIds: new Set(left.map(changeId)),
+    builds,
+  };
+}
+
+/** The newest note of a kind that was made in this job, about one thing where that is named. */
+export function lastNote<S extends NoteKind>(
+  { log, jobId }: Pick<JobContext, 'log' | 'jobId'>,
+  saw: S,
+  subject?: string,
+): NoteOf<S> | null {
+  const notes = subject === undefined ? notesOf(log, saw) : notesAbout(log, saw, subject);
+  return notes.findLast(ofJob(jobId)) ?? null;
+}
+
+/** Open again, when something was done or a power-up was stopped since; a power-up that passed uses a note up. */
+export function sinceLastActOrPower(note: Entry, job: JobContext): StepState | null {
+  const act = invalidatedBy(note, job.log, standsOnAll);
+  if (act) return open('Something was done since', act.record.id);
+  const power = notesOf(job.log, 'power').at(-1);
+  if (power && power.madeSeq > note.madeSeq && power.record.body.verdict === 'stop')
+    return open('Powered since', power.record.id);
+  return null;
+}

@@ -1,0 +1,52 @@
+/** The acts that a job wants, each in its place: from its start to its end, and back from wherever it went astray. */
+import type { Change } from '../../facts/assembly/difference';
+import { changeId } from '../../facts/assembly/difference';
+import type { Builds, Group } from './group';
+import { groupOfWire, stretchOfGroup } from './group';
+import type { Place } from './order';
+import { jointTurns, offTurns, turns } from './order';
+
+export type PlacedChange = Change & { place: Place };
+
+const takesAway: ReadonlySet<string> = new Set(Object.keys(offTurns));
+
+/** Everything that was to be done, and what is left that was not. What came in and shall go is taken off first. */
+export function placedChanges(fromStart: readonly Change[], left: readonly Change[], builds: Builds): PlacedChange[] {
+  const all = new Map([...fromStart, ...left].map((change) => [changeId(change), change]));
+  const old = new Set(fromStart.filter(({ verb }) => takesAway.has(verb)).map(changeId));
+  return [...all].map(([id, change]) => ({
+    ...change,
+    place: old.has(id) ? placeOfOld(change) : placeOfChange(change, builds),
+  }));
+}
+
+function placeOfOld({ verb }: Change): Place {
+  const turn = offTurns[verb as keyof typeof offTurns];
+  return { stretch: 'power path', group: { kind: 'what comes off' }, turn };
+}
+
+function placeOfChange(change: Change, builds: Builds): Place {
+  const group = groupOf(change, builds);
+  const place = { stretch: stretchOfGroup(builds, group), group };
+  if (change.verb === 'free' || change.verb === 'land')
+    return { ...place, turn: turns.joint, joint: { ...change.about, turn: jointTurns[change.verb] } };
+  return { ...place, turn: turns[change.verb] };
+}
+
+function groupOf({ about }: Change, builds: Builds): Group {
+  switch (about.kind) {
+    case 'slot':
+      return { kind: 'part', slot: about.slot };
+    case 'lead':
+      return { kind: 'loose', name: about.lead };
+    case 'housing':
+      return { kind: 'loose', name: about.housing };
+    case 'mate':
+      return { kind: 'plug', mate: about.mate };
+    case 'joint':
+    case 'wire': {
+      const wire = builds.map(({ build }) => build.wires[about.wire]).find(Boolean);
+      return wire ? groupOfWire(wire, builds) : { kind: 'loose', name: about.wire };
+    }
+  }
+}

@@ -1,0 +1,33 @@
+import type { Range } from '../../../facts/terms/names';
+import { packVolts } from '../../../facts/terms/names';
+import type { Note } from '../../../facts/log/records';
+import { lastNote, sinceLastActOrPower } from '../jobContext';
+import { powerPlace, powerTurns } from '../powerPlace';
+import type { Draft, StepKind } from '../step';
+import { done, open } from '../step';
+
+export type PackStep = Draft<'pack', { kind: 'pack' }>;
+
+/** The pack measured at its plug, the limiter in line. */
+export const pack: StepKind<PackStep> = {
+  plan: () => [{ verb: 'pack', subject: 'measured', about: { kind: 'pack' }, place: powerPlace(powerTurns.pack) }],
+  state: (_step, job) => {
+    const last = lastNote(job, 'pack');
+    if (!last) return open();
+    const objection = packObjection(last.record.body, job.plan.cells);
+    if (objection) return open(objection);
+    return sinceLastActOrPower(last, job) ?? done(last.record.id);
+  },
+  words: () => 'Measure the pack at its plug and put the limiter in line',
+  why: () => 'the next step gives power',
+  takesS: () => 40,
+};
+
+/** What is wrong with a measured pack, in words; null when it may be used. */
+function packObjection(body: Extract<Note, { saw: 'pack' }>, cells: Range): string | null {
+  const [low, high] = packVolts(cells);
+  if (body.polarity === 'reversed') return 'The pack is reversed at the plug';
+  if (body.volts > high) return `${body.volts} V is more than ${cells[1]} cells give (${high.toFixed(1)} V)`;
+  if (body.volts < low) return `${body.volts} V is less than ${cells[0]} cells may have (${low.toFixed(1)} V)`;
+  return null;
+}

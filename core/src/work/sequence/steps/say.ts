@@ -1,0 +1,80 @@
+import type { Assembly } from '../../../facts/assembly/assembly';
+import { isTransmitter } from '../../../facts/catalogue/kinds';
+import type { Caution } from '../caution';
+import { cautionId, cautionWords } from '../caution';
+import type { JobContext } from '../jobContext';
+import { lastNote, sinceLastActOrPower } from '../jobContext';
+import { kitPlace, kitTurns, looseParts, notedOrSkipped } from '../looseParts';
+import type { Place } from '../order';
+import { offTurns } from '../order';
+import type { Draft, StepKind, StepState } from '../step';
+import { done, open } from '../step';
+import { untilWorkBegins } from '../untilWorkBegins';
+import { powerPlace, powerTurns } from '../powerPlace';
+
+export type SayStep = Draft<'say', { kind: 'caution'; caution: Caution }>;
+
+/** A caution or a small duty that is done and said. */
+export const say: StepKind<SayStep> = {
+  plan: (job) => [
+    ...untilWorkBegins(setUps(job), job, say.state),
+    draft({ is: 'hot iron' }, { stretch: 'power path', group: { kind: 'bench' }, turn: 0 }),
+    ...untilWorkBegins(leadsInLid(job), job, say.state),
+    ...beforePower(job.target).map((caution) => draft(caution, powerPlace(powerTurns.say))),
+  ],
+  state: ({ about, subject }, job) => {
+    switch (about.caution.is) {
+      case 'set up':
+        return notedOrSkipped(job, 'caution', subject, `say:${subject}`);
+      case 'hot iron':
+      case 'lead in the lid':
+        return said(subject, job);
+      default:
+        return saidSinceLastAct(subject, job);
+    }
+  },
+  words: ({ about }, stages) => cautionWords(about.caution, stages),
+  why: () => 'the next step gives power',
+  takesS: ({ about }) => (about.caution.is === 'set up' ? 300 : 5),
+};
+
+function draft(caution: Caution, place: Place): SayStep {
+  return { verb: 'say', subject: cautionId(caution), about: { kind: 'caution', caution }, place };
+}
+
+/** Receivers are set up while they are loose. */
+function setUps(job: JobContext): SayStep[] {
+  return looseParts(job)
+    .filter(({ model }) => model.kind === 'receiver')
+    .map(({ slot }) => draft({ is: 'set up', slot }, kitPlace(kitTurns.setUp)));
+}
+
+/** Leads that tear when a lid lifts, where anything comes off. */
+function leadsInLid({ changes, start }: JobContext): SayStep[] {
+  if (!changes.some(({ place }) => place.group.kind === 'what comes off')) return [];
+  const inLid = Object.values(start.build.wires).filter(({ via }) => via.some((place) => place.startsWith('lid')));
+  const place: Place = { stretch: 'power path', group: { kind: 'what comes off' }, turn: offTurns.lid };
+  return inLid.map(({ id }) => draft({ is: 'lead in the lid', wire: id }, place));
+}
+
+/** What must be said before limited first power of this build. */
+function beforePower(target: Assembly): Caution[] {
+  const transmitters = Object.keys(target.build.slots).filter((slot) => isTransmitter(target.model(slot)!.kind));
+  return [
+    { is: 'propellers off' },
+    ...transmitters.map((slot): Caution => ({ is: 'antenna', slot })),
+    { is: 'ventilated' },
+    { is: 'fire-safe surface' },
+    { is: 'eye protection' },
+  ];
+}
+
+function said(id: string, job: JobContext): StepState {
+  const last = lastNote(job, 'caution', id);
+  return last ? done(last.record.id) : open();
+}
+
+function saidSinceLastAct(id: string, job: JobContext): StepState {
+  const last = lastNote(job, 'caution', id);
+  return last ? (sinceLastActOrPower(last, job) ?? done(last.record.id)) : open();
+}

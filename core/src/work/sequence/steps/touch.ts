@@ -1,0 +1,69 @@
+import { terminalWords } from '../../../facts/assembly/itemWords';
+import { touchKey } from '../../../facts/log/noteSubject';
+import type { NoteOf } from '../../../facts/log/logState';
+import { notesOf } from '../../../facts/log/notesOf';
+import { invalidatedBy, standsOnAll, standsOnTerminals } from '../../../facts/log/stale';
+import type { Id } from '../../../facts/terms/names';
+import type { ListedTouch, TouchReason } from '../../../judgement/checks/continuityTouches';
+import { isOfMainLeads } from '../../../judgement/checks/continuityTouches';
+import { continuityPlace, continuityTurns } from '../continuityPlace';
+import type { JobContext } from '../jobContext';
+import { lastNote } from '../jobContext';
+import type { Draft, StepKind } from '../step';
+import { done, open } from '../step';
+
+export interface TouchStep extends Draft<'touch', { kind: 'touch'; listed: ListedTouch }> {
+  listed: ListedTouch;
+}
+
+/** Two probes on two terminals. */
+export const touch: StepKind<TouchStep> = {
+  plan: ({ touches }) =>
+    touches.touches.map((listed): TouchStep => ({
+      verb: 'touch',
+      subject: `${listed.touch.black}~${listed.touch.red}~${listed.touch.mode}`,
+      about: { kind: 'touch', listed },
+      listed,
+      place: continuityPlace(continuityTurns.touch),
+    })),
+  state: ({ listed }, job) => {
+    const last = lastNote(job, 'reading', touchKey(listed.touch));
+    if (!last) return open();
+    const spoiled = reopenedBy(last, listed, job);
+    if (spoiled) return open('Worked on since it was read', spoiled);
+    const { verdict, heard } = last.record.body.reading;
+    if (verdict === 'stop')
+      return open(`Read “${heard.length ?? `${heard.value} ${heard.unit}`}”, which no good build shows`);
+    if (verdict === 'look again') return open('Silent, contact not proven');
+    return done(last.record.id);
+  },
+  words: ({ listed: { touch: pair } }, { target }) =>
+    `Black on ${terminalWords(pair.black, target)}, red on ${terminalWords(pair.red, target)}`,
+  why: ({ listed }) => whyTouch[listed.reason],
+  takesS: () => 5,
+};
+
+/** The record that makes a reading stale, or null. Main-lead readings stand on every act, and on power that went wrong. */
+function reopenedBy(reading: NoteOf<'reading'>, { touch: pair, reason }: ListedTouch, { log }: JobContext): Id | null {
+  const mains = isOfMainLeads(reason);
+  const act = invalidatedBy(reading, log, mains ? standsOnAll : standsOnTerminals(pair.black, pair.red));
+  if (act || !mains) return act?.record.id ?? null;
+  const bad = notesOf(log, 'power').find(
+    ({ record, madeSeq }) =>
+      madeSeq > reading.madeSeq && (record.body.verdict === 'stop' || log.unpermitted.has(record.id)),
+  );
+  return bad?.record.id ?? null;
+}
+
+const whyTouch: Readonly<Record<TouchReason, string>> = {
+  'first anchor': 'this tone proves that the probes make contact',
+  'main leads': 'a short here burns everything; red on + first, then exchanged',
+  'main leads exchanged': 'the tone may last as long as the first touch, not longer',
+  ground: 'a part without ground returns its current through signal pins',
+  'wire end to end': 'both joints and the wire between, in one touch',
+  'same net': 'this tone makes silence on the rail count',
+  'rail to ground': 'a shorted rail kills its regulator',
+  'sister phase': 'an open phase is a cold joint or enamel in the bundle',
+  'phase to rail': 'a bridge or a shorted transistor burns the ESC at once',
+  neighbours: 'they lie so close that solder can join them',
+};
