@@ -6,7 +6,14 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
-          include: ['core/**/*.test.ts', 'demo/**/*.test.ts', 'cli/**/*.test.ts', 'web/**/*.test.ts'],
+          include: [
+            'core/**/*.test.ts',
+            'catalogue/**/*.test.ts',
+            'demo/**/*.test.ts',
+            'proof/**/*.test.ts',
+            'cli/**/*.test.ts',
+            'web/**/*.test.ts',
+          ],
           testTimeout: 30_000,
         },
       },

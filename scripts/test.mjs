@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 
-const workspaces = ['core', 'solver', 'server', 'demo', 'cli', 'web', 'e2e'];
+const workspaces = ['core', 'solver', 'catalogue', 'server', 'demo', 'cli', 'proof', 'web', 'e2e'];
 
 const kinds = {
   types: () =>
@@ -12,7 +12,7 @@ const kinds = {
   lint: () => [
     command('eslint', 'npx', ['eslint', '.', '--max-warnings', '0']),
     command('who imports whom', 'npx', ['depcruise', '--config', '.dependency-cruiser.cjs', ...workspaces]),
-    command('catalogue has all data', 'node', ['--import', 'tsx', 'demo/src/lintCatalogue.ts']),
+    command('catalogue has all data', 'node', ['--import', 'tsx', 'catalogue/src/lintCatalogue.ts']),
   ],
   unit: () => vitest('unit'),
   // The shop as ./start runs it serves the pages, so both kinds build them first.

@@ -9,7 +9,7 @@ import { Ajv2020 } from 'ajv/dist/2020.js';
 import { describe, expect, it } from 'vitest';
 
 const root = join(import.meta.dirname, '../..');
-const template = (name: string) => join(root, 'demo/templates', `${name}.json`);
+const template = (name: string) => join(root, 'catalogue/templates', `${name}.json`);
 const folder = mkdtempSync(join(tmpdir(), 'junctor-cli-'));
 
 function run(...args: string[]) {

@@ -2,7 +2,7 @@
 import { parseArgs } from 'node:util';
 import type { PartModel } from '@junctor/core';
 import { checkModel, makeCatalogue } from '@junctor/core';
-import { shippedModels } from '@junctor/demo';
+import { shippedModels } from '@junctor/catalogue';
 import type { NetlistAs, Said } from './commands';
 import { checkFile, convertFiles, netlistOf, planFile, sheetOf } from './commands';
 import { BadInput, readBuildFile, readText } from './readFile';

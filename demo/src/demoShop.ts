@@ -7,8 +7,8 @@
  */
 import type { Act, Build, Catalogue, Intake, Meter, Note, Plan, PlanDraft, QuadRecord } from '@junctor/core';
 import { difference, emptyBuild, landedOn, splitJoint } from '@junctor/core';
-import type { Template } from './catalogue';
-import { demoPlan } from './catalogue';
+import type { Template } from '@junctor/catalogue';
+import { demoPlan } from './demoPlan';
 import { seededIds } from './seededIds';
 import type { DemoStores } from './stores';
 import { demoStores } from './stores';

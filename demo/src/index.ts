@@ -1,9 +1,6 @@
-export { shippedModels, shippedTemplate, shippedTemplates } from './catalogue';
-export type { Template } from './catalogue';
+export { demoPlan } from './demoPlan';
 export type { DemoJob, DemoShop } from './demoShop';
 export { demoShop } from './demoShop';
-export { shippedMeter, shippedTools } from './tools';
-export type { Limiter } from './tools';
+export { seededIds } from './seededIds';
 export type { Bench, Mishap, Walk } from './virtualTechnician';
 export { bodiesFor, readingOf, record, startWalk, walk } from './virtualTechnician';
-export { seededIds } from './seededIds';

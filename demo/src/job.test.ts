@@ -2,9 +2,9 @@
 import type { Act, Note, QuadRecord, Step } from '@junctor/core';
 import { deriveJob, fold, makeCatalogue, offerToPlan, applyPlanChanges, notesOf, validPermit } from '@junctor/core';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { shippedModels, shippedTemplate } from './catalogue';
+import { shippedModels, shippedTemplate } from '@junctor/catalogue';
 import { seededIds } from './seededIds';
-import { shippedMeter } from './tools';
+import { shippedMeter } from '@junctor/catalogue';
 import type { Bench, Walk } from './virtualTechnician';
 import { bodiesFor, record, startWalk, walk } from './virtualTechnician';
 

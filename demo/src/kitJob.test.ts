@@ -2,9 +2,9 @@
 import type { Act, JobState, Note, QuadRecord } from '@junctor/core';
 import { deriveJob, fold, difference, emptyBuild, makeCatalogue } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
-import { shippedModels, shippedTemplate } from './catalogue';
+import { shippedModels, shippedTemplate } from '@junctor/catalogue';
 import { seededIds } from './seededIds';
-import { shippedMeter } from './tools';
+import { shippedMeter } from '@junctor/catalogue';
 import type { Bench } from './virtualTechnician';
 import { bodiesFor, record, startWalk, walk } from './virtualTechnician';
 

@@ -1,7 +1,7 @@
 /** What lies in the demo shop's drawers: counted stock, offcuts, and parts in hand with a history. */
 import type { Catalogue, Part, StockLine } from '@junctor/core';
 import { kitList, emptyBuild, assemble } from '@junctor/core';
-import type { Template } from './catalogue';
+import type { Template } from '@junctor/catalogue';
 
 export interface DemoStores {
   stock: readonly StockLine[];

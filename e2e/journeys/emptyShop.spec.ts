@@ -8,7 +8,7 @@ import { expect, test } from '../support/shop';
 test.use({ shopKind: 'empty' });
 
 const owner = { name: 'Ada Fenn', password: 'first of the shop' };
-const template = join(import.meta.dirname, '../../demo/templates/quad-serial-6s.json');
+const template = join(import.meta.dirname, '../../catalogue/templates/quad-serial-6s.json');
 
 test('an empty shop begins', async ({ page, shop }, info) => {
   await page.goto(shop.url);

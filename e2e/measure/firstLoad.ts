@@ -2,8 +2,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import type { Measurement } from './measurement';
-import { atMost } from './measurement';
+import type { Measurement } from '@junctor/proof';
+import { atMost } from '@junctor/proof';
 
 const dist = join(import.meta.dirname, '../../web/dist');
 

@@ -1,17 +1,17 @@
 /** Benchmarks: prints `name value unit bar` a line; ends with an error when a bar is missed. ./measure [NAME] runs those whose name begins so. */
-import type { Measurement } from './measurement';
-import { conversions } from './conversion';
+import type { Measurement } from '@junctor/proof';
+import { conversions } from '@junctor/proof';
 import { firstLoad } from './firstLoad';
-import { labels } from './labels';
-import { models } from './models';
-import { pace } from './pace';
-import { planner } from './planner';
+import { labels } from '@junctor/proof';
+import { models } from '@junctor/proof';
+import { pace } from '@junctor/proof';
+import { planner } from '@junctor/proof';
 import { planning } from './planning';
-import { remedies } from './remedies';
-import { rules } from './rules';
+import { remedies } from '@junctor/proof';
+import { rules } from '@junctor/proof';
 import { stores } from './stores';
-import { tones } from './tones';
-import { unseen } from './unseen';
+import { tones } from '@junctor/proof';
+import { unseen } from '@junctor/proof';
 
 const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   rules,

@@ -4,8 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { runShop } from '@junctor/server/testing';
 import { chromium } from '@playwright/test';
-import type { Measurement } from './measurement';
-import { atMost } from './measurement';
+import type { Measurement } from '@junctor/proof';
+import { atMost } from '@junctor/proof';
 
 const rounds = 5;
 

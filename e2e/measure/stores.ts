@@ -2,11 +2,11 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { shippedModels } from '@junctor/demo';
+import { shippedModels } from '@junctor/catalogue';
 import { runShop } from '@junctor/server/testing';
 import { chromium } from '@playwright/test';
-import type { Measurement } from './measurement';
-import { atMost } from './measurement';
+import type { Measurement } from '@junctor/proof';
+import { atMost } from '@junctor/proof';
 
 const count = 2000;
 

@@ -1,5 +1,5 @@
 /** From a database's owner URL to everything the application needs. */
-import { shippedModels, shippedTemplates } from '@junctor/demo';
+import { shippedModels, shippedTemplates } from '@junctor/catalogue';
 import type { Logger } from 'pino';
 import { addMissingModels, loadModels } from './catalogue/catalogue';
 import { makeShopCatalogue } from './catalogue/shopCatalogue';

@@ -1,6 +1,6 @@
 /** Part models in and out on a real MariaDB: whole or not at all, revisions added, never changed. */
 import type { PartModel } from '@junctor/core';
-import { shippedModels } from '@junctor/demo';
+import { shippedModels } from '@junctor/catalogue';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Client, TestShop } from '../testing';
 import { firstLead, openJob, startTestShop } from '../testing';

@@ -1,6 +1,8 @@
 /** What a shop gets at its very first start: tools as starting values, and the demo shop unless it is to be empty. */
-import type { DemoShop, Template } from '@junctor/demo';
-import { demoShop, shippedMeter, shippedTools } from '@junctor/demo';
+import type { Template } from '@junctor/catalogue';
+import type { DemoShop } from '@junctor/demo';
+import { shippedMeter, shippedTools } from '@junctor/catalogue';
+import { demoShop } from '@junctor/demo';
 import type { Catalogue } from '@junctor/core';
 import { v7 } from 'uuid';
 import type { Database, Queries } from '../database/Database';

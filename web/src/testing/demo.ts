@@ -1,17 +1,7 @@
-/** The shipped catalogue and the plans of the demo shop, read as files: pages know neither. */
-import { readdirSync, readFileSync } from 'node:fs';
-import type { PartModel, PlanDraft, StoredDraft } from '@junctor/core';
-import { makeCatalogue, wholeDraft } from '@junctor/core';
+/** The shipped catalogue and the plans of the demo shop, for unit tests of pages. */
+import { shippedModels } from '@junctor/catalogue';
+import { makeCatalogue } from '@junctor/core';
 
-const folder = new URL('../../../demo/', import.meta.url);
-const read = (path: string) => JSON.parse(readFileSync(new URL(path, folder), 'utf8')) as unknown;
+export { demoPlan } from '@junctor/demo';
 
-export const catalogue = makeCatalogue(
-  readdirSync(new URL('catalogue', folder))
-    .filter((name) => name.endsWith('.json'))
-    .map((name) => read(`catalogue/${name}`) as PartModel),
-);
-
-export function demoPlan(id: string): PlanDraft {
-  return wholeDraft((read(`jobs/${id}.json`) as { plan: StoredDraft }).plan);
-}
+export const catalogue = makeCatalogue(shippedModels());

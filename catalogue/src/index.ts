@@ -1,0 +1,5 @@
+/** What ships with every shop. */
+export type { Template } from './shipped';
+export { shippedModels, shippedTemplate, shippedTemplates } from './shipped';
+export type { Limiter } from './tools';
+export { shippedMeter, shippedTools } from './tools';

@@ -1,0 +1,41 @@
+/** How long the page's computations take on the demo job: deriving everything from the log, one expectation. */
+import { compile, continuityTouches, deriveJob, expectIn, fold, makeCatalogue, assemble } from '@junctor/core';
+import { shippedMeter, shippedModels, shippedTemplates } from '@junctor/catalogue';
+import { demoShop } from '@junctor/demo';
+import type { Measurement } from './measurement';
+import { atMost } from './measurement';
+
+export async function pace(): Promise<Measurement[]> {
+  const catalogue = makeCatalogue(shippedModels());
+  const meter = { id: 'm', name: 'm', ...shippedMeter };
+  const made = performance.now();
+  const shop = demoShop({ catalogue, templates: shippedTemplates(), meter, limiterId: 'l', now: new Date(0) });
+  const demoS = (performance.now() - made) / 1000;
+  const job = shop.jobs[0]!;
+  const plan = { ...job.plan, jobId: job.id, version: 1 };
+  const derive = median(
+    Array.from({ length: 15 }, () =>
+      timed(() => deriveJob({ jobId: job.id, plan, log: fold(job.records, catalogue), catalogue })),
+    ),
+  );
+  const circuit = compile(assemble(plan.target, catalogue));
+  const touches = continuityTouches(assemble(plan.target, catalogue)).touches.map(({ touch }) =>
+    timed(() => expectIn(circuit, touch, { meter, heldS: 2.5 })),
+  );
+  return [
+    atMost(`derive a job of ${job.records.length} records, median:`, derive, 'ms', 100),
+    atMost('one expectation, median:', median(touches), 'ms', 200),
+    atMost('one expectation, longest:', Math.max(...touches), 'ms', 1000),
+    atMost('demo history made:', demoS, 's', 20),
+  ];
+}
+
+function timed(work: () => unknown): number {
+  const from = performance.now();
+  work();
+  return performance.now() - from;
+}
+
+function median(values: readonly number[]): number {
+  return [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+}

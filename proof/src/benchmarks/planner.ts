@@ -1,0 +1,109 @@
+/** The planner on generated builds of all families: solved, proven, minimal, and how fast. Truth: rules, a powered DC solve, and trying everything. */
+import type { PlanRequest, PlanResult, Solve } from '@junctor/core';
+import { planWiring } from '@junctor/core';
+import { catalogue } from '../trials/ruleTrial';
+import { truth } from '../oracles/truth';
+import type { Generated } from '../generators/generate';
+import { bestByTrying } from '../oracles/bestByTrying';
+import { generate } from '../generators/generate';
+import { loadSolver } from '@junctor/solver/node';
+import type { Measurement } from './measurement';
+import { atMost } from './measurement';
+
+const builds = 330;
+const enumerated = 50;
+
+export async function planner(): Promise<Measurement[]> {
+  const solve = await loadSolver();
+  const all = Array.from({ length: builds }, (_, index) => {
+    const given = generate(index + 1, catalogue, index % 5 === 4 ? 'impossible' : index % 5 < 2 ? 'full' : 'roomy');
+    const started = performance.now();
+    const result = planWiring(requestOf(given), solve);
+    return { given, result, ms: performance.now() - started };
+  });
+  const planned = all.flatMap(({ given, result }) => (result.is === 'planned' ? [{ given, result }] : []));
+  const conflicts = all.flatMap(({ given, result }) => (result.is === 'conflict' ? [{ given, result }] : []));
+  const bad = planned.filter(
+    ({ given, result }) =>
+      result.findings.some(({ severity }) => severity !== 'warn') ||
+      truth({ build: result.target, catalogue, links: result.links, cells: given.cells }, result.target).is !== 'fine',
+  );
+  const loose = conflicts.filter(({ given, result }) => !minimal(given, result.wishes, solve));
+  for (const { given, result } of loose)
+    console.log(`# not minimal: ${given.name}: ${result.wishes.join(', ')}: ${result.why}`);
+  const times = all.map(({ ms }) => ms).sort((a, b) => a - b);
+  const at = (share: number) => times[Math.min(times.length - 1, Math.floor(share * times.length))]! / 1000;
+  const same = enumerate(solve);
+  const families = new Set(all.map(({ given }) => given.name.replace(/^\d+ |,.*/g, ''))).size;
+  const full = all.filter(({ given }) => given.kind === 'full').length;
+  console.log(
+    `# ${families} families; planned ${planned.length}, impossible ${conflicts.length}, given up ${all.filter(({ result }) => result.is === 'gave up').length}`,
+  );
+  const crossings = (when: 'before' | 'after') => planned.reduce((sum, { result }) => sum + result.crossings[when], 0);
+  console.log(
+    `# wires that cross seen from above: ${crossings('after')}, before exchanging pads that serve alike ${crossings('before')}`,
+  );
+  const count = (what: string, value: number, bar: string, met: boolean): Measurement => ({
+    what,
+    value: String(value),
+    unit: '',
+    bar,
+    met,
+  });
+  return [
+    count('generated builds', all.length, '>=300', all.length >= 300),
+    count('of them without a spare serial port', full, '>=100', full >= 100),
+    count('impossible builds', conflicts.length, '>=60', conflicts.length >= 60),
+    count(
+      'builds given up',
+      all.filter(({ result }) => result.is === 'gave up').length,
+      '0',
+      all.every(({ result }) => result.is !== 'gave up'),
+    ),
+    count('plans that a rule or the powered solve objects to', bad.length, '0', bad.length === 0),
+    count('conflict sets that are not minimal', loose.length, '0', loose.length === 0),
+    count(
+      `optima equal to trying everything, of ${same.tried}`,
+      same.equal,
+      `${enumerated}`,
+      same.equal === same.tried && same.tried === enumerated,
+    ),
+    atMost('planning, median', at(0.5), 's', 0.3, 2),
+    atMost('planning, 95 %', at(0.95), 's', 2, 2),
+    atMost('planning, slowest', at(1), 's', 10, 2),
+  ];
+}
+
+function requestOf({ slots, cells, wishes }: Generated): PlanRequest {
+  return { slots, catalogue, cells, wishes, pinned: [] };
+}
+
+/** The set cannot be met as it stands, and can when any one of it is let go. */
+function minimal(given: Generated, set: readonly string[], solve: Solve): boolean {
+  const only = (musts: readonly string[]): PlanResult['is'] =>
+    planWiring(
+      { ...requestOf(given), wishes: given.wishes.map((wish) => ({ ...wish, must: musts.includes(wish.id) })) },
+      solve,
+    ).is;
+  return (
+    set.length > 0 && only(set) === 'conflict' && set.every((id) => only(set.filter((one) => one !== id)) === 'planned')
+  );
+}
+
+/** Small builds, held against every possibility. Separate ESCs and regulators would make too many of them. */
+function enumerate(solve: Solve): { tried: number; equal: number } {
+  let [tried, equal] = [0, 0];
+  for (let seed = 1; tried < enumerated; seed++) {
+    const given = generate(seed, catalogue, 'roomy', 5);
+    if (Object.keys(given.slots).some((slot) => /^ESC\d|^REG/.test(slot))) continue;
+    tried += 1;
+    const result = planWiring(requestOf(given), solve);
+    const best = bestByTrying(given.slots, catalogue, given.cells, given.wishes);
+    if (result.is === 'planned' ? JSON.stringify(result.cost) === JSON.stringify(best) : best === null) equal += 1;
+    else
+      console.log(
+        `# differs: ${given.name}: ${result.is === 'planned' ? JSON.stringify(result.cost) : result.is} against ${JSON.stringify(best)}`,
+      );
+  }
+  return { tried, equal };
+}

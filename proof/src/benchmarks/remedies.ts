@@ -1,0 +1,37 @@
+/** Remedies of what blind mutations spoil: how many are known, and whether the wiring works again by the powered solve. */
+import { goodBuilds } from '../trials/ruleTrial';
+import { mended } from '../trials/remedyTrial';
+import type { Measurement } from './measurement';
+import { atMost } from './measurement';
+
+const every = 17;
+
+export async function remedies(): Promise<Measurement[]> {
+  const from = performance.now();
+  const all = goodBuilds().flatMap((good) => mended(good, every).map((one) => ({ ...one, of: good.name })));
+  const seconds = (performance.now() - from) / 1000;
+  const known = all.filter(({ remedy }) => remedy !== null);
+  for (const { of, mutant, says } of all.filter(({ remedy }) => remedy === null))
+    console.log(`# no remedy: ${of}: ${mutant.operator}, ${mutant.what}: ${says}`);
+  const wrong = known.filter(({ gone, then }) => !gone || (then !== null && then.is !== 'fine'));
+  for (const { of, mutant, remedy, then } of wrong)
+    console.log(`# wrong: ${of}: ${mutant.operator}, ${mutant.what}: ${remedy}: ${then?.because ?? 'still found'}`);
+  const percent = (100 * known.length) / all.length;
+  return [
+    {
+      what: `findings with a remedy, of ${all.length}:`,
+      value: percent.toFixed(1),
+      unit: '%',
+      bar: '>=90',
+      met: percent >= 90,
+    },
+    {
+      what: `remedies that do not mend, by rules and powered solve, of ${known.length}:`,
+      value: String(wrong.length),
+      unit: '',
+      bar: '0',
+      met: wrong.length === 0,
+    },
+    atMost('looking for remedies, mean', seconds / all.length, 's', 1, 2),
+  ];
+}

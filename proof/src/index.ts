@@ -1,0 +1,12 @@
+/** The benchmarks that need no browser; each gives its figures with their bars. */
+export { conversions } from './benchmarks/conversion';
+export { labels } from './benchmarks/labels';
+export type { Measurement } from './benchmarks/measurement';
+export { atMost } from './benchmarks/measurement';
+export { models } from './benchmarks/models';
+export { pace } from './benchmarks/pace';
+export { planner } from './benchmarks/planner';
+export { remedies } from './benchmarks/remedies';
+export { rules } from './benchmarks/rules';
+export { tones } from './benchmarks/tones';
+export { unseen } from './benchmarks/unseen';

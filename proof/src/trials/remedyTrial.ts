@@ -1,0 +1,55 @@
+/** Remedies on trial: a build is spoiled by one blind mutation, the first remedy of its worst finding is taken, and the powered solve says whether it works again. */
+import type { Plan } from '@junctor/core';
+import { applyPlanChanges, judge, remediesFor, assemble } from '@junctor/core';
+import type { GoodBuild } from './ruleTrial';
+import { catalogue } from './ruleTrial';
+import type { Mutant } from '../generators/mutate';
+import { mutate } from '../generators/mutate';
+import type { Outcome } from '../oracles/truth';
+import { truth } from '../oracles/truth';
+
+export interface Mended {
+  mutant: Mutant;
+  /** What the rules say that they did not say before. */
+  says: string;
+  /** What the key says; null: the program knows no remedy. */
+  remedy: string | null;
+  /** The finding is gone and nothing graver has come, judged anew. */
+  gone: boolean;
+  /** What the powered solve says afterwards; null while other findings are left. */
+  then: Outcome | null;
+}
+
+/** Every so manyth mutation that makes a kill or a stop. */
+export function mended(good: GoodBuild, every: number): Mended[] {
+  const { build, links, cells } = good;
+  const grave = (plan: Pick<Plan, 'target' | 'cells'>) =>
+    judge(assemble(plan.target, catalogue), links, plan.cells).filter(({ severity }) => severity !== 'warn');
+  const known = new Set(grave({ target: build, cells }).map(({ key }) => key));
+  return mutate(build, catalogue, cells)
+    .filter((_, index) => index % every === 0)
+    .flatMap((mutant): Mended[] => {
+      const plan: Plan = {
+        jobId: 'trial',
+        version: 1,
+        target: mutant.build,
+        front: null,
+        links,
+        wishes: [],
+        pinned: [],
+        cells: mutant.cells,
+        schools: {},
+      };
+      const before = grave(plan);
+      const found = before.find(({ key }) => !known.has(key));
+      if (!found) return [];
+      const [first] = remediesFor(plan, catalogue, found);
+      const made = first && applyPlanChanges(plan, first.changes);
+      if (!first || !made?.ok) return [{ mutant, says: found.says, remedy: null, gone: false, then: null }];
+      const after = grave(made.plan);
+      const gone = !after.some(({ key }) => key === found.key || !before.some((one) => one.key === key));
+      const then =
+        after.length === 0 ? truth({ build: made.plan.target, catalogue, links, cells: mutant.cells }, build) : null;
+      return [{ mutant, says: found.says, remedy: first.says, gone, then }];
+    });
+}
