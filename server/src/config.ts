@@ -9,6 +9,8 @@ export interface Config {
   dbUrl: string | null;
   dbName: string;
   empty: boolean;
+  /** Derived views are made again, all of them. */
+  rebuild: boolean;
   durable: boolean;
   logLevel: string;
   signInTries: number;
@@ -18,8 +20,8 @@ const project = join(import.meta.dirname, '..', '..');
 
 /** @throws {StartError} For a setting or an argument that means nothing. */
 export function configFrom(env: Readonly<Record<string, string | undefined>>, args: readonly string[]): Config {
-  const unknown = args.find((arg) => arg !== '--empty');
-  if (unknown) throw new StartError(`Unknown argument ${unknown}. Known: --empty`);
+  const unknown = args.find((arg) => arg !== '--empty' && arg !== '--rebuild');
+  if (unknown) throw new StartError(`Unknown argument ${unknown}. Known: --empty, --rebuild`);
   const data = env.JUNCTOR_DATA ?? join(project, 'data');
   return {
     port: number(env.JUNCTOR_PORT, 4680, 'JUNCTOR_PORT'),
@@ -27,6 +29,7 @@ export function configFrom(env: Readonly<Record<string, string | undefined>>, ar
     dbUrl: env.JUNCTOR_DB_URL ?? null,
     dbName: env.JUNCTOR_DB_NAME ?? 'junctor',
     empty: args.includes('--empty'),
+    rebuild: args.includes('--rebuild'),
     durable: env.JUNCTOR_TEST_DATA !== '1',
     logLevel: env.JUNCTOR_LOG ?? 'warn',
     signInTries: number(env.JUNCTOR_SIGN_IN_TRIES, 30, 'JUNCTOR_SIGN_IN_TRIES'),

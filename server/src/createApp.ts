@@ -2,11 +2,11 @@
 import compression from 'compression';
 import express from 'express';
 import helmet from 'helmet';
-import { catalogueRoutes } from './catalogue/routes';
+import { modelRoutes } from './models/routes';
 import { customerRoutes } from './customers/routes';
 import { floorRoutes } from './floor/routes';
 import { ApiError } from './http/ApiError';
-import type { Deps } from './http/Deps';
+import type { LogDeps } from './log/QuadLogs';
 import { errorReplies } from './http/errors';
 import { pages } from './http/pages';
 import { jobRoutes } from './jobs/routes';
@@ -20,7 +20,7 @@ import { sessionRoutes } from './session/routes';
 import { stockRoutes } from './stock/routes';
 import { toolRoutes } from './tools/routes';
 
-export function createApp(deps: Deps): express.Express {
+export function createApp(deps: LogDeps): express.Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -45,7 +45,7 @@ export function createApp(deps: Deps): express.Express {
   return app;
 }
 
-function api(deps: Deps): express.Router {
+function api(deps: LogDeps): express.Router {
   const router = express.Router();
   router.use((_request, response, next) => {
     response.set('cache-control', 'no-store');
@@ -61,7 +61,7 @@ function api(deps: Deps): express.Router {
     recordRoutes,
     floorRoutes,
     toolRoutes,
-    catalogueRoutes,
+    modelRoutes,
     partRoutes,
     stockRoutes,
     pictureRoutes,

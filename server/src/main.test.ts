@@ -64,5 +64,8 @@ it('a database whose files are broken', async () => {
 it('another database that cannot be reached, and an argument that means nothing', async () => {
   const away = await start({ JUNCTOR_DB_URL: 'mysql://nobody:x@127.0.0.1:1' });
   expect([away.code, away.said]).toEqual([1, expect.stringMatching(/^Cannot reach the database: .*ECONNREFUSED.*\n$/)]);
-  expect(await start({}, '--emtpy')).toEqual({ code: 1, said: 'Unknown argument --emtpy. Known: --empty\n' });
+  expect(await start({}, '--emtpy')).toEqual({
+    code: 1,
+    said: 'Unknown argument --emtpy. Known: --empty, --rebuild\n',
+  });
 });

@@ -9,8 +9,8 @@ import { createApp } from './createApp';
 import { startPrivateServer } from './database/privateServer';
 import type { PrivateServer } from './database/privateServer';
 import { StartError } from './database/StartError';
-import { openShop } from './openShop';
-import { demoSignIns } from './shop/firstStart';
+import { openShop } from './opening/openShop';
+import { demoSignIns } from './opening/firstStart';
 
 const pages = join(import.meta.dirname, '..', '..', 'web', 'dist');
 
@@ -37,6 +37,7 @@ async function main(): Promise<void> {
       ownerUrl: config.dbUrl ?? privateServer!.ownerUrl,
       databaseName: config.dbName,
       wanted: config.empty ? 'empty' : null,
+      rebuild: config.rebuild,
       log,
       now: () => new Date(),
       pages,

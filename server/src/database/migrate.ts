@@ -28,6 +28,7 @@ const writes: Readonly<Record<string, string>> = {
   stock_move: 'INSERT',
   picture: 'INSERT',
   job_model: 'INSERT',
+  job_view: 'INSERT, UPDATE',
 };
 
 /**

@@ -1,82 +1,53 @@
 /** Which quad next: every open job with what it waits for and the next thing to do. */
-import type { FloorLine, JobSheet, XY } from '@junctor/core';
-import { deriveJob, fold, isSameGroup, stepWords } from '@junctor/core';
+import { createHash } from 'node:crypto';
+import type { FloorLine, JobProgress } from '@junctor/core';
 import { Router } from 'express';
-import type { Deps } from '../http/Deps';
-import { openJobs } from '../jobs/repository';
-import { recordsAfter } from '../records/repository';
+import { fromJson } from '../database/Database';
+import type { ViewStamp } from '../jobs/jobView';
+import { isBehind, rebuildJobViews } from '../jobs/jobView';
+import type { LogDeps } from '../log/QuadLogs';
 
-export function floorRoutes({ database, catalogue }: Deps): Router {
-  const router = Router();
-  router.get('/floor', async (_request, response) => {
-    const jobs = await openJobs(database);
-    response.json(await Promise.all(jobs.map(lineNow)));
+export function floorRoutes(deps: LogDeps): Router {
+  const floor = makeFloor(deps);
+  return Router().get('/floor', async (_request, response) => {
+    const { tag, body } = await floor.now();
+    // A page that asks again is answered without a body while nothing has moved.
+    response.set({ etag: tag, 'cache-control': 'private, no-cache' }).type('json').send(body);
   });
+}
 
-  // A line stands on the plan and the log alone: it is made again only when one of them has grown.
-  const known = new Map<string, { stamp: string; line: FloorLine }>();
+export interface FloorReply {
+  /** The same for the same floor. */
+  tag: string;
+  /** Lines as JSON. */
+  body: string;
+}
 
-  async function lineNow(job: JobSheet): Promise<FloorLine> {
-    const records = await recordsAfter(database, job.quadId, 0);
-    const stamp = `${job.plan.version} ${records.at(-1)?.seq ?? 0} ${job.dueOn}`;
-    const before = known.get(job.id);
-    if (before?.stamp === stamp) return before.line;
-    const line = lineOf(job, records);
-    known.set(job.id, { stamp, line });
-    return line;
-  }
+/** The floor as it hangs now. While no stamp has moved the reply of last time is given again. */
+export function makeFloor(deps: LogDeps): { now(): Promise<FloorReply> } {
+  const { database } = deps;
+  let known: FloorReply | null = null;
+  const stampsNow = () => database.rows<ViewStamp>('jobs/listViewStamps');
+  return {
+    now: async () => {
+      let stamps = await stampsNow();
+      if (stamps.some(isBehind)) {
+        await rebuildJobViews(deps);
+        stamps = await stampsNow();
+      }
+      const tag = tagOf(stamps);
+      if (known?.tag !== tag) known = { tag, body: JSON.stringify(await lines(deps)) };
+      return known;
+    },
+  };
+}
 
-  function lineOf(job: JobSheet, records: Awaited<ReturnType<typeof recordsAfter>>): FloorLine {
-    const state = deriveJob({
-      jobId: job.id,
-      plan: job.plan,
-      log: fold(records, catalogue),
-      catalogue,
-    });
-    const { steps, current, asBuilt, findings } = state;
-    const open = steps.filter(({ done }) => !done);
-    const group = open.filter(
-      (step) => current && isSameGroup(step.group, current.group) && step.stretch === current.stretch,
-    );
-    const motors = Object.keys(job.plan.target.slots).filter(
-      (slot) => catalogue.model(job.plan.target.slots[slot]!).kind === 'motor',
-    );
-    const minutes = (list: typeof steps) => Math.ceil(list.reduce((sum, { takesS }) => sum + takesS, 0) / 60);
-    return {
-      jobId: job.id,
-      quadId: job.quadId,
-      quad: job.quad,
-      customer: job.customer,
-      title: job.title,
-      bench: job.bench,
-      dueOn: job.dueOn,
-      motors: motors.map((slot, index) => ({
-        slot,
-        fitted: slot in asBuilt.build.slots,
-        ...place(job, slot, index, motors.length),
-      })),
-      bodyFitted: 'ESC' in asBuilt.build.slots || 'FC' in asBuilt.build.slots,
-      next: current && stepWords(current, state),
-      nextMinutes: minutes(group),
-      leftMinutes: minutes(open),
-      done: steps.length - open.length,
-      all: steps.length,
-      against: findings.filter(({ severity }) => severity !== 'warn').map(({ says }) => says),
-    };
-  }
-  /** From the frame where the plan has one, else on a circle of a middling quad. */
-  function place({ plan }: JobSheet, slot: string, index: number, count: number): { atMm: XY; discMm: number } {
-    const frame = Object.values(plan.target.slots)
-      .map((fitted) => catalogue.model(fitted))
-      .find((model) => model.frame)?.frame;
-    const corner = frame?.corners.find((one) => one.index === Number(slot.replace(/\D/g, '')));
-    if (corner)
-      return {
-        atMm: corner.level === 'lower' ? [corner.atMm[0] * 1.08, corner.atMm[1] * 1.08] : corner.atMm,
-        discMm: corner.discMm,
-      };
-    const angle = Math.PI / 4 + (2 * Math.PI * index) / count;
-    return { atMm: [180 * Math.cos(angle), 180 * Math.sin(angle)], discMm: 204 };
-  }
-  return router;
+function tagOf(stamps: readonly ViewStamp[]): string {
+  const text = stamps.map(({ jobId, planVersion, logSeq, dueOn }) => `${jobId} ${planVersion} ${logSeq} ${dueOn}`);
+  return `"${createHash('sha1').update(text.join('\n')).digest('base64url')}"`;
+}
+
+async function lines({ database }: LogDeps): Promise<FloorLine[]> {
+  const rows = await database.rows<Omit<FloorLine, keyof JobProgress> & { doc: string }>('jobs/listFloorLines');
+  return rows.map(({ doc, ...line }) => ({ ...line, ...fromJson<JobProgress>(doc) }));
 }

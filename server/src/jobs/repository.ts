@@ -33,11 +33,6 @@ export async function findJob(queries: Queries, id: string): Promise<JobSheet> {
   return toJob(row);
 }
 
-/** Open jobs, nearest due day first. */
-export async function openJobs(queries: Queries): Promise<JobSheet[]> {
-  return (await queries.rows<JobRow>('jobs/listOpenJobs')).map(toJob);
-}
-
 /** Where a part model is used is found by an index, not by reading plans. */
 export async function noteModels(
   queries: Queries,

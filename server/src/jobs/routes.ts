@@ -1,6 +1,6 @@
 /** Jobs: opened from a template or a build file, read, re-planned, closed. */
-import type { Intake, Plan, PlanChange, PlanDraft, WrongName } from '@junctor/core';
-import { applyPlanChanges, deriveJob, fold, newFindings, openFaults, wholeDraft, wrongNames } from '@junctor/core';
+import type { Intake, PlanChange, PlanDraft } from '@junctor/core';
+import { deriveJob, openFaults, wholeDraft, wrongNames } from '@junctor/core';
 import { newJob, sentPlanChanges } from '@junctor/core/schemas';
 import { Router } from 'express';
 import { toSqlTime } from '../database/Database';
@@ -8,8 +8,10 @@ import { ApiError } from '../http/ApiError';
 import type { Deps } from '../http/Deps';
 import { idFrom, validated } from '../http/validated';
 import { personIn } from '../session/session';
-import { recordsAfter } from '../records/repository';
-import { findJob, noteModels, planOf, savePlan } from './repository';
+import type { LogDeps } from '../log/QuadLogs';
+import { changePlan, sentenceOf } from './changePlan';
+import { writeJobView } from './jobView';
+import { findJob, noteModels } from './repository';
 
 interface NewJob {
   id: string;
@@ -22,8 +24,8 @@ interface NewJob {
   plan: { template: string } | { file: { plan: PlanDraft } };
 }
 
-export function jobRoutes(deps: Deps): Router {
-  const { database, templates, now } = deps;
+export function jobRoutes(deps: LogDeps): Router {
+  const { database, catalogue, templates, logs, now } = deps;
   const router = Router();
   router.get('/templates', (_request, response) => {
     response.json(templates.map(({ id, name }) => ({ id, name })));
@@ -44,6 +46,8 @@ export function jobRoutes(deps: Deps): Router {
         openedAt: toSqlTime(now().toISOString()),
       });
       await noteModels(queries, job.id, draft);
+      const made = await findJob(queries, job.id);
+      await writeJobView(queries, catalogue, made, await logs.read(queries, made.quadId));
     });
     response.status(201).json(await findJob(database, job.id));
   });
@@ -79,61 +83,18 @@ function draftOf({ templates, catalogue }: Deps, plan: NewJob['plan']): PlanDraf
 }
 
 /** @throws {ApiError} 409 while steps or faults of the job are open. */
-async function closeJob({ database, catalogue, now }: Deps, id: string): Promise<void> {
+async function closeJob({ database, catalogue, logs, now }: LogDeps, id: string): Promise<void> {
   const job = await findJob(database, id);
   const { steps, log } = deriveJob({
     jobId: id,
     plan: job.plan,
-    log: fold(await recordsAfter(database, job.quadId, 0), catalogue),
+    log: await logs.read(database, job.quadId),
     catalogue,
   });
   const open = steps.filter(({ done }) => !done).length;
   const faults = openFaults(log).length;
-  if (open + faults > 0)
+  if (open + faults > 0) {
     throw new ApiError(409, 'job.open', `${open} steps and ${faults} faults are open`, { context: { open, faults } });
+  }
   await database.write('jobs/closeJob', { id, closedAt: toSqlTime(now().toISOString()) });
-}
-
-function sentenceOf({ path, reason }: WrongName): string {
-  return path.startsWith('target.slots') ? reason.replace(/^t/, 'T') : `${path.split('.')[2]}: ${reason}`;
-}
-
-/** Changes merge path by path: a conflict only where what stood there is no longer what the writer saw. */
-function changePlan(
-  { database, catalogue, now }: Deps,
-  jobId: string,
-  changes: readonly PlanChange[],
-  personId: string,
-): Promise<Plan> {
-  return database.transaction(async (queries) => {
-    const job = await queries.row<{ plan: string; planVersion: number }>('jobs/lockJob', { id: jobId });
-    if (!job) throw new ApiError(404, 'job.missing', 'No such job in this shop');
-    const plan = planOf(jobId, job.plan, job.planVersion);
-    const changed = applyPlanChanges(plan, changes);
-    if (!changed.ok) {
-      throw new ApiError(409, 'plan.conflict', `Somebody changed ${changed.conflict.path} meanwhile`, {
-        path: changed.conflict.path,
-        context: { version: job.planVersion },
-      });
-    }
-    // What was wrong before may stay until it is mended; nothing new may lead nowhere or destroy hardware.
-    const before = new Set(wrongNames(plan, catalogue).map(({ path }) => path));
-    const wrong = wrongNames(changed.plan, catalogue).find(({ path }) => !before.has(path));
-    if (wrong) throw new ApiError(422, 'plan.nowhere', sentenceOf(wrong), { path: wrong.path });
-    const deadly = newFindings(plan, changed.plan, catalogue).find(({ severity }) => severity === 'kill');
-    if (deadly)
-      throw new ApiError(422, 'plan.kills', `That would destroy hardware: ${deadly.says}`, {
-        path: deadly.wires[0] ? `wires/${deadly.wires[0]}` : 'plan',
-      });
-    const at = toSqlTime(now().toISOString());
-    await queries.write('jobs/insertPlanChange', {
-      jobId,
-      version: changed.plan.version,
-      personId,
-      at,
-      changes: JSON.stringify(changes),
-    });
-    await savePlan(queries, changed.plan);
-    return changed.plan;
-  });
 }

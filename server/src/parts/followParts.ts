@@ -2,94 +2,102 @@
  * Physical parts and stock follow what the log says: counted in, fitted, taken off, taken back. In the log's own
  * transaction, so that a record and what it moves are stored together or not at all.
  */
-import type { Fitted, QuadRecord } from '@junctor/core';
+import type { Act, Entry, LogState, QuadRecord } from '@junctor/core';
+import { findEntry } from '@junctor/core';
 import { v7 } from 'uuid';
 import type { Queries } from '../database/Database';
-import { toSqlTime } from '../database/Database';
+import { fromJson, toSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
-import { recordsAfter } from '../records/repository';
+import type { StockMove } from '../stock/repository';
+import { moveStock } from '../stock/repository';
 
 type Sent = Pick<QuadRecord, 'id' | 'personId' | 'doneAt' | 'body' | 'replaces'>;
 
+/** Where the records go, and what the quad's log amounted to before them. */
+interface Quad {
+  queries: Queries;
+  quadId: string;
+  log: LogState;
+}
+
 /** @throws {ApiError} 422 when a record takes from stock that is not there. */
-export async function followParts(queries: Queries, quadId: string, record: Sent): Promise<void> {
+export async function followParts(quad: Quad, record: Sent): Promise<void> {
+  const { queries, quadId, log } = quad;
   const { body } = record;
-  if (record.replaces) await undo(queries, quadId, record.replaces, record);
+  const replaced = record.replaces ? findEntry(log, record.replaces) : null;
+  if (replaced) await undo(quad, replaced, record);
   if ('do' in body) {
     if (body.do === 'fit' && body.fitted.part) await queries.write('parts/placePart', { id: body.fitted.part, quadId });
-    if (body.do === 'take off') await takenOff(queries, quadId, body.slot, body.to, record);
+    // A correction stands where what it corrects stood.
+    if (body.do === 'take off') await takenOff({ ...quad, log: replaced?.before ?? log }, body, record);
   } else if (body.saw === 'kit') {
     for (const part of body.parts) await queries.write('parts/placePart', { id: part, quadId });
-    for (const { stock, quantity } of body.takes) await move(queries, record, stock, -quantity, 'counted in for a job');
+    for (const { stock, quantity } of body.takes) {
+      await move(queries, record, { stockId: stock, delta: -quantity, why: 'counted in for a job' });
+    }
   } else if (body.saw === 'signature' && body.part) {
-    const note = { is: 'signature', readings: body.readings };
-    await queries.write('parts/insertPartNote', {
-      id: v7(),
-      partId: body.part,
-      personId: record.personId,
-      at: toSqlTime(record.doneAt),
-      body: JSON.stringify(note),
-    });
+    await note(queries, body.part, record, { is: 'signature', readings: body.readings });
   }
 }
 
 /** What a corrected record had moved goes back; the correction then moves its own. */
-async function undo(queries: Queries, quadId: string, replaced: string, record: Sent): Promise<void> {
+async function undo(
+  { queries, quadId }: Quad,
+  { entry, before }: { entry: Entry; before: LogState },
+  record: Sent,
+): Promise<void> {
+  const { id: replaced, body } = entry.record;
   const moves = await queries.rows<{ stockId: string; delta: number }>('stock/listMovesOfRecord', {
     recordId: replaced,
   });
-  for (const { stockId, delta } of moves) await move(queries, { ...record, id: null }, stockId, -delta, 'taken back');
-  const before = (await recordsAfter(queries, quadId, 0)).find(({ id }) => id === replaced)?.body;
-  const parts = !before
-    ? []
-    : 'do' in before
-      ? before.do === 'fit' && before.fitted.part
-        ? [before.fitted.part]
-        : []
-      : before.saw === 'kit'
-        ? before.parts
-        : [];
-  for (const id of parts) await queries.write('parts/placePart', { id, quadId: null });
+  for (const { stockId, delta } of moves) {
+    await move(queries, { ...record, id: null }, { stockId, delta: -delta, why: 'taken back' });
+  }
+  if (!('do' in body)) {
+    if (body.saw === 'kit') for (const id of body.parts) await queries.write('parts/placePart', { id, quadId: null });
+  } else if (body.do === 'fit') {
+    if (body.fitted.part) await queries.write('parts/placePart', { id: body.fitted.part, quadId: null });
+  } else if (body.do === 'take off' && body.to !== 'customer') {
+    const fitted = before.asBuilt.build.slots[body.slot];
+    if (fitted) await putBack({ queries, quadId }, fitted.part, replaced);
+  }
 }
 
 async function move(
   queries: Queries,
   { id, personId, doneAt }: Pick<Sent, 'personId' | 'doneAt'> & { id: string | null },
-  stockId: string,
-  delta: number,
-  why: string,
+  { stockId, delta, why }: Pick<StockMove, 'stockId' | 'delta' | 'why'>,
 ): Promise<void> {
-  if (!(await queries.row('stock/lockStock', { id: stockId })))
+  if (!(await queries.row('stock/lockStock', { id: stockId }))) {
     throw new ApiError(422, 'stock.missing', 'No such line in stock', { path: 'body.takes' });
-  await queries.write('stock/insertStockMove', {
-    id: v7(),
-    stockId,
-    recordId: id,
-    personId,
-    at: toSqlTime(doneAt),
-    delta,
-    why,
-  });
-  await queries.write('stock/moveStock', { id: stockId, delta });
+  }
+  await moveStock(queries, { stockId, delta, why, personId, at: toSqlTime(doneAt), recordId: id });
 }
 
-/** A part that comes off goes back to the stores; one that nobody had entered is entered now. */
+/** What was known of a part before it came off. */
+interface BeforeOff {
+  origin: string;
+  condition: string;
+  fromQuadId: string | null;
+}
+
+/** A part that comes off goes back to the stores; one that nobody had entered is entered now, under the record's id. */
 async function takenOff(
-  queries: Queries,
-  quadId: string,
-  slot: string,
-  to: string,
-  { id, doneAt }: Sent,
+  { queries, quadId, log }: Quad,
+  { slot, to }: Extract<Act, { do: 'take off' }>,
+  record: Sent,
 ): Promise<void> {
-  const fitted = await lastFitted(queries, quadId, slot);
+  const fitted = log.asBuilt.build.slots[slot];
   if (!fitted || to === 'customer') return;
   const condition = to === 'scrap' ? 'scrap' : 'doubtful';
-  if (fitted.part) {
+  const before = fitted.part && (await queries.row<BeforeOff>('parts/findOrigin', { id: fitted.part }));
+  if (fitted.part && before) {
+    await note(queries, fitted.part, record, { is: 'taken off', record: record.id, before });
     await queries.write('parts/returnPart', { id: fitted.part, quadId, origin: 'off a quad', condition });
     return;
   }
   await queries.write('parts/insertPart', {
-    id,
+    id: record.id,
     modelId: fitted.model,
     revision: fitted.revision,
     serial: null,
@@ -100,13 +108,37 @@ async function takenOff(
     condition,
     firmware: null,
     weightG: null,
-    at: toSqlTime(doneAt),
+    at: toSqlTime(record.doneAt),
   });
 }
 
-async function lastFitted(queries: Queries, quadId: string, slot: string): Promise<Fitted | null> {
-  const fits = (await recordsAfter(queries, quadId, 0)).flatMap(({ body }) =>
-    'do' in body && body.do === 'fit' && body.slot === slot ? [body.fitted] : [],
-  );
-  return fits.at(-1) ?? null;
+/** A part that did not come off after all is on its quad again, and known for what it was before. */
+async function putBack(
+  { queries, quadId }: Pick<Quad, 'queries' | 'quadId'>,
+  part: string | null,
+  takeOff: string,
+): Promise<void> {
+  // One that was entered when it came off has the record's id.
+  const id = part ?? takeOff;
+  const said = await queries.row<{ body: string }>('parts/findTakenOff', { partId: id, recordId: takeOff });
+  if (said) {
+    const { before } = fromJson<{ before: BeforeOff }>(said.body);
+    await queries.write('parts/restorePart', { id, ...before });
+  }
+  await queries.write('parts/placePart', { id, quadId });
+}
+
+async function note(
+  queries: Queries,
+  partId: string,
+  { personId, doneAt }: Pick<Sent, 'personId' | 'doneAt'>,
+  body: object,
+): Promise<void> {
+  await queries.write('parts/insertPartNote', {
+    id: v7(),
+    partId,
+    personId,
+    at: toSqlTime(doneAt),
+    body: JSON.stringify(body),
+  });
 }

@@ -1,13 +1,15 @@
 /** The permit for limited first power: computed from the log under the quad's lock, or refused with what is missing. */
-import { deriveJob, fold } from '@junctor/core';
+import { advance, deriveJob } from '@junctor/core';
+import { fromSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
-import type { Deps } from '../http/Deps';
+import { viewOpenJob } from '../jobs/jobView';
 import { findJob } from '../jobs/repository';
-import { inTime } from './time';
-import type { SentRecord } from './repository';
-import { insertRecord, recordsAfter } from './repository';
+import { lockedSeq } from '../log/lockedSeq';
+import type { LogDeps } from '../log/QuadLogs';
+import type { SentRecord } from '../log/repository';
+import { insertRecord } from '../log/repository';
+import { inTime } from '../log/time';
 import type { Stored } from './storeRecords';
-import { lockedSeq } from './storeRecords';
 
 export interface PermitRequest {
   id: string;
@@ -19,7 +21,7 @@ export interface PermitRequest {
 
 /** @throws {ApiError} 409 `gate.blocking` with the reasons in the order in which to clear them. */
 export function givePermit(
-  { database, catalogue, now }: Deps,
+  { database, catalogue, logs, now }: LogDeps,
   quadId: string,
   personId: string,
   request: PermitRequest,
@@ -27,20 +29,24 @@ export function givePermit(
   return database.transaction(async (queries) => {
     const logSeq = await lockedSeq(queries, quadId);
     const job = await findJob(queries, request.jobId);
-    if (job.quadId !== quadId)
+    if (job.quadId !== quadId) {
       throw new ApiError(422, 'job.elsewhere', 'This job is not one of the quad’s', { path: 'jobId' });
-    const records = await recordsAfter(queries, quadId, 0);
-    const before = records.find(({ id }) => id === request.id);
-    if (before) return { id: before.id, seq: before.seq!, arrivedAt: before.arrivedAt! };
-    const state = deriveJob({ jobId: job.id, plan: job.plan, log: fold(records, catalogue), catalogue });
-    if (state.objections.length > 0) {
-      throw new ApiError(409, 'gate.blocking', 'Limited power is not open yet', {
-        context: { missing: state.objections },
-      });
     }
-    const checks = [
-      ...new Set(state.steps.flatMap(({ by, verb }) => (verb === 'permit' || verb === 'power' ? [] : by))),
-    ];
+    const before = await queries.row<{ streamId: string; seq: number; arrivedAt: string }>('records/findRecord', {
+      id: request.id,
+    });
+    if (before?.streamId === quadId) {
+      return { id: request.id, seq: before.seq, arrivedAt: fromSqlTime(before.arrivedAt) };
+    }
+    const log = await logs.read(queries, quadId);
+    const state = deriveJob({ jobId: job.id, plan: job.plan, log, catalogue });
+    if (state.objections.length > 0) {
+      const context = { missing: state.objections };
+      throw new ApiError(409, 'gate.blocking', 'Limited power is not open yet', { context });
+    }
+    const proving = state.steps.filter(({ verb }) => verb !== 'permit' && verb !== 'power');
+    const checks = [...new Set(proving.flatMap(({ by }) => by))];
+    const seq = logSeq + 1;
     const arrivedAt = now().toISOString();
     const record: SentRecord = {
       id: request.id,
@@ -55,8 +61,9 @@ export function givePermit(
       how: 'did',
       body: { saw: 'permit', gate: request.gate, checks, waivers: state.waived.map(({ waiver }) => waiver.record.id) },
     };
-    await insertRecord(queries, quadId, logSeq + 1, record, arrivedAt);
-    await queries.write('quads/updateLogSeq', { id: quadId, logSeq: logSeq + 1 });
-    return { id: record.id, seq: logSeq + 1, arrivedAt };
+    await insertRecord(queries, quadId, seq, record, arrivedAt);
+    await queries.write('quads/updateLogSeq', { id: quadId, logSeq: seq });
+    await viewOpenJob(queries, catalogue, quadId, advance(log, { ...record, quadId, seq, arrivedAt }));
+    return { id: record.id, seq, arrivedAt };
   });
 }

@@ -2,16 +2,16 @@
 import { permitRequest, sentRecords } from '@junctor/core/schemas';
 import { Router } from 'express';
 import { ApiError } from '../http/ApiError';
-import type { Deps } from '../http/Deps';
+import type { LogDeps } from '../log/QuadLogs';
 import { idFrom, validated } from '../http/validated';
 import { personIn } from '../session/session';
 import type { PermitRequest } from './permit';
 import { givePermit } from './permit';
-import type { SentRecord } from './repository';
-import { recordsAfter } from './repository';
+import type { SentRecord } from '../log/repository';
+import { recordsAfter } from '../log/repository';
 import { storeRecords } from './storeRecords';
 
-export function recordRoutes(deps: Deps): Router {
+export function recordRoutes(deps: LogDeps): Router {
   const router = Router();
   router.get('/quads/:id/records', async (request, response) => {
     const after = Number(request.query.after ?? 0);

@@ -1,20 +1,30 @@
 /** The write path: records of one quad stored together under its lock, each once however often it is sent. */
-import { judgeReading } from '@junctor/core';
-import type { Catalogue } from '@junctor/core';
+import { advance, judgeReading } from '@junctor/core';
+import type { Catalogue, LogState } from '@junctor/core';
 import type { Queries } from '../database/Database';
 import { errnoOf, fromSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
+import { viewOpenJob } from '../jobs/jobView';
+import { lockedSeq } from '../log/lockedSeq';
+import type { LogDeps } from '../log/QuadLogs';
+import type { SentRecord } from '../log/repository';
+import { contentHash, insertRecord } from '../log/repository';
 import { followParts } from '../parts/followParts';
-import type { Deps } from '../http/Deps';
 import type { Person } from '../session/session';
 import { refuseWaiver } from './waiver';
-import type { SentRecord } from './repository';
-import { contentHash, insertRecord } from './repository';
 
 export interface Stored {
   id: string;
   seq: number;
   arrivedAt: string;
+}
+
+/** A record on its way in: where it goes and where it stands in what was sent. */
+interface Incoming {
+  queries: Queries;
+  quadId: string;
+  record: SentRecord;
+  index: number;
 }
 
 /**
@@ -23,7 +33,7 @@ export interface Stored {
  * of what no rule says or that this person cannot give.
  */
 export function storeRecords(
-  { database, catalogue, now }: Deps,
+  { database, catalogue, logs, now }: LogDeps,
   quadId: string,
   person: Pick<Person, 'personId' | 'role'>,
   records: readonly SentRecord[],
@@ -31,66 +41,52 @@ export function storeRecords(
   records.forEach((record, index) => refuseForged(record, index, person.personId, catalogue));
   return database.transaction(async (queries) => {
     let seq = await lockedSeq(queries, quadId);
+    let log: LogState = await logs.read(queries, quadId);
     const arrivedAt = now().toISOString();
     const stored: Stored[] = [];
     for (const [index, record] of records.entries()) {
-      const before = await storedBefore(queries, quadId, record, index);
+      const incoming = { queries, quadId, record, index };
+      const before = await storedBefore(incoming);
       if (before) {
         stored.push(before);
         continue;
       }
-      await refuseStray(queries, quadId, record, index);
-      await refuseWaiver({ queries, catalogue }, quadId, person.role, record, index);
+      await refuseStray(incoming);
+      await refuseWaiver({ queries, catalogue, log }, person.role, record, index);
       seq += 1;
-      await followParts(queries, quadId, record);
-      await insertOnce(queries, quadId, seq, record, arrivedAt, index);
+      await followParts({ queries, quadId, log }, record);
+      await insertOnce(incoming, seq, arrivedAt);
+      log = advance(log, { ...record, quadId, seq, arrivedAt });
       stored.push({ id: record.id, seq, arrivedAt });
     }
     await queries.write('quads/updateLogSeq', { id: quadId, logSeq: seq });
+    await viewOpenJob(queries, catalogue, quadId, log);
     return stored;
   });
-}
-
-/** The quad's last seq, with its row locked. @throws {ApiError} 404 when there is no such quad. */
-export async function lockedSeq(queries: Queries, quadId: string): Promise<number> {
-  const locked = await queries.row<{ logSeq: number }>('quads/lockQuad', { id: quadId });
-  if (!locked) throw new ApiError(404, 'quad.missing', 'No such quad in this shop');
-  return locked.logSeq;
 }
 
 /** What can be refused without the database: not a fact, but a claim that cannot be true. */
 function refuseForged({ body, personId }: SentRecord, index: number, signedIn: string, catalogue: Catalogue): void {
   const path = `records.${index}`;
-  if (personId !== signedIn)
+  if (personId !== signedIn) {
     throw new ApiError(403, 'record.person', 'This record is in another person’s name', { path: `${path}.personId` });
+  }
   if ('do' in body && body.do === 'fit' && !catalogue.has(body.fitted)) {
-    throw new ApiError(
-      422,
-      'model.unknown',
-      `The catalogue has no part model ${body.fitted.model} revision ${body.fitted.revision}`,
-      { path: `${path}.body.fitted` },
-    );
+    const { model, revision } = body.fitted;
+    const message = `The catalogue has no part model ${model} revision ${revision}`;
+    throw new ApiError(422, 'model.unknown', message, { path: `${path}.body.fitted` });
   }
   if ('saw' in body && body.saw === 'reading') {
     const { expected, heard, verdict } = body.reading;
     const follows = judgeReading(expected, heard);
     if (verdict !== follows) {
-      throw new ApiError(
-        422,
-        'reading.verdict',
-        `The verdict does not follow from what was heard: it is “${follows}”`,
-        { path: `${path}.body.reading.verdict` },
-      );
+      const message = `The verdict does not follow from what was heard: it is “${follows}”`;
+      throw new ApiError(422, 'reading.verdict', message, { path: `${path}.body.reading.verdict` });
     }
   }
 }
 
-async function storedBefore(
-  queries: Queries,
-  quadId: string,
-  record: SentRecord,
-  index: number,
-): Promise<Stored | null> {
+async function storedBefore({ queries, quadId, record, index }: Incoming): Promise<Stored | null> {
   const found = await queries.row<{ streamId: string; seq: number; arrivedAt: string; sha256: Buffer }>(
     'records/findRecord',
     { id: record.id },
@@ -105,15 +101,11 @@ async function storedBefore(
   return { id: record.id, seq: found.seq, arrivedAt: fromSqlTime(found.arrivedAt) };
 }
 
-async function refuseStray(
-  queries: Queries,
-  quadId: string,
-  { jobId, replaces }: SentRecord,
-  index: number,
-): Promise<void> {
+async function refuseStray({ queries, quadId, record: { jobId, replaces }, index }: Incoming): Promise<void> {
   const job = await queries.row<{ quadId: string }>('jobs/findJob', { id: jobId });
-  if (job?.quadId !== quadId)
+  if (job?.quadId !== quadId) {
     throw new ApiError(422, 'job.elsewhere', 'This job is not one of the quad’s', { path: `records.${index}.jobId` });
+  }
   if (!replaces) return;
   const corrected = await queries.row<{ streamId: string }>('records/findRecord', { id: replaces });
   if (corrected?.streamId !== quadId) {
@@ -125,14 +117,7 @@ async function refuseStray(
 
 const duplicate = 1062;
 
-async function insertOnce(
-  queries: Queries,
-  quadId: string,
-  seq: number,
-  record: SentRecord,
-  arrivedAt: string,
-  index: number,
-): Promise<void> {
+async function insertOnce({ queries, quadId, record, index }: Incoming, seq: number, arrivedAt: string): Promise<void> {
   try {
     await insertRecord(queries, quadId, seq, record, arrivedAt);
   } catch (error) {

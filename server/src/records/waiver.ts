@@ -1,17 +1,15 @@
 /** Who may waive what: judged on the log as it stands under the quad's lock, whatever the tablet believed. */
-import type { Catalogue } from '@junctor/core';
-import { deriveJob, fold, judge, waiverObjection, assemble } from '@junctor/core';
+import type { Catalogue, LogState } from '@junctor/core';
+import { deriveJob, judge, waiverObjection, assemble } from '@junctor/core';
 import type { Queries } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import { findJob } from '../jobs/repository';
 import type { Person } from '../session/session';
-import type { SentRecord } from './repository';
-import { recordsAfter } from './repository';
+import type { SentRecord } from '../log/repository';
 
 /** @throws {ApiError} 422 when no rule says what is to be waived, it is worse than told, or this person cannot waive it. */
 export async function refuseWaiver(
-  { queries, catalogue }: { queries: Queries; catalogue: Catalogue },
-  quadId: string,
+  { queries, catalogue, log }: { queries: Queries; catalogue: Catalogue; log: LogState },
   role: Person['role'],
   { jobId, body }: SentRecord,
   index: number,
@@ -19,7 +17,7 @@ export async function refuseWaiver(
   if (!('saw' in body) || body.saw !== 'waiver') return;
   const path = `records.${index}.body.finding`;
   const { plan } = await findJob(queries, jobId);
-  const state = deriveJob({ jobId, plan, log: fold(await recordsAfter(queries, quadId, 0), catalogue), catalogue });
+  const state = deriveJob({ jobId, plan, log, catalogue });
   const said = [
     ...state.findings,
     ...state.waived.map(({ finding }) => finding),

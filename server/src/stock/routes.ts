@@ -2,13 +2,12 @@
 import type { StockLine } from '@junctor/core';
 import { newStock, sentStock, stockMove } from '@junctor/core/schemas';
 import { Router } from 'express';
-import { v7 } from 'uuid';
-import type { Queries } from '../database/Database';
 import { fromJson, fromSqlTime, toSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import type { Deps } from '../http/Deps';
 import { idFrom, validated } from '../http/validated';
 import { personIn } from '../session/session';
+import { addLine, moveStock } from './repository';
 
 interface StockRow extends Omit<StockLine, 'doc' | 'offcut'> {
   doc: string;
@@ -27,23 +26,27 @@ export function stockRoutes({ database, now }: Deps): Router {
     const line = validated<StockLine>(newStock, request.body);
     const at = toSqlTime(now().toISOString());
     await database.transaction((queries) =>
-      addLine(queries, line, personIn(response).personId, at, line.offcut ? 'put back' : 'new in stock'),
+      addLine(queries, line, {
+        personId: personIn(response).personId,
+        at,
+        why: line.offcut ? 'put back' : 'new in stock',
+      }),
     );
     response.status(201).json(line);
   });
   // A counted list: all of it or nothing. A line that is known is set to what was counted.
   router.post('/stock/counted', async (request, response) => {
     const { rows } = validated<{ rows: StockLine[] }>(sentStock, request.body);
-    const { personId } = personIn(response);
     const at = toSqlTime(now().toISOString());
+    const counted = { personId: personIn(response).personId, at, why: 'counted from a file' };
     await database.transaction(async (queries) => {
       for (const row of rows) {
         const known = row.offcut
           ? null
           : await queries.row<{ id: string; onHand: number }>('stock/findStockByKey', { key: row.key });
-        if (!known) await addLine(queries, row, personId, at, 'counted from a file');
+        if (!known) await addLine(queries, row, counted);
         else if (known.onHand !== row.onHand)
-          await move(queries, known.id, row.onHand - known.onHand, personId, at, 'counted from a file');
+          await moveStock(queries, { stockId: known.id, delta: row.onHand - known.onHand, ...counted });
       }
     });
     response.json({ rows: rows.length });
@@ -54,7 +57,13 @@ export function stockRoutes({ database, now }: Deps): Router {
     await database.transaction(async (queries) => {
       if (!(await queries.row('stock/lockStock', { id: stockId })))
         throw new ApiError(404, 'stock.missing', 'No such line in stock');
-      await move(queries, stockId, delta, personIn(response).personId, toSqlTime(now().toISOString()), why);
+      await moveStock(queries, {
+        stockId,
+        delta,
+        why,
+        personId: personIn(response).personId,
+        at: toSqlTime(now().toISOString()),
+      });
     });
     response.status(204).end();
   });
@@ -63,36 +72,4 @@ export function stockRoutes({ database, now }: Deps): Router {
     response.json(moves.map((one) => ({ ...one, at: fromSqlTime(one.at) })));
   });
   return router;
-}
-
-export async function addLine(
-  queries: Queries,
-  { id, key, name, unit, offcut, place, doc, onHand }: StockLine,
-  personId: string | null,
-  at: string,
-  why: string,
-): Promise<void> {
-  await queries.write('stock/insertStock', {
-    id,
-    key,
-    name,
-    unit,
-    offcut: offcut ? 1 : 0,
-    place,
-    doc: JSON.stringify(doc),
-  });
-  await move(queries, id, onHand, personId, at, why);
-}
-
-async function move(
-  queries: Queries,
-  stockId: string,
-  delta: number,
-  personId: string | null,
-  at: string,
-  why: string,
-): Promise<void> {
-  if (delta === 0) return;
-  await queries.write('stock/insertStockMove', { id: v7(), stockId, recordId: null, personId, at, delta, why });
-  await queries.write('stock/moveStock', { id: stockId, delta });
 }

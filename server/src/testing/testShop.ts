@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from '../createApp';
 import { startPrivateServer } from '../database/privateServer';
-import { openShop } from '../openShop';
+import { openShop } from '../opening/openShop';
 
 export interface TestShop {
   url: string;
@@ -25,6 +25,7 @@ export async function startTestShop(options: { signInTries?: number } = {}): Pro
     ownerUrl: mariadb.ownerUrl,
     databaseName,
     wanted: 'empty',
+    rebuild: false,
     log: pino({ level: 'silent' }),
     now: () => new Date(),
     pages: null,

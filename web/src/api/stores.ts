@@ -24,7 +24,8 @@ export interface PartNote {
     | { is: 'condition'; condition: string; why: string }
     | { is: 'firmware'; firmware: string }
     | { is: 'weight'; grams: number }
-    | { is: 'signature'; readings: readonly { verdict: string }[] };
+    | { is: 'signature'; readings: readonly { verdict: string }[] }
+    | { is: 'taken off' };
 }
 
 export function useModelIndex() {

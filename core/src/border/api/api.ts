@@ -1,6 +1,7 @@
 /** What crosses between server and browser, beyond the core's own types. */
-import type { Id, XY } from '../../facts/terms/names';
+import type { Id } from '../../facts/terms/names';
 import type { Intake } from './stores';
+import type { JobProgress } from './jobProgress';
 import type { Plan } from '../../facts/plan/plan';
 
 /** What a request is refused with: a stable code, a line for a person, and where in the data it was. */
@@ -28,7 +29,7 @@ export interface JobSheet {
 }
 
 /** One open job as it hangs on the Floor. */
-export interface FloorLine {
+export interface FloorLine extends JobProgress {
   jobId: Id;
   quadId: Id;
   quad: string;
@@ -36,15 +37,4 @@ export interface FloorLine {
   title: string;
   bench: number;
   dueOn: string | null;
-  /** Slots of the motors, for the outline, with their place from the quad's middle and their disc; true once fitted. */
-  motors: readonly { slot: string; fitted: boolean; atMm: XY; discMm: number }[];
-  bodyFitted: boolean;
-  /** Next sentence; null when nothing is left to do. */
-  next: string | null;
-  nextMinutes: number;
-  leftMinutes: number;
-  done: number;
-  all: number;
-  /** What stands against it: findings of kill or stop, in words. */
-  against: readonly string[];
 }

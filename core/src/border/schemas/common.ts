@@ -10,7 +10,12 @@ export const strict: Joi.ValidationOptions = {
 
 export const id = Joi.string().guid({ version: 'uuidv7' });
 export const name = Joi.string().trim().min(1).max(120);
-export const key = Joi.string().min(1).max(80);
+/** Names that every object answers to by itself: a table that is asked for one of them would find what nobody put there. */
+const inherited = Object.getOwnPropertyNames(Object.prototype);
+export const key = Joi.string()
+  .min(1)
+  .max(80)
+  .invalid(...inherited);
 /** Words for people: no control characters in them. */
 export const printable = (most: number) =>
   Joi.string()
@@ -19,7 +24,8 @@ export const printable = (most: number) =>
 export const text = Joi.string().allow('').max(2000);
 export const terminalRef = Joi.string()
   .max(80)
-  .pattern(/^[^.\s]+\..+$/, 'SLOT.TERMINAL');
+  .pattern(/^[^.\s]+\..+$/, 'SLOT.TERMINAL')
+  .pattern(new RegExp(`^(?:${inherited.join('|')})\\.`), { name: 'SLOT of its own', invert: true });
 export const time = Joi.string().pattern(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/, 'UTC time with milliseconds');
 export const range = Joi.array().ordered(Joi.number(), Joi.number()).length(2);
 export const seconds = Joi.number().min(0).max(86400);

@@ -10,6 +10,7 @@ import { matedPoints, pointOf } from '../../facts/wiring/netlist';
 import { areaMm2 } from '../../facts/wiring/wireAmps';
 import type { Site } from '../../facts/terms/site';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { lengthMmOf } from '../geometry/wireLength';
 
 export type BranchElement =
   | { is: 'resistor'; ohms: number }
@@ -36,8 +37,6 @@ export interface Circuit {
 /** Typical soldered, crimped and mated contacts; experience values. */
 const jointOhms = 0.001;
 const contactOhms = 0.01;
-/** Wires whose length nobody has measured yet are taken as this long. */
-const assumedLengthMm = 80;
 /** A regulator's pass element seen backwards: current and inner resistance of its body diode. */
 const backDiode = { atA: 0.001, seriesOhms: 1 };
 
@@ -51,7 +50,7 @@ export function compile(assembly: Assembly): Circuit {
     for (const element of model.elements) branches.push(...partBranches(slot, element));
   }
   for (const wire of Object.values(assembly.build.wires)) {
-    const ohms = wireOhms(wire.awg, wire.lengthMm ?? assumedLengthMm);
+    const ohms = wireOhms(wire.awg, lengthMmOf(wire));
     branches.push({
       id: wire.id,
       a: `~${wire.id}.a`,

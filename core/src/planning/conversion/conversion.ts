@@ -14,6 +14,7 @@ import type { AlignmentChange, MotorChange } from './motorChanges';
 import { alignmentChange, motorChanges } from './motorChanges';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { isController } from '../../facts/catalogue/kinds';
+import { lengthMmOf } from '../../physics/geometry/wireLength';
 
 export interface Conversion {
   /** Parts and wires that are not touched. */
@@ -123,7 +124,7 @@ export function workOf(from: Build, changes: readonly Change[]): Work {
     contacts: opened.filter((by) => by === 'crimp').length + landed.filter((by) => by === 'crimp').length,
     plugs: count('mate', 'unmate'),
     parts: count('take', 'fit'),
-    newWireMm: newWires(from, changes).reduce((mm, { lengthMm }) => mm + (lengthMm ?? 0), 0),
+    newWireMm: newWires(from, changes).reduce((mm, wire) => mm + lengthMmOf(wire), 0),
   };
 }
 

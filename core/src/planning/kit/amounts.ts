@@ -7,8 +7,6 @@
 export const trimMm = 20;
 /** Offcut allowance over the sum of lengths. */
 export const offcutShare = 0.1;
-/** A wire whose length nobody has measured or planned, in mm. */
-export const assumedLengthMm = 120;
 /** One sleeve over a bundle at its board. */
 export const sleeveMm = 25;
 /** Tape along one arm. */

@@ -7,19 +7,11 @@ import { jointName, splitRef } from '../../facts/terms/names';
 import type { Slot, StepId } from '../../facts/terms/names';
 import type { Alloy } from '../../physics/joints/recipe';
 import { recipeFor } from '../../physics/joints/recipe';
-import {
-  assumedLengthMm,
-  offcutShare,
-  screwLengthMm,
-  sleeveFor,
-  sleeveMm,
-  solderG,
-  tapePerArmMm,
-  trimMm,
-} from './amounts';
+import { offcutShare, screwLengthMm, sleeveFor, sleeveMm, solderG, tapePerArmMm, trimMm } from './amounts';
 import type { KitLine } from './kitLine';
 import type { KitUnit } from '../../facts/catalogue/stockLine';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { lengthMmOf } from '../../physics/geometry/wireLength';
 
 interface Need {
   key: string;
@@ -94,7 +86,7 @@ function leadNeeds(changes: readonly Change[], target: Build): Need[] {
         ends.flatMap((end) => (end.at.on === 'cavity' ? [end.at.housing] : [])),
       )[0];
       const housing = at ? target.housings[at] : null;
-      const lengthMm = wires[0]?.lengthMm ?? assumedLengthMm;
+      const lengthMm = lengthMmOf(wires[0] ?? { lengthMm: null });
       const family = housing?.family ?? 'plug';
       return {
         key: `lead:${family}:${housing?.ways ?? wires.length}:${lengthMm}`,
@@ -115,7 +107,7 @@ function wireNeeds(start: Build, target: Build): Need[] {
     key: `wire:${awg}:${colour}`,
     kind: 'wire',
     name: `${colour} wire, ${awg} AWG`,
-    amount: ((lengthMm ?? assumedLengthMm) + trimMm) * (1 + offcutShare),
+    amount: (lengthMmOf({ lengthMm }) + trimMm) * (1 + offcutShare),
     unit: 'mm',
     because: `cut lengths, ${trimMm} mm each for stripping, ${100 * offcutShare} % for offcuts`,
     step: `land:${jointName(id, 0)}`,

@@ -4,12 +4,13 @@
  */
 import type { PartModel } from '../../facts/catalogue/partModel';
 import { certaintyAt } from '../../facts/catalogue/revisions';
-import { assumedLengthMm, wireDiameterMm } from '../../planning/kit/amounts';
+import { wireDiameterMm } from '../../planning/kit/amounts';
 import { kitList } from '../../planning/kit/kitList';
 import { emptyBuild } from '../../facts/assembly/build';
 import type { Range, Slot } from '../../facts/terms/names';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { assemble } from '../../facts/assembly/assembly';
+import { lengthMmOf } from '../../physics/geometry/wireLength';
 
 export interface WeightForecast {
   dryG: Range;
@@ -43,7 +44,7 @@ export function forecastWeight(
   });
   const wires = Object.values(target.build.wires)
     .filter(({ from }) => from !== 'tail')
-    .map(({ awg, lengthMm }) => band((lengthMm ?? assumedLengthMm) * wireGPerMm(awg), 0.2));
+    .map(({ awg, lengthMm }) => band(lengthMmOf({ lengthMm }) * wireGPerMm(awg), 0.2));
   const small = kitList(assemble(emptyBuild, target.catalogue), target).map(({ kind, key, needed }) =>
     band(smallG(kind, key) * needed, 0.2),
   );

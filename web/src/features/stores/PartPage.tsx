@@ -69,6 +69,8 @@ function noteWords(body: PartNote['body']): string {
       return `firmware ${body.firmware}`;
     case 'weight':
       return `${body.grams} g`;
+    case 'taken off':
+      return 'came off a quad';
     case 'signature':
       return `signature, ${body.readings.length} readings${body.readings.some(({ verdict }) => verdict === 'stop') ? ', one that a good part cannot show' : ', none against it'}`;
   }

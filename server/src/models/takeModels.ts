@@ -2,11 +2,11 @@
  * Part models coming in, from a file or from the form: every fault of every model is found with its path, and all are
  * added or none. Long files are checked in slices, so that the server goes on answering.
  */
-import { createHash } from 'node:crypto';
 import type { PartModel } from '@junctor/core';
 import { checkModel, revisionMistakes } from '@junctor/core';
 import { check, partModel } from '@junctor/core/schemas';
 import type { Mistake } from '@junctor/core/schemas';
+import { modelRow } from '../catalogue/storedModels';
 import { toSqlTime } from '../database/Database';
 import type { Deps } from '../http/Deps';
 
@@ -46,7 +46,7 @@ export async function takeModels(
   if (mistakes.length > 0) return { ok: false, mistakes: mistakes.slice(0, mostMistakes) };
   const at = toSqlTime(now().toISOString());
   await database.transaction(async (queries) => {
-    for (const model of fresh.values()) await queries.write('catalogue/insertModel', row(model, personId, at));
+    for (const model of fresh.values()) await queries.write('catalogue/insertModel', modelRow(model, personId, at));
   });
   catalogue.add([...fresh.values()]);
   return { ok: true, added: fresh.size, known };
@@ -75,18 +75,4 @@ export async function takeModels(
     const before = fresh.get(`${model.id}@${model.revision - 1}`) ?? catalogue.revisions(model.id).at(-1) ?? null;
     return { mistakes: revisionMistakes(before, model), known: false };
   }
-}
-
-export function row(model: PartModel, personId: string | null, at: string) {
-  const doc = JSON.stringify(model);
-  return {
-    id: model.id,
-    revision: model.revision,
-    kind: model.kind,
-    name: model.name,
-    doc,
-    sha256: createHash('sha256').update(doc).digest(),
-    personId,
-    at,
-  };
 }

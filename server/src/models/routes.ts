@@ -17,7 +17,7 @@ const largestFile = '64mb';
 const schemaFile = join(import.meta.dirname, '..', '..', '..', 'docs', 'formats', 'catalogue.schema.json');
 const retiredSetting = 'retired models';
 
-export function catalogueRoutes(deps: Deps): Router {
+export function modelRoutes(deps: Deps): Router {
   const { database, catalogue, now } = deps;
   const router = Router();
 

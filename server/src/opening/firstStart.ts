@@ -9,17 +9,15 @@ import type { Database, Queries } from '../database/Database';
 import { fromJson, toSqlTime } from '../database/Database';
 import { StartError } from '../database/StartError';
 import { noteModels } from '../jobs/repository';
-import { insertRecord } from '../records/repository';
+import { insertRecord } from '../log/repository';
 import { hashSecret } from '../session/session';
-import { addLine } from '../stock/routes';
+import { addLine } from '../stock/repository';
 
 export type ShopKind = 'demo' | 'empty';
 
 /** The kind of shop in this database, made now if there is none. @throws {StartError} If an empty one is wanted but it is not. */
 export async function ensureShop(
-  database: Database,
-  catalogue: Catalogue,
-  templates: readonly Template[],
+  { database, catalogue, templates }: { database: Database; catalogue: Catalogue; templates: readonly Template[] },
   wanted: ShopKind | null,
   now: Date,
 ): Promise<ShopKind> {
@@ -96,7 +94,8 @@ async function insertDemo(
     if (closedAt) await queries.write('jobs/closeJob', { id, closedAt: toSqlTime(closedAt) });
   }
   const at = toSqlTime(now.toISOString());
-  for (const line of demo.stores.stock) await addLine(queries, line, null, at, 'stock of the demo shop');
+  for (const line of demo.stores.stock)
+    await addLine(queries, line, { personId: null, at, why: 'stock of the demo shop' });
   for (const { model, owner, ...part } of demo.stores.parts) {
     await queries.write('parts/insertPart', {
       ...part,

@@ -146,7 +146,11 @@ describe('a part in hand', () => {
     expect((await state()).onQuad).toMatch(/^Quad/);
     await post({ do: 'take off', slot: 'ESC', to: 'stock' });
     expect(await state()).toMatchObject({ onQuad: null, origin: 'off a quad', condition: 'doubtful' });
-    expect((await state()).notes).toHaveLength(2);
+    expect(((await state()).notes as { body: { is: string } }[]).map(({ body }) => body.is)).toEqual([
+      'weight',
+      'condition',
+      'taken off',
+    ]);
     const readings = [
       {
         black: 'BM',
@@ -161,6 +165,28 @@ describe('a part in hand', () => {
     ];
     await post({ saw: 'signature', slot: 'ESC', part: esc.id, readings });
     expect((await state()).notes).toContainEqual(expect.objectContaining({ body: { is: 'signature', readings } }));
+  });
+
+  it('is on its quad again, and what it was before, when it did not come off after all', async () => {
+    const esc = part({ serial: 'L-2' });
+    await lead.post('/parts', esc);
+    const state = async () => (await lead.get(`/parts/${esc.id}`)).body;
+    await post({ ...fitEsc, fitted: { ...fitEsc.fitted, part: esc.id } });
+    const fitted = await state();
+    for (const to of ['stock', 'scrap']) {
+      const off = sent(lead, job.jobId, { do: 'take off', slot: 'ESC', to });
+      await lead.post(`/quads/${job.quadId}/records`, { records: [off] });
+      expect(await state()).toMatchObject({ onQuad: null, origin: 'off a quad' });
+      const back = sent(lead, job.jobId, { saw: 'taken back', reason: 'did not happen' }, { replaces: off.id });
+      await lead.post(`/quads/${job.quadId}/records`, { records: [back] });
+      const { notes: _notes, ...known } = await state();
+      expect(fitted).toMatchObject(known);
+    }
+    // Taken off by the wrong name of where it went: the correction moves it anew.
+    const off = sent(lead, job.jobId, { do: 'take off', slot: 'ESC', to: 'stock' });
+    const corrected = sent(lead, job.jobId, { do: 'take off', slot: 'ESC', to: 'scrap' }, { replaces: off.id });
+    await lead.post(`/quads/${job.quadId}/records`, { records: [off, corrected] });
+    expect(await state()).toMatchObject({ onQuad: null, condition: 'scrap' });
   });
 
   it('that nobody had entered is entered when it comes off', async () => {
