@@ -187,6 +187,10 @@ describe('a part in hand', () => {
     const corrected = sent(lead, job.jobId, { do: 'take off', slot: 'ESC', to: 'scrap' }, { replaces: off.id });
     await lead.post(`/quads/${job.quadId}/records`, { records: [off, corrected] });
     expect(await state()).toMatchObject({ onQuad: null, condition: 'scrap' });
+    await lead.post(`/quads/${job.quadId}/records`, {
+      records: [sent(lead, job.jobId, { saw: 'taken back', reason: 'neither' }, { replaces: corrected.id })],
+    });
+    expect(await state()).toMatchObject({ onQuad: fitted.onQuad, origin: 'new', condition: 'untested' });
   });
 
   it('that nobody had entered is entered when it comes off', async () => {
