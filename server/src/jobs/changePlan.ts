@@ -63,7 +63,12 @@ function refuseBad(before: Plan, after: Plan, catalogue: Catalogue): void {
   });
 }
 
-/** "W3: there is no FC.TX9". */
+/** "W3: there is no FC.TX9"; "The catalogue has no part model ...". */
 export function sentenceOf({ path, reason }: WrongName): string {
-  return `${path.split('.')[2]}: ${reason}`;
+  const [, table, name] = path.split('.');
+  return table === 'slots' ? capitalised(reason) : `${name}: ${reason}`;
+}
+
+function capitalised(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -4,7 +4,8 @@ import type { Answer } from './Answers';
 
 /** A pedal is Enter: what bounces within this answers nothing. */
 export const bounceMs = 350;
-let lastEnterAt = 0;
+// A page that is quick to open must not take its first Enter for a bounce.
+let lastEnterAt = -Infinity;
 
 /** Tells on the page when Enter answers again. */
 function settle(): void {

@@ -1,6 +1,6 @@
 /** A picture before something can no longer be seen, with the list of what comes off. */
 import type { Step } from '@junctor/core';
-import { stepWords } from '@junctor/core';
+import { isSameGroup, stepWords } from '@junctor/core';
 import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Answer } from '../../ui/Answers';
@@ -37,7 +37,7 @@ export function PictureView({
   const [keeping, setKeeping] = useState(false);
   const field = useRef<HTMLDivElement>(null);
   const { steps } = bench.state;
-  const off = steps.filter(({ group, id }) => group === step.group && id !== step.id);
+  const off = steps.filter(({ group, id }) => isSameGroup(group, step.group) && id !== step.id);
   const take = async (file: File) => {
     setKeeping(true);
     const kept = await keepPicture(file);
