@@ -61,8 +61,8 @@ test('corrections, an open fault, a short', async ({ page, shop }) => {
     await enterUntil(page, /Volts across the main leads/);
     for (const key of '0') await press(page, key);
     await press(page, 'Enter');
-    await press(page, '1');
-    await answer(page, '1');
+    await press(page, '0');
+    await answer(page, '4');
     await answerTouch(page);
     await answerTouch(page);
     await expect(sentence(page)).toHaveText('Black on BAT −, red on BAT +');

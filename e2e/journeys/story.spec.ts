@@ -61,13 +61,12 @@ test('a job from the Floor to the logged fault', async ({ page, shop }) => {
   await test.step('left-over charge is not accepted', async () => {
     for (const key of '0.31') await press(page, key);
     await press(page, 'Enter');
-    await press(page, '1');
-    await press(page, '1');
     await expect(under(page)).toContainText('bleed through 100 Ω to 1 kΩ');
+    await expect(sentence(page)).toHaveText('Volts across the main leads');
     for (const key of '0.004') await press(page, key);
     await press(page, 'Enter');
-    await press(page, '1');
-    await answer(page, '1');
+    await press(page, '0');
+    await answer(page, '4');
   });
 
   await test.step('continuity: a surprise is asked twice, stops, is reworked and repeated', async () => {
@@ -105,7 +104,8 @@ test('a job from the Floor to the logged fault', async ({ page, shop }) => {
     await answer(page, 'Enter');
     await expect(sentence(page)).toContainText('Plug in through the limiter');
     await answer(page, 'Enter');
-    for (const key of ['1', '2', '3', '4', '5', '6']) await press(page, key);
+    for (let sign = 0; sign < 6; sign++) await answer(page, 'Enter');
+    await expect(sentence(page)).toHaveText('Pull the plug, then record');
     await answer(page, 'Enter');
     await expect(sentence(page)).toHaveText('Every check planned here has passed, up to limited power');
   });

@@ -1,4 +1,5 @@
 /** Form pieces: a label, a field, and the mistake beside it. */
+import { parseQuantity } from '@junctor/core';
 import type { FormEvent, ReactNode } from 'react';
 import {
   Button,
@@ -102,13 +103,10 @@ export function WordsField({ name, label, error, inputMode, ...rest }: WordsProp
   );
 }
 
-/** A typed number, with point or comma; NaN when it is none, 0 when nothing was typed. */
+/** A typed number, with point or comma, k, M or m; NaN when it is none, 0 when nothing was typed. */
 export function typedNumber(text: FormDataEntryValue | null): number {
-  return Number(
-    String(text ?? '')
-      .trim()
-      .replace(',', '.'),
-  );
+  const typed = String(text ?? '').trim();
+  return typed === '' ? 0 : (parseQuantity(typed) ?? NaN);
 }
 
 export function NumberTextField(props: Omit<WordsProps, 'type' | 'inputMode'>) {

@@ -29,7 +29,9 @@ export function useKeys(answers: readonly Pick<Answer, 'key' | 'also' | 'act' | 
       const onControl = event.target instanceof HTMLElement && event.target.closest('a, header button');
       if (onControl && event.key === 'Enter') return;
       const wanted = event.key.length === 1 ? event.key.toLowerCase() : event.key;
-      const answer = latest.current.find(({ key, also }) => key === wanted || also?.includes(wanted));
+      const answer =
+        latest.current.find(({ key }) => key === event.key) ??
+        latest.current.find(({ key, also }) => key === wanted || also?.includes(wanted));
       if (!answer) return;
       event.preventDefault();
       if (event.key === 'Enter') {

@@ -1,6 +1,6 @@
 /** The kit table: one line of the pick list at a time, with where it lies and whether it is enough. */
 import type { KitLine, Step } from '@junctor/core';
-import { amountWords, notesOf, pickFor, stepWords, takesFor } from '@junctor/core';
+import { amountWords, notesOf, possible, pickFor, stepWords, takesFor } from '@junctor/core';
 import styled from 'styled-components';
 import { useParts, useStock } from '../../api/stores';
 import type { Answer } from '../../ui/Answers';
@@ -60,7 +60,8 @@ export function CountView({
         id: 'have',
         asks: `How much of ${line.name} is there`,
         hint: 'Count what is on the table.',
-        unit: line.unit === 'pieces' ? 'pieces' : line.unit,
+        unit: line.unit,
+        possible: possible.amount,
       },
     ],
     ({ have }) => count(Number(have)),

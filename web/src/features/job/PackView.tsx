@@ -1,5 +1,6 @@
 /** The pack at its plug and the limiter in line: the last things measured before power. */
 import type { Step } from '@junctor/core';
+import { possible } from '@junctor/core';
 import { Fact } from '../../ui/Frame';
 import { Checklist } from './Checklist';
 import { commonAnswers } from './commonAnswers';
@@ -34,6 +35,7 @@ export function PackView({ bench, step, setMode }: { bench: Bench; step: Step; s
       asks: 'Volts of the pack',
       hint: `Between ${(low * 3).toFixed(1)} and ${(high * 4.2).toFixed(1)} V.`,
       unit: 'V',
+      possible: possible.packV,
     },
   ];
   const state = usePrompts(prompts, ({ volts, polarity, limiter }) => {

@@ -1,95 +1,58 @@
 /** Limited first power: what must happen, what is seen, seconds running; one record of it all. */
-import type { Note, Step } from '@junctor/core';
-import { notesOf, ofJob, validPermit } from '@junctor/core';
+import type { ExpectedSign, Note, Step } from '@junctor/core';
+import { expectedSigns, meaningOfMissing, notesOf, ofJob, signId, validPermit } from '@junctor/core';
 import { useState } from 'react';
-import styled from 'styled-components';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
-import { Box } from './Checklist';
 import { commonAnswers } from './commonAnswers';
 import { JobFrame } from './JobFrame';
 import type { SetMode } from './mode';
+import { work } from './mode';
+import { Meaning } from './Meaning';
+import { SignList } from './SignList';
 import type { Bench } from './useBench';
 import { useSeconds } from './useSeconds';
 
-interface ExpectedSign {
-  id: string;
-  says: string;
-  afterS: number;
-}
-
-const List = styled.ol`
-  padding-top: 12px;
-  display: grid;
-  gap: 12px;
-  font-size: 20px;
-  li {
-    display: grid;
-    grid-template-columns: 34px 26px 1fr;
-    align-items: center;
-  }
-  kbd {
-    font: inherit;
-    font-weight: 700;
-  }
-`;
-
-/** Signs of every fitted part, in the order in which they come. */
-function expectedSigns(bench: Bench): ExpectedSign[] {
-  const { asBuilt } = bench.state;
-  const signs = Object.keys(asBuilt.build.slots).flatMap((slot) =>
-    asBuilt.model(slot)!.signs.map(({ id, says, afterS }) => ({
-      id: `${slot}.${id}`,
-      says,
-      afterS,
-    })),
-  );
-  return signs.sort((a, b) => a.afterS - b.afterS);
-}
-
 export function PowerView({ bench, step, setMode }: { bench: Bench; step: Step; setMode: SetMode }) {
-  const { state } = bench;
+  const { state, job } = bench;
   const [onAt, setOnAt] = useState<number | null>(null);
-  const [seen, setSeen] = useState<ReadonlySet<string>>(new Set());
   const seconds = useSeconds(onAt);
-  const signs = expectedSigns(bench);
-  const pack = notesOf(state.log, 'pack').findLast(ofJob(bench.job.id))?.record.body;
+  const signs = expectedSigns(state.asBuilt);
+  const walk = useSigns(signs);
+  const pack = notesOf(state.log, 'pack').findLast(ofJob(job.id))?.record.body;
   const limiter = bench.limiters.find(({ id }) => id === pack?.limiterId);
-  const end = (endedBy: 'done' | 'sign' | 'heat') => {
-    const allSeen = signs.every(({ id }) => seen.has(id));
+  const end = (heat: boolean) => {
+    const all = walk.seen.size === signs.length;
     const note: Note = {
       saw: 'power',
       stage: 'limited, all',
-      permit: validPermit(state.log, bench.job.id, bench.job.plan.version)?.id ?? null,
+      permit: validPermit(state.log, job.id, job.plan.version)?.id ?? null,
       limiterId: pack?.limiterId ?? null,
       packV: pack?.volts ?? 0,
       onS: Math.round(seconds * 10) / 10,
       ambientC: null,
-      endedBy,
-      signs: signs.map(({ id }) => ({ id, seen: seen.has(id) })),
-      verdict: allSeen && endedBy === 'done' ? 'pass' : 'stop',
+      endedBy: heat ? 'heat' : all ? 'done' : 'sign',
+      signs: signs.map((sign) => ({ id: signId(sign), seen: walk.seen.has(signId(sign)) })),
+      verdict: all && !heat ? 'pass' : 'stop',
     };
     bench.record([note], step.id);
+    setMode(heat ? { is: 'fault', symptom: 'Heat or smell at first power' } : work);
   };
-  const toggle = (id: string) =>
-    setSeen((before) => new Set(before.has(id) ? [...before].filter((one) => one !== id) : [...before, id]));
   const on = onAt !== null;
   const answers: Answer[] = on
     ? [
-        { key: '9', also: ['h'], label: 'Heat or smell: off', act: () => end('heat') },
-        { key: '0', label: 'Something odd: off', act: () => end('sign') },
-        ...signs.slice(0, 8).map(({ id, says }, index): Answer => ({
-          key: String(index + 1),
-          label: says,
-          hidden: true,
-          act: () => toggle(id),
-        })),
-        {
-          key: 'Enter',
-          label: `Unplugged: record ${seen.size} of ${signs.length}`,
-          main: true,
-          act: () => end('done'),
-        },
+        { key: '-', also: ['ArrowUp', 'ArrowLeft'], label: 'Up', act: () => walk.by(-1) },
+        { key: '*', also: ['p', 'h'], label: 'Heat or smell: off', act: () => end(true) },
+        { key: '+', also: ['ArrowDown', 'ArrowRight'], label: 'Not yet: next', act: () => walk.by(1) },
+        { key: '0', label: 'Nothing more', act: walk.toEnd },
+        walk.now
+          ? { key: 'Enter', label: 'It is there', main: true, act: walk.take }
+          : {
+              key: 'Enter',
+              label: `Unplugged: ${walk.seen.size} of ${signs.length}`,
+              main: true,
+              act: () => end(false),
+            },
       ]
     : [
         ...commonAnswers(bench, setMode),
@@ -100,19 +63,17 @@ export function PowerView({ bench, step, setMode }: { bench: Bench; step: Step; 
       bench={bench}
       shown={step}
       answers={answers}
-      left={{ title: 'what must happen', note: 'in order of seconds', body: <SignList signs={signs} /> }}
-      right={{
-        title: 'what you see',
-        note: on ? 'press the number as you see it' : 'after plugging in',
-        body: <SeenList signs={signs} seen={seen} />,
+      left={{
+        title: 'what must happen',
+        note: on ? 'answer each as you see or hear it' : 'in order of seconds after plugging in',
+        body: <SignList signs={signs} seen={walk.seen} at={on ? walk.at : null} />,
       }}
-      sentence={
-        <strong>
-          {on
-            ? 'Hand on the plug. Watch and listen. Unplug when all has shown'
-            : 'Plug in through the limiter. Hand on the plug'}
-        </strong>
-      }
+      right={{
+        title: 'if it does not come',
+        note: 'what that can mean, likeliest first',
+        body: <Meaning lines={meaningOfMissing(walk.now ? [walk.now] : signs, signs)} />,
+      }}
+      sentence={<Asked on={on} now={walk.now} />}
       under={
         step.blockedReason ?? 'No tone where one is due, heat or smell: off at once. Propellers are off, eyes covered.'
       }
@@ -136,32 +97,47 @@ export function PowerView({ bench, step, setMode }: { bench: Bench; step: Step; 
   );
 }
 
-function SignList({ signs }: { signs: readonly ExpectedSign[] }) {
+function Asked({ on, now }: { on: boolean; now: ExpectedSign | null }) {
+  if (!on) return <strong>Plug in through the limiter. Hand on the plug</strong>;
+  if (!now) return <strong>Pull the plug, then record</strong>;
   return (
-    <List>
-      {signs.map(({ id, says, afterS }) => (
-        <li key={id} style={{ gridTemplateColumns: '70px 1fr' }}>
-          <kbd>{afterS} s</kbd>
-          <span>{says}</span>
-        </li>
-      ))}
-    </List>
+    <>
+      Hand on the plug. <strong>{now.sign.says}</strong>: is it there?
+    </>
   );
 }
 
-function SeenList({ signs, seen }: { signs: readonly ExpectedSign[]; seen: ReadonlySet<string> }) {
-  return (
-    <List>
-      {signs.map(({ id, says }, index) => (
-        <li key={id}>
-          <kbd>{index + 1}</kbd>
-          <Box done={seen.has(id)} />
-          <span>
-            {says}
-            {seen.has(id) ? ', seen' : ''}
-          </span>
-        </li>
-      ))}
-    </List>
-  );
+interface SignWalk {
+  seen: ReadonlySet<string>;
+  /** Place of the sign that is asked for; behind the last one the plug is pulled. */
+  at: number;
+  now: ExpectedSign | null;
+  by: (steps: 1 | -1) => void;
+  /** The sign is there: on to the next that nobody has seen. */
+  take: () => void;
+  toEnd: () => void;
+}
+
+/** Signs are answered one after the other, however many there are. */
+function useSigns(signs: readonly ExpectedSign[]): SignWalk {
+  const [seen, setSeen] = useState<ReadonlySet<string>>(new Set());
+  const [at, setAt] = useState(0);
+  const now = signs[at] ?? null;
+  const unseenFrom = (from: number, known: ReadonlySet<string>) => {
+    const next = signs.findIndex((sign, place) => place >= from && !known.has(signId(sign)));
+    return next < 0 ? signs.length : next;
+  };
+  return {
+    seen,
+    at,
+    now,
+    by: (steps) => setAt(Math.max(0, Math.min(signs.length, at + steps))),
+    take: () => {
+      if (!now) return;
+      const more = new Set(seen).add(signId(now));
+      setSeen(more);
+      setAt(unseenFrom(at + 1, more));
+    },
+    toEnd: () => setAt(signs.length),
+  };
 }

@@ -1,10 +1,11 @@
 /** Prove the meter, then the main leads at rest: without both no reading counts. */
 import type { Length, Step } from '@junctor/core';
-import { mainLeads, restLimitV } from '@junctor/core';
+import { mainLeads, possible, poweredV, restLimitV } from '@junctor/core';
 import { Fact } from '../../ui/Frame';
 import { commonAnswers } from './commonAnswers';
 import { handsFor } from './hands';
 import { JobFrame } from './JobFrame';
+import { lengthAnswers } from './lengthWord';
 import type { SetMode } from './mode';
 import type { Prompt } from './Prompts';
 import { PromptList, Typed, usePrompts } from './Prompts';
@@ -12,32 +13,38 @@ import type { Bench } from './useBench';
 
 type Id = 'apart' | 'together' | 'rest';
 
+/** Silent and sounding have the keys that they have at every touch. */
+const heard = lengthAnswers.filter(({ value }) => value === 'none' || value === 'does not stop');
+
 const prompts: readonly Prompt<Id>[] = [
   {
     id: 'rest',
     asks: 'Volts across the main leads',
     hint: 'Meter on volts, pack and USB off. Left-over charge fakes every reading.',
     unit: 'V',
+    possible: possible.leadsV,
+    objection: (value) => (Math.abs(value) < restLimitV ? null : atRestWords(value)),
   },
   {
     id: 'apart',
     asks: 'Tips apart',
     hint: 'Meter on continuity. Hold the tips apart in the air.',
-    choices: [
-      { value: 'none', label: 'silent' },
-      { value: 'does not stop', label: 'it sounds' },
-    ],
+    choices: heard,
   },
   {
     id: 'together',
     asks: 'Tips together',
     hint: 'Press the two tips together.',
-    choices: [
-      { value: 'does not stop', label: 'it sounds' },
-      { value: 'none', label: 'silent' },
-    ],
+    choices: heard,
   },
 ];
+
+/** Said at once: on continuity these volts would go through the meter. */
+function atRestWords(volts: number): string {
+  return Math.abs(volts) >= poweredV
+    ? `${volts} V on the main leads: it is powered. Pull pack and USB, stay off continuity, then measure again`
+    : `${volts} V on the main leads: bleed through 100 Ω to 1 kΩ, wait, then measure again`;
+}
 
 export function ProveView({ bench, step, setMode }: { bench: Bench; step: Step; setMode: SetMode }) {
   const state = usePrompts(prompts, ({ apart, together, rest }) => {

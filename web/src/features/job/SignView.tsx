@@ -1,6 +1,6 @@
 /** The signature of a loose part: a few touches, each answered as heard, kept together. */
-import type { LooseReading, Note, PartModel, Step } from '@junctor/core';
-import { judgeLoose, slotWords } from '@junctor/core';
+import type { Length, LooseReading, Note, PartModel, Step } from '@junctor/core';
+import { judgeLoose, possible, slotTitle } from '@junctor/core';
 import { useEffect, useState } from 'react';
 import { compute } from '../../compute/compute';
 import { Board } from '../../drawing/Board';
@@ -9,7 +9,7 @@ import { Notice } from '../../ui/Notice';
 import { commonAnswers, countedPart, notNow } from './commonAnswers';
 import { JobFrame } from './JobFrame';
 import { bandWords } from '../stores/numbersOf';
-import { word as lengthWord } from './lengthWord';
+import { lengthAnswers, word as lengthWord } from './lengthWord';
 import type { SetMode } from './mode';
 import type { Prompt } from './Prompts';
 import { PromptList, Typed, usePrompts } from './Prompts';
@@ -30,11 +30,6 @@ export function SignView({ bench, step, setMode }: { bench: Bench; step: SignSte
   return <Asked bench={bench} step={step} setMode={setMode} model={model} readings={readings} />;
 }
 
-const tones = (['none', 'chirp', 'about a second', 'many seconds', 'does not stop'] as const).map((value) => ({
-  value,
-  label: lengthWord(value),
-}));
-
 function Asked({
   bench,
   step,
@@ -51,12 +46,12 @@ function Asked({
   const prompts = readings.map(({ mode, black, red, why }, index): Prompt<string> => {
     const asks = `Black on ${black.printed}, red on ${red.printed}`;
     return mode === 'tone'
-      ? { id: String(index), asks, hint: `Tone: ${why}.`, choices: tones, from: 0 }
+      ? { id: String(index), asks, hint: `Tone: ${why}.`, choices: lengthAnswers }
       : {
           id: String(index),
           asks,
           hint: `${mode === 'ohms' ? 'Ohms' : 'Diode'}: ${why}. Hold until it settles.`,
-          unit: mode === 'ohms' ? 'Ω' : 'V',
+          ...(mode === 'ohms' ? { unit: 'Ω', possible: possible.ohms } : { unit: 'V', possible: possible.diodeV }),
         };
   });
   const state = usePrompts(prompts, (given) =>
@@ -79,7 +74,7 @@ function Asked({
       }
       under={state.problem ?? state.prompt.hint}
       left={{
-        title: `${slotWords(step.subject, bench.state.target).replace(/^the /, '')}, loose`,
+        title: `${slotTitle(step.subject, bench.state.target)}, loose`,
         note: model.name,
         body: (
           <Board
@@ -137,7 +132,7 @@ function signatureOf(
       const { black, red, mode, expected } = reading;
       const heard =
         mode === 'tone'
-          ? { length: given[String(index)] as (typeof tones)[number]['value'], value: null }
+          ? { length: given[String(index)] as Length, value: null }
           : { length: null, value: Number(given[String(index)]) };
       return {
         black: black.id,

@@ -1,5 +1,6 @@
 /** The current step, by what kind of work it is. */
-import { splitJoint } from '@junctor/core';
+import { splitJoint, stoppedPower } from '@junctor/core';
+import { useState } from 'react';
 import { CountView } from './CountView';
 import { DoneView } from './DoneView';
 import { FreeView } from './FreeView';
@@ -9,6 +10,7 @@ import type { SetMode } from './mode';
 import { PackView } from './PackView';
 import { PermitView } from './PermitView';
 import { PictureView } from './PictureView';
+import { PowerStoppedView } from './PowerStoppedView';
 import { PowerView } from './PowerView';
 import { ProveView } from './ProveView';
 import { SignView } from './SignView';
@@ -19,6 +21,12 @@ import { WorkView } from './WorkView';
 
 export function StepView({ bench, setMode }: { bench: Bench; setMode: SetMode }) {
   const step = bench.state.current;
+  const stopped = stoppedPower({ log: bench.state.log, jobId: bench.job.id });
+  const [left, setLeft] = useState<string | null>(null);
+  if (step && stopped && left !== stopped.power.record.id) {
+    const leave = () => setLeft(stopped.power.record.id);
+    return <PowerStoppedView bench={bench} step={step} stopped={stopped} setMode={setMode} onLeave={leave} />;
+  }
   if (!step) return <DoneView bench={bench} setMode={setMode} />;
   const props = { bench, setMode };
   switch (step.verb) {

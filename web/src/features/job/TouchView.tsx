@@ -9,7 +9,7 @@ import { Fact } from '../../ui/Frame';
 import { Plate } from '../../ui/Plate';
 import { commonAnswers, whyAnswer } from './commonAnswers';
 import { handsFor } from './hands';
-import { word } from './lengthWord';
+import { lengthAnswers, word } from './lengthWord';
 import { HoldClock } from './HoldClock';
 import { JobFrame } from './JobFrame';
 import type { SetMode } from './mode';
@@ -18,14 +18,6 @@ import { StopView } from './StopView';
 import type { Bench } from './useBench';
 
 export type TouchStep = Extract<Step, { verb: 'touch' }>;
-
-const lengthKeys: readonly { key: string; length: Length; label: string }[] = [
-  { key: '0', length: 'none', label: 'silent' },
-  { key: '1', length: 'chirp', label: 'chirp' },
-  { key: '2', length: 'about a second', label: 'about a second' },
-  { key: '3', length: 'many seconds', label: 'many seconds' },
-  { key: '4', length: 'does not stop', label: 'does not stop' },
-];
 
 /** Probes are taken as held this long where nobody timed them. */
 const usualHoldS = 2.5;
@@ -94,7 +86,7 @@ export function TouchView({ bench, step, setMode }: { bench: Bench; step: TouchS
           },
         ]
       : []),
-    ...lengthKeys.map(({ key, length, label }): Answer => ({ key, label, blocked, act: () => void hear(length) })),
+    ...lengthAnswers.map(({ key, value, label }): Answer => ({ key, label, blocked, act: () => void hear(value) })),
     { ...whyAnswer(setMode), hidden: true },
   ];
   return (

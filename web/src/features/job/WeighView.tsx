@@ -1,6 +1,6 @@
 /** A part on the scale while it is loose: narrows what the finished quad must weigh. */
 import type { Step } from '@junctor/core';
-import { stepWords } from '@junctor/core';
+import { possible, stepWords } from '@junctor/core';
 import { Fact } from '../../ui/Frame';
 import { commonAnswers, notNow } from './commonAnswers';
 import { handsFor } from './hands';
@@ -20,7 +20,15 @@ export function WeighView({
 }) {
   const model = bench.state.target.model(step.subject)!;
   const state = usePrompts(
-    [{ id: 'grams', asks: 'What does the scale show', hint: 'With its own leads, without screws.', unit: 'g' }],
+    [
+      {
+        id: 'grams',
+        asks: 'What does the scale show',
+        hint: 'With its own leads, without screws.',
+        unit: 'g',
+        possible: possible.partG,
+      },
+    ],
     ({ grams }) => {
       bench.record([{ saw: 'weight', what: step.subject, grams: Number(grams) }], step.id);
     },

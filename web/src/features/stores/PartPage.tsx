@@ -1,6 +1,6 @@
 /** One part in hand: what is known of it, and its loose-part signature. */
 import type { LooseReading } from '@junctor/core';
-import { judgeLoose } from '@junctor/core';
+import { judgeLoose, possible } from '@junctor/core';
 import { useEffect, useState } from 'react';
 import type { FormEvent } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -108,11 +108,21 @@ function NoteForm({ onNote, problem }: { onNote: (body: object) => void; problem
   );
 }
 
+/** A number that is none, or that no meter has ever shown. */
+function isOdd(mode: LooseReading['mode'], text: string): boolean {
+  if (mode === 'tone' || text === '') return false;
+  const value = typedNumber(text);
+  const [low, high] = mode === 'ohms' ? possible.ohms : possible.diodeV;
+  return !(value >= low && value <= high);
+}
+
 function SignatureForm({ model, onNote }: { model: string; onNote: (body: object) => void }) {
   const sheet = useModelSheet(model);
   const meter = useMeter();
   const newest = sheet.data?.revisions.at(-1);
   const [readings, setReadings] = useState<readonly LooseReading[] | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [doubted, setDoubted] = useState('');
   useEffect(() => {
     if (newest && meter) void compute().loose(newest, meter).then(setReadings);
   }, [newest, meter]);
@@ -121,8 +131,16 @@ function SignatureForm({ model, onNote }: { model: string; onNote: (body: object
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
+    const typed = readings.map((_, index) => String(data.get(`r${index}`) ?? '').trim());
+    const odd = readings.flatMap(({ mode }, index) => (isOdd(mode, typed[index]!) ? [typed[index]!] : []));
+    if (odd.some((text) => Number.isNaN(typedNumber(text)))) return setProblem(`No number: ${odd.join(', ')}`);
+    if (odd.length > 0 && doubted !== odd.join()) {
+      setDoubted(odd.join());
+      return setProblem(`Far from anything possible: ${odd.join(', ')}. If it is so, write it down once more`);
+    }
+    setProblem(null);
     const answered = readings.flatMap((reading, index) => {
-      const given = String(data.get(`r${index}`) ?? '').trim();
+      const given = typed[index]!;
       if (given === '' || given === 'not measured') return [];
       const heard =
         reading.mode === 'tone'
@@ -161,6 +179,7 @@ function SignatureForm({ model, onNote }: { model: string; onNote: (body: object
           />
         );
       })}
+      <FormProblem message={problem} />
       <SubmitButton>Keep the signature</SubmitButton>
     </form>
   );

@@ -1,0 +1,47 @@
+/** A power-up that did not end well, until something is done about it. */
+import type { NoteOf } from '../../facts/log/logState';
+import { invalidatedBy, standsOnAll } from '../../facts/log/stale';
+import type { ExpectedSign } from '../../judgement/diagnosis/missingSigns';
+import { meaningOfHeat, meaningOfMissing } from '../../judgement/diagnosis/missingSigns';
+import type { Assembly } from '../../facts/assembly/assembly';
+import type { JobContext } from './jobContext';
+import { lastNote } from './jobContext';
+
+/** Signs of every fitted part, in the order in which they come; those that come together by their parts. */
+export function expectedSigns(asBuilt: Assembly): ExpectedSign[] {
+  const signs = Object.keys(asBuilt.build.slots).flatMap((slot) =>
+    asBuilt.model(slot)!.signs.map((sign): ExpectedSign => ({ slot, sign })),
+  );
+  return signs.sort((a, b) => a.sign.afterS - b.sign.afterS);
+}
+
+/** What a sign of a slot is called in a record. */
+export function signId({ slot, sign }: ExpectedSign): string {
+  return `${slot}.${sign.id}`;
+}
+
+export interface StoppedPower {
+  power: NoteOf<'power'>;
+  seen: readonly ExpectedSign[];
+  missing: readonly ExpectedSign[];
+  /** What that can mean, likeliest first. */
+  meaning: readonly string[];
+}
+
+/** The job's last power-up, when it was stopped and neither an act nor a fault has followed; else null. */
+export function stoppedPower(job: Pick<JobContext, 'log' | 'jobId'>): StoppedPower | null {
+  const power = lastNote(job, 'power');
+  if (power?.record.body.verdict !== 'stop' || invalidatedBy(power, job.log, standsOnAll)) return null;
+  const fault = lastNote(job, 'fault');
+  if (fault && fault.madeSeq > power.madeSeq) return null;
+  const { signs, endedBy } = power.record.body;
+  const shown = new Set(signs.flatMap(({ id, seen }) => (seen ? [id] : [])));
+  const expected = expectedSigns(job.log.asBuilt);
+  const missing = expected.filter((sign) => !shown.has(signId(sign)));
+  return {
+    power,
+    seen: expected.filter((sign) => shown.has(signId(sign))),
+    missing,
+    meaning: endedBy === 'heat' ? meaningOfHeat : meaningOfMissing(missing, expected),
+  };
+}

@@ -1,0 +1,35 @@
+/** A quad that comes back dead: what an earlier job proved is history, and counts for nothing in this one. */
+import { answer, press, sentence, signIn } from '../support/bench';
+import { pick, typeInto } from '../support/forms';
+import { expect, test } from '../support/shop';
+
+test('a job opened on a quad of the book', async ({ page, shop }) => {
+  await test.step('the salt-marsh bird counter, closed weeks ago with every check passed, crashed', async () => {
+    await signIn(page, shop.url);
+    await press(page, 'n');
+    await expect(page.getByLabel('Customer', { exact: true })).toBeFocused();
+    await page.getByRole('button', { name: /Reedmere/ }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('What it is called')).toBeFocused();
+    await page.getByRole('button', { name: /Salt-marsh/ }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('In a few words')).toBeFocused();
+    await typeInto(page, 'In a few words', 'no tones, no picture since a crash');
+    await pick(page, 'repair');
+    await pick(page, /four-in-one ESC and serial receiver/);
+    await pick(page, 'as its book says');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'How hard and how long' })).toBeVisible();
+  });
+
+  await test.step('nothing of it has passed here: the meter, the leads, every touch are asked', async () => {
+    await press(page, 'Enter');
+    await expect(sentence(page)).not.toContainText('Every check planned here has passed');
+    await expect(sentence(page)).toContainText('Fumes away');
+    await answer(page, 'Enter');
+    await expect(sentence(page)).toHaveText('Volts across the main leads');
+    await expect(page.getByText('Continuity', { exact: false }).first()).toBeVisible();
+    await expect(page.getByText('Continuity passed')).toHaveCount(0);
+    await expect(page.getByText('First power passed')).toHaveCount(0);
+  });
+});
