@@ -15,13 +15,19 @@ const causes: Readonly<Record<Sign['shows'], readonly string[]>> = {
     'one silent channel: a phase of its motor is open; feel which motor does not twitch',
     'every channel silent: the logic supply inside the ESC is shorted, or battery volts have reached a signal pin',
   ],
-  light: ['its supply does not reach it: measure the rail at its plug', 'its plug is not home, or one position off'],
-  picture: [
-    'camera in and video out are exchanged, or the video ground is open',
-    'a digital unit that is not activated yet, or has no firmware',
+  light: [
+    'no light: the supply does not reach the part, measure the rail at its plug',
+    'no light: its plug is not home, or one position off',
   ],
-  link: ['it is not bound yet', 'transmit and receive are exchanged, or the inversion is the wrong one'],
-  warmth: ['it draws nothing: its supply does not reach it'],
+  picture: [
+    'no picture: camera in and video out are exchanged, or the video ground is open',
+    'no picture: a digital unit that is not activated yet, or has no firmware',
+  ],
+  link: [
+    'no link: it is not bound yet',
+    'no link: transmit and receive are exchanged, or the inversion is the wrong one',
+  ],
+  warmth: ['not warm: it draws nothing, the supply does not reach it'],
 };
 
 /** A line each; empty when nothing is missing. */

@@ -102,7 +102,7 @@ function Asked({ on, now }: { on: boolean; now: ExpectedSign | null }) {
   if (!now) return <strong>Pull the plug, then record</strong>;
   return (
     <>
-      Hand on the plug. <strong>{now.sign.says}</strong>: is it there?
+      Hand on the plug. Is it there: <strong>{now.sign.says}</strong>?
     </>
   );
 }

@@ -135,9 +135,12 @@ const Value = styled.output`
 const Middle = styled.div`
   display: grid;
   place-items: center;
+  align-content: center;
+  gap: 18px;
   height: 80%;
   p {
     font-size: 18px;
+    color: ${({ theme }) => theme.quiet};
   }
 `;
 const List = styled.ol`
@@ -178,12 +181,15 @@ function said<Id extends string>(prompt: Prompt<Id>, value: string): string {
 /** The number being typed, large. */
 export function Typed<Id extends string>({ state }: { state: PromptState<Id> }) {
   if (!('unit' in state.prompt)) return null;
+  const { unit } = state.prompt;
+  const value = parseQuantity(state.typed, unit);
+  const meant = /[kMm]/.test(state.typed) && value !== null ? `that is ${value} ${unit}` : null;
   return (
     <Middle>
       <Value aria-label={`${state.prompt.asks}, ${state.prompt.unit}`}>
         {state.typed || ' '} {state.prompt.unit}
       </Value>
-      <p>k, M and m may follow the number; / walks through them</p>
+      <p>{meant ?? 'k, M and m may follow the number; / walks through them'}</p>
     </Middle>
   );
 }
