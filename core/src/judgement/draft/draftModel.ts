@@ -2,27 +2,19 @@
  * From a board as entered to a part model: nodes, roles, ports and typical insides follow from what the labels mean.
  * What nobody knows stays empty: such a pad's readings are for the record only.
  */
-import type { PartKind, PartModel, Port, PortKind, PortPin, Role, Terminal } from '../../facts/catalogue/partModel';
+import type { PartModel, Role, Terminal } from '../../facts/catalogue/partModel';
 import type { Meaning } from '../labels/meaning';
-import type { LabelReading } from '../labels/readLabel';
 import { readLabels } from '../labels/readLabel';
 import type { Range } from '../../facts/terms/names';
 import type { BoardDraft, DraftPad } from './boardDraft';
 import { draftPads } from './boardDraft';
 import { insides } from './insides';
+import { givers, portShape, portsOf } from './draftPorts';
+import type { DraftedPad } from './draftPorts';
 
 export interface Drafted {
   model: PartModel;
   pads: readonly DraftedPad[];
-}
-
-export interface DraftedPad extends DraftPad {
-  terminal: string;
-  reading: LabelReading;
-  /** What is taken: a person's answer, else what is sure; null: nobody knows. */
-  meaning: Meaning | null;
-  /** A person has to say, and has not. */
-  open: boolean;
 }
 
 /** The model of a draft. Two meanings that compete are left open until they are answered. */
@@ -128,124 +120,6 @@ function nodeOf(meaning: Meaning | null): string | null {
   return `${is.toUpperCase().replace(/ \+/, 'P').replace(/ -/, 'M').replace(/ /g, '')}${index ?? ''}`;
 }
 
-/** Kinds that pass supplies on; others take them. */
-const givers: ReadonlySet<PartKind> = new Set([
-  'controller',
-  'single board',
-  'esc',
-  'distribution',
-  'regulator',
-  'light controller',
-  'adapter',
-]);
-
-interface PortShape {
-  id: string;
-  kind: PortKind;
-  way: Port['way'];
-  pin: PortPin;
-  levelV: number;
-  inversion?: Port['inversion'];
-}
-
-/** The port and pin a meaning stands for, or null for supplies and the like. */
-function portShape({ is, index }: Meaning, kind: PartKind): PortShape | null {
-  const number = index ?? '';
-  const master = kind === 'controller' || kind === 'single board' || kind === 'light controller';
-  switch (is) {
-    case 'tx':
-      return { id: `UART${number}`, kind: 'serial', way: 'both', pin: 'tx', levelV: 3.3 };
-    case 'rx':
-      return { id: `UART${number}`, kind: 'serial', way: 'both', pin: 'rx', levelV: 3.3 };
-    case 'inverted':
-      return {
-        id: 'INVERTED',
-        kind: 'serial',
-        way: master ? 'takes' : 'gives',
-        pin: master ? 'rx' : 'tx',
-        levelV: 3.3,
-        inversion: 'inverted',
-      };
-    case 'pulse':
-      return { id: 'PULSE', kind: 'serial', way: master ? 'takes' : 'gives', pin: master ? 'rx' : 'tx', levelV: 3.3 };
-    case 'telemetry':
-      return { id: 'TELEMETRY', kind: 'serial', way: 'gives', pin: 'tx', levelV: 3.3, inversion: 'inverted' };
-    case 'control':
-      return { id: 'CONTROL', kind: 'serial', way: 'takes', pin: 'rx', levelV: 3.3 };
-    case 'motor':
-      return kind === 'esc'
-        ? { id: `SIG${number || 1}`, kind: 'motorSignal', way: 'takes', pin: 'in', levelV: 3.3 }
-        : { id: `OUT${number || 1}`, kind: 'motorSignal', way: 'gives', pin: 'out', levelV: 3.3 };
-    case 'phase a':
-    case 'phase b':
-    case 'phase c':
-      return {
-        id: `MOT${number || 1}`,
-        kind: 'motorPhase',
-        way: 'gives',
-        pin: is.at(-1) as 'a' | 'b' | 'c',
-        levelV: 25,
-      };
-    case 'motor +':
-    case 'motor -':
-      return {
-        id: `MOT${number || 1}`,
-        kind: 'motorPhase',
-        way: 'gives',
-        pin: is === 'motor +' ? 'plus' : 'minus',
-        levelV: 5,
-      };
-    case 'camera in':
-      return { id: 'CAMERA', kind: 'video', way: 'takes', pin: 'in', levelV: 1 };
-    case 'video out':
-      return { id: 'VIDEO', kind: 'video', way: 'gives', pin: 'out', levelV: 1 };
-    case 'buzzer +':
-    case 'buzzer -':
-      return {
-        id: 'BUZZER',
-        kind: 'buzzer',
-        way: kind === 'buzzer' ? 'takes' : 'gives',
-        pin: is === 'buzzer +' ? 'plus' : 'minus',
-        levelV: 5,
-      };
-    case 'lights':
-      return {
-        id: `LIGHTS${number}`,
-        kind: 'lights',
-        way: kind === 'lights' ? 'takes' : 'gives',
-        pin: kind === 'lights' ? 'in' : 'out',
-        levelV: 3.3,
-      };
-    case 'current':
-    case 'signal strength':
-      return {
-        id: is === 'current' ? 'CURRENT' : 'STRENGTH',
-        kind: 'sense',
-        way: master ? 'takes' : 'gives',
-        pin: master ? 'in' : 'out',
-        levelV: 3.3,
-      };
-    case 'esc telemetry':
-      return {
-        id: 'ESCDATA',
-        kind: 'escData',
-        way: master ? 'takes' : 'gives',
-        pin: master ? 'rx' : 'tx',
-        levelV: 3.3,
-      };
-    case 'sda':
-    case 'scl':
-      return { id: 'I2C', kind: 'i2c', way: 'both', pin: is, levelV: 3.3 };
-    case 'usb +':
-    case 'usb -':
-      return { id: 'USB', kind: 'usb', way: 'both', pin: is === 'usb +' ? 'plus' : 'minus', levelV: 3.3 };
-    case 'aerial':
-      return { id: 'AERIAL', kind: 'aerial', way: 'gives', pin: 'out', levelV: 0 };
-    default:
-      return null;
-  }
-}
-
 function rolesOf(meaning: Meaning | null, draft: BoardDraft): Role[] {
   if (!meaning) return [];
   const dir = givers.has(draft.kind) ? 'gives' : 'takes';
@@ -293,33 +167,6 @@ function terminalOf(
     ...(meaning?.is === 'tx' || meaning?.is === 'motor' ? { drivesV: 3.3 } : {}),
     ...(meaning?.is === 'rx' ? { needsHighV: 2 } : {}),
   };
-}
-
-function portsOf(pads: readonly DraftedPad[], kind: PartKind): Port[] {
-  const ports = new Map<string, Port>();
-  for (const { meaning } of pads) {
-    const shape = meaning && portShape(meaning, kind);
-    if (!shape || ports.has(shape.id)) continue;
-    const { id, kind: portKind, way, levelV, inversion = 'plain' } = shape;
-    ports.set(id, {
-      id,
-      kind: portKind,
-      way,
-      ...(meaning.index === null ? {} : { index: meaning.index }),
-      levelV,
-      inversion,
-      halfDuplex: false,
-      excludes: [],
-      needs: [],
-      speaks:
-        portKind === 'serial'
-          ? kind === 'controller' || kind === 'single board'
-            ? ['serialReceiver', 'control', 'positioning']
-            : [kind === 'positioning' ? 'positioning' : kind === 'receiver' ? 'serialReceiver' : 'control']
-          : [],
-    });
-  }
-  return [...ports.values()];
 }
 
 function connectorsOf({ rows }: BoardDraft, pads: readonly DraftedPad[]): PartModel['connectors'] {

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Build, Wire } from '../../facts/assembly/build';
 import { makeCatalogue } from '../../facts/catalogue/catalogue';
-import type { Element, Port, Terminal } from '../../facts/catalogue/partModel';
+import type { Element, Port } from '../../facts/catalogue/partModel';
 import type { Link } from '../../facts/plan/plan';
 import {
   benchParts,
@@ -12,7 +12,6 @@ import {
   goodWires,
   ground,
   model,
-  pin,
   port,
   takes,
   terminal,
@@ -21,65 +20,7 @@ import {
 import { judge } from './judge';
 import { rules, whyRule } from './rules';
 import { assemble } from '../../facts/assembly/assembly';
-
-const lead = model('lead', 'battery lead', [terminal('P', [gives(0, 60)]), terminal('N', [ground])]);
-const regulator = (outV: number, over: Partial<Extract<Element, { is: 'regulator' }>> = {}): Element => ({
-  id: `R${outV}`,
-  fails: [],
-  is: 'regulator',
-  kindOf: 'step-down',
-  input: 'VB',
-  output: `O${outV}`,
-  ground: 'G',
-  enable: 'always',
-  outV,
-  minInV: outV + 2,
-  limitA: 1,
-  stillAirA: 0.8,
-  efficiency: 0.9,
-  idleA: 0,
-  offOhms: 900,
-  backDiodeV: null,
-  ...over,
-});
-const load = (plus: string, typicalA: number, peakA = typicalA): Element => ({
-  id: `LOAD${plus}`,
-  fails: [],
-  is: 'load',
-  plus,
-  minus: 'G',
-  offOhms: 900,
-  idleA: 0,
-  typicalA,
-  peakA,
-  constant: 'current',
-  wakesAtV: 3,
-  liveOnUsb: false,
-});
-const signal = (
-  id: string,
-  portId: string,
-  at: Parameters<typeof pin>[1] | 'in' | 'out' | 'sda' | 'scl' | 'plus' | 'minus',
-  over: Partial<Terminal> = {},
-): Terminal => terminal(id, [{ is: 'port', port: portId, pin: at }], { withstandV: [-0.3, 5.5], ...over });
-
-function board(terminals: readonly Terminal[], ports: readonly Port[], elements: readonly Element[] = []) {
-  return model(
-    'board',
-    'controller',
-    [
-      terminal('VB', [takes(10, 26)], { holds: 2 }),
-      terminal('G', [ground], { holds: 9 }),
-      terminal('O5', [gives(4.75, 5.25)], { withstandV: [-0.3, 5.5], holds: 4 }),
-      ...terminals,
-    ],
-    { ports, elements: [regulator(5), ...elements] },
-  );
-}
-
-const power = [wire('WP', 'BAT.P', 'FC.VB', { awg: 14 }), wire('WN', 'BAT.N', 'FC.G', { awg: 14 })];
-const fed = [wire('V', 'X.V', 'FC.O5'), wire('XG', 'X.G', 'FC.G')];
-const own = [terminal('V', [takes(4.5, 5.5)], { withstandV: [-0.3, 6] }), terminal('G', [ground])];
+import { lead, regulator, load, signal, board, power, fed, own } from '../../testing/ruleParts';
 
 function found(
   fc: ReturnType<typeof board>,

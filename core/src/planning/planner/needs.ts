@@ -5,10 +5,10 @@ import { terminalRef } from '../../facts/terms/names';
 import { ampsFor } from '../../facts/wiring/wireAmps';
 import type { Feed } from './feeds';
 import { drawOf, feedsOf, groundsOf } from './feeds';
-import type { PowerPath } from './powerPath';
 import { hasRole } from '../../facts/catalogue/roles';
 import { isController } from '../../facts/catalogue/kinds';
 import type { Assembly } from '../../facts/assembly/assembly';
+import type { PowerPath } from './fixedJoins';
 
 export interface Need {
   own: TerminalRef;

@@ -5,8 +5,9 @@ import { makeCatalogue } from '../../facts/catalogue/catalogue';
 import type { PartModel, Port, PortPin, Terminal } from '../../facts/catalogue/partModel';
 import type { Purpose, Wish } from '../../facts/plan/wish';
 import { fitted, gives, ground, model, port, takes, terminal } from '../../testing/fixtures';
-import { optionsFor, wayLoss, waysOf } from './options';
+import { optionsFor } from './options';
 import { assemble } from '../../facts/assembly/assembly';
+import { wayLoss, waysOf } from './ways';
 
 const at = (id: string, portId: string, pin: PortPin, over: Partial<Terminal> = {}) =>
   terminal(id, [{ is: 'port', port: portId, pin }], over);

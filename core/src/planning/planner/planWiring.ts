@@ -16,15 +16,16 @@ import { decode, jointsOf } from './decode';
 import type { Crowd, Crowding } from './crowding';
 import type { Need } from './needs';
 import { needsOf } from './needs';
-import type { Option } from './options';
 import { optionsFor } from './options';
-import type { PowerPath } from './powerPath';
 import { straightened } from './straightened';
 import { powerPath } from './powerPath';
 import type { Constraint, Solve, Terms } from '../../facts/terms/solver';
-import type { WiringInput } from './wiringModel';
-import { crowdingOf, dropName, joinName, optionName, wiringModel, withAim } from './wiringModel';
+import { crowdingOf, wiringModel, withAim } from './wiringModel';
 import { assemble } from '../../facts/assembly/assembly';
+import type { Option } from './ways';
+import type { WiringInput } from './wiringVariables';
+import { dropName, joinName, optionName } from './wiringVariables';
+import type { PowerPath } from './fixedJoins';
 
 export interface PlanRequest {
   /** The parts, with their places where known. */

@@ -5,36 +5,16 @@
  */
 import type { Build } from '../../facts/assembly/build';
 import { emptyBuild, landedOn } from '../../facts/assembly/build';
-import type { PartModel, PortKind, Terminal } from '../../facts/catalogue/partModel';
-import type { PortId, Slot, TerminalRef } from '../../facts/terms/names';
+import type { PartModel } from '../../facts/catalogue/partModel';
+import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
 import { nearestChannels } from '../../physics/motors/nearestChannels';
 import { pointOf } from '../../physics/geometry/place';
 import { hasRole } from '../../facts/catalogue/roles';
 import type { Assembly } from '../../facts/assembly/assembly';
-
-/** Two terminals that are to be joined, with the link they serve. `own` is the side whose part brings the wire. */
-export interface Join {
-  own: TerminalRef;
-  to: TerminalRef;
-  link: string;
-  carries: 'supply' | 'ground' | 'signal';
-}
-
-export interface FixedLink {
-  id: string;
-  purpose: string;
-  ends: readonly { slot: Slot; port: PortId }[];
-}
-
-export interface PowerPath {
-  joins: readonly Join[];
-  links: readonly FixedLink[];
-  /** Parts whose supply and ground come with these joins. */
-  fed: ReadonlySet<Slot>;
-  /** The part with the pads that the battery lands on; null without one. */
-  main: Slot | null;
-}
+import type { Join, FixedLink, PowerPath, Channel } from './fixedJoins';
+import { thickest } from './fixedJoins';
+import { signals } from './motorSignals';
 
 /** The fixed joins of a build's parts; nothing for parts that are not there. */
 export function powerPath(assembly: Assembly, keep: Build = emptyBuild): PowerPath {
@@ -121,13 +101,6 @@ export function powerPath(assembly: Assembly, keep: Build = emptyBuild): PowerPa
   return { joins, links, fed, main };
 }
 
-export interface Channel {
-  slot: Slot;
-  port: PortId;
-  /** Its number on its own board. */
-  index: number;
-}
-
 /** Motor channels in order: those of ESC1 before ESC2, on a board by their number. */
 export function channelsOf(assembly: Assembly): Channel[] {
   const number = (slot: Slot) => Number(/\d+$/.exec(slot)?.[0] ?? 0);
@@ -176,127 +149,4 @@ function straightest(assembly: Assembly, channels: readonly Channel[], keep: Bui
 
 function isWired({ wires }: Build, own: TerminalRef, to: TerminalRef): boolean {
   return Object.values(wires).some(({ ends }) => landedOn(ends[0]) === own && landedOn(ends[1]) === to);
-}
-
-function thickest(terminals: readonly Terminal[]): Terminal | undefined {
-  return [...terminals].sort((a, b) => a.thickestAwg - b.thickestAwg)[0];
-}
-
-/** Channel n is driven by output n; on an ESC with a plug everything else in that plug goes along. */
-function signals(
-  assembly: Assembly,
-  controller: Slot,
-  channels: readonly Channel[],
-  { joins, links, fed }: { joins: Join[]; links: FixedLink[]; fed: Set<Slot> },
-): void {
-  const fc = assembly.model(controller)!;
-  const plugged = new Map<Slot, Channel[]>();
-  channels.forEach((channel, place) => {
-    const esc = assembly.model(channel.slot)!;
-    const input = esc.ports.find(
-      ({ kind, way, index }) => kind === 'motorSignal' && way === 'takes' && (index ?? 1) === channel.index,
-    );
-    const output = fc.ports.find(
-      ({ kind, way, index }) => kind === 'motorSignal' && way === 'gives' && index === place + 1,
-    );
-    const own = input && pinsOf(esc, input.id)[0];
-    if (!input || !output || !own) return;
-    const plug = esc.connectors.find(({ pins }) => pins.includes(own.id));
-    const pads = pinsOf(fc, output.id);
-    const to = plug
-      ? (pads.find(({ form }) => form === 'pin') ?? pads[0])
-      : (pads.find(({ form }) => form !== 'pin') ?? pads[0]);
-    if (!to) return;
-    const id =
-      esc.ports.filter(({ kind }) => kind === 'motorPhase').length > 1
-        ? `signal ${place + 1}`
-        : `ESC ${place + 1} signal`;
-    links.push({
-      id,
-      purpose: `signal of channel ${place + 1}`,
-      ends: [
-        { slot: channel.slot, port: input.id },
-        { slot: controller, port: output.id },
-      ],
-    });
-    joins.push({
-      own: terminalRef(channel.slot, own.id),
-      to: terminalRef(controller, to.id),
-      link: id,
-      carries: 'signal',
-    });
-    if (plug) plugged.set(channel.slot, [...(plugged.get(channel.slot) ?? []), channel]);
-  });
-  for (const slot of plugged.keys()) alongInPlug(assembly, slot, controller, { joins, links, fed });
-}
-
-function pinsOf(model: PartModel, port: PortId): Terminal[] {
-  return model.terminals.filter(({ roles }) => roles.some((role) => role.is === 'port' && role.port === port));
-}
-
-/** Supply, ground, current sense and telemetry in the ESC's plug, to the controller's same plug, else to its pads. */
-function alongInPlug(
-  assembly: Assembly,
-  slot: Slot,
-  controller: Slot,
-  { joins, links, fed }: { joins: Join[]; links: FixedLink[]; fed: Set<Slot> },
-): void {
-  const [esc, fc] = [assembly.model(slot)!, assembly.model(controller)!];
-  const used = joins.filter(({ own }) => own.startsWith(`${slot}.`)).map(({ to }) => to);
-  const socket = fc.connectors.find(({ pins }) => pins.some((pin) => used.includes(terminalRef(controller, pin))));
-  const own = esc.connectors.find(({ pins }) =>
-    pins.some((pin) => joins.some((join) => join.own === terminalRef(slot, pin))),
-  )!;
-  const free = (one: Terminal) =>
-    !joins.some(({ to }) => to === terminalRef(controller, one.id)) &&
-    (socket ? socket.pins.includes(one.id) : one.form !== 'pin');
-  const terminals = fc.terminals.filter(free);
-  for (const pin of own.pins) {
-    const terminal = esc.terminals.find(({ id }) => id === pin)!;
-    const [role] = terminal.roles;
-    if (role?.is !== 'port' || joins.some((join) => join.own === terminalRef(slot, pin))) continue;
-    const port = esc.ports.find(({ id }) => id === role.port)!;
-    const pads = fc.ports
-      .filter(({ kind, way }) => kind === port.kind && way === 'takes' && kind !== ('motorSignal' satisfies PortKind))
-      .flatMap((partner) =>
-        terminals
-          .filter(({ roles }) => roles.some((one) => one.is === 'port' && one.port === partner.id))
-          .map((to) => ({ partner, to })),
-      );
-    // Of several inputs of the kind the one that is printed alike.
-    const { partner, to } = pads.find((one) => one.to.printed === terminal.printed) ?? pads[0] ?? {};
-    if (partner && to) {
-      const id = port.kind === 'escData' ? `ESC telemetry ${slot}` : `current sense ${slot}`;
-      links.push({
-        id,
-        purpose: port.kind === 'escData' ? 'ESC telemetry' : 'current sense',
-        ends: [
-          { slot, port: port.id },
-          { slot: controller, port: partner.id },
-        ],
-      });
-      joins.push({ own: terminalRef(slot, pin), to: terminalRef(controller, to.id), link: id, carries: 'signal' });
-    }
-  }
-  const supply = own.pins.map((pin) => esc.terminals.find(({ id }) => id === pin)!);
-  const first = (is: 'supply' | 'ground') => supply.find((one) => hasRole(one, is));
-  const takes = terminals.find(({ roles }) => roles.some((one) => one.is === 'supply' && one.dir === 'takes'));
-  const ground = terminals.find((one) => hasRole(one, 'ground') && one.form !== 'shell');
-  const link = `controller and ${slot}`;
-  if (!fed.has(controller) && first('supply') && takes)
-    joins.push({
-      own: terminalRef(slot, first('supply')!.id),
-      to: terminalRef(controller, takes.id),
-      link,
-      carries: 'supply',
-    });
-  if (first('ground') && ground)
-    joins.push({
-      own: terminalRef(slot, first('ground')!.id),
-      to: terminalRef(controller, ground.id),
-      link,
-      carries: 'ground',
-    });
-  if (first('supply') && takes && ground) fed.add(controller);
-  links.push({ id: link, purpose: `supply and ground between ${slot} and ${controller}`, ends: [] });
 }

@@ -4,7 +4,7 @@ import { splitRef } from '../../facts/terms/names';
 import { pointOf, wireLengthMm } from '../../physics/geometry/place';
 import type { Strand } from './uncross';
 import { uncross } from './uncross';
-import type { WiringInput } from './wiringModel';
+import type { WiringInput } from './wiringVariables';
 
 /** The same wiring (pad by own terminal) with fewer crossings. What is soldered already or was chosen by hand stays. */
 export function straightened(

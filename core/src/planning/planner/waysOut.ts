@@ -3,11 +3,11 @@ import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Slot } from '../../facts/terms/names';
 import type { Pinned } from '../../facts/plan/plan';
-import { wayLoss, waysOf } from './options';
 import type { Conflict, PlanRequest } from './planWiring';
 import { feasible, prepare } from './planWiring';
 import type { Solve } from '../../facts/terms/solver';
 import { isController } from '../../facts/catalogue/kinds';
+import { wayLoss, waysOf } from './ways';
 
 export type WayOut =
   | { do: 'drop'; wish: string; loss: number; says: string }

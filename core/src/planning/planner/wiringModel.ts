@@ -4,56 +4,23 @@
  * and minus are not on a pair.
  * Aims in this order: loss of wishes, then rails over plan, doubled pads and split pairs, then millimetres of wire.
  */
-import { planShare } from '../../physics/loads/supplyTree';
 import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
-import type { Pinned } from '../../facts/plan/plan';
-import type { Wish } from '../../facts/plan/wish';
-import { regulatorOn } from './feeds';
 import type { Crowd } from './crowding';
 import { crowdWeight } from './crowding';
-import type { Need } from './needs';
 import { alwaysWired } from './needs';
-import type { Option } from './options';
 import { wireLengthMm } from '../../physics/geometry/place';
 import { partners, thickPairs } from './pairs';
-import type { PowerPath } from './powerPath';
 import type { Constraint, LinearModel, Terms } from '../../facts/terms/solver';
-import type { Assembly } from '../../facts/assembly/assembly';
-import { isController } from '../../facts/catalogue/kinds';
-
-export interface WiringInput {
-  assembly: Assembly;
-  path: PowerPath;
-  needs: readonly Need[];
-  wishes: readonly Wish[];
-  options: readonly Option[];
-  pinned: readonly Pinned[];
-  /** Joints that exist already, as `own>pad`: making them again costs nothing. */
-  kept: ReadonlySet<string>;
-}
-
-export interface WiringModel {
-  constraints: readonly Constraint[];
-  binaries: readonly string[];
-  counts: readonly string[];
-  loss: Terms;
-  /** Counts of what crowds, by kind. */
-  crowds: Readonly<Record<Crowd, readonly string[]>>;
-  length: Terms;
-}
+import type { Option } from './ways';
+import type { WiringInput, WiringModel } from './wiringVariables';
+import { joinName, optionName, dropName, usedName, doubledName, splitName } from './wiringVariables';
+import { railLimits } from './railLimits';
 
 /** A soldered end weighs as much as this much wire: a plug is quicker and comes off again. */
 const solderMm = 15;
 /** What a joint that is there already saves: least rework, then least wire. */
 const reworkMm = 150;
-
-export const joinName = (own: TerminalRef, pad: TerminalRef) => `x ${own}>${pad}`;
-export const optionName = (id: string) => `y ${id}`;
-export const dropName = (wish: string) => `drop ${wish}`;
-const usedName = (slot: Slot) => `u ${slot}`;
-const doubledName = (pad: TerminalRef) => `d ${pad}`;
-const splitName = (slot: Slot) => `split ${slot}`;
 
 /** Everything that crowds, in its weight. */
 export function crowdingOf({ crowds }: WiringModel): Terms {
@@ -276,124 +243,4 @@ function listenedTo({ assembly }: WiringInput, pad: TerminalRef): boolean {
         role.pin === 'rx' &&
         ports.some(({ id, speaks }) => id === role.port && speaks.includes('bootLoader')),
     );
-}
-
-/** Typical load within a regulator's limit; peaks too where a controller or a receiver hangs on it. Gives the rails that have a limit. */
-function railLimits(
-  { assembly, needs, options, pinned }: WiringInput,
-  add: (terms: Terms, is: Constraint['is'], value: number) => void,
-): string[] {
-  const pinnedPad = new Map(pinned.filter(({ what }) => what === 'terminal').map(({ of, value }) => [of, value]));
-  const drawn = new Map<string, { name: string; typical: number; peak: number; flight: boolean }[]>();
-  for (const { own, slot, pads } of needs) {
-    for (const { ref, rail, typicalA, peakA } of pads) {
-      if (!rail || (pinnedPad.has(own) && pinnedPad.get(own) !== ref)) continue;
-      const entry = {
-        name: joinName(own, ref),
-        typical: typicalA,
-        peak: peakA,
-        flight: assembly.model(slot)!.kind === 'receiver',
-      };
-      for (const { rail: above, factor } of chain(assembly, rail))
-        drawn.set(above, [...(drawn.get(above) ?? []), { ...entry, typical: typicalA * factor, peak: peakA * factor }]);
-    }
-  }
-  // Plus of a buzzer is a signal to the plan and a load to the rail that its pad sits on.
-  const loaded = new Map<string, { rail: string; typicalA: number; peakA: number }>();
-  for (const { own, pads } of options.flatMap(({ signals }) => signals)) {
-    const load = assembly
-      .model(splitRef(own).slot)!
-      .elements.find((one) => one.is === 'load' && one.plus === assembly.terminal(own)!.node);
-    for (const pad of load?.is === 'load' ? pads : []) {
-      const regulator = regulatorOn(assembly.model(splitRef(pad).slot)!, assembly.terminal(pad)!.node);
-      if (regulator && load?.is === 'load')
-        loaded.set(joinName(own, pad), {
-          rail: `${splitRef(pad).slot}/${regulator.id}`,
-          typicalA: load.typicalA,
-          peakA: load.peakA,
-        });
-    }
-  }
-  for (const [name, { rail, typicalA, peakA }] of loaded) {
-    for (const { rail: above, factor } of chain(assembly, rail))
-      drawn.set(above, [
-        ...(drawn.get(above) ?? []),
-        { name, typical: typicalA * factor, peak: peakA * factor, flight: false },
-      ]);
-  }
-  for (const [rail, users] of drawn) {
-    const { element, own } = regulatorNamed(assembly, rail);
-    const most = users.reduce((sum, { peak }) => sum + peak, own.peak);
-    add(
-      users.map(({ name, typical }) => [name, typical]),
-      '<=',
-      element.limitA - own.typical,
-    );
-    const typicalPlan = Math.min(element.limitA * planShare, element.stillAirA);
-    add(
-      [...users.map(({ name, typical }) => [name, typical] as const), [`over ${rail}`, -most]],
-      '<=',
-      typicalPlan - own.typical,
-    );
-    if (own.flight)
-      add(
-        users.map(({ name, peak }) => [name, peak]),
-        '<=',
-        element.limitA - own.peak,
-      );
-    else {
-      add(
-        [...users.map(({ name, peak }) => [name, peak] as const), [`over ${rail}`, -most]],
-        '<=',
-        element.limitA - own.peak,
-      );
-      for (const { name } of users.filter(({ flight }) => flight))
-        add(
-          [...users.map((one) => [one.name, one.peak + (one.name === name ? most : 0)] as const)],
-          '<=',
-          element.limitA - own.peak + most,
-        );
-    }
-  }
-  return [...drawn.keys()];
-}
-
-function regulatorNamed(assembly: Assembly, rail: string) {
-  const [slot, id] = [rail.slice(0, rail.indexOf('/')), rail.slice(rail.indexOf('/') + 1)];
-  const model = assembly.model(slot)!;
-  const element = model.elements.find((one) => one.id === id)!;
-  if (element.is !== 'regulator') throw new RangeError(`no regulator ${rail}`);
-  const load = (node: string, seen: readonly string[]): { typical: number; peak: number } =>
-    model.elements.reduce(
-      (sum, one) => {
-        if (one.is === 'load' && one.plus === node)
-          return { typical: sum.typical + one.typicalA, peak: sum.peak + one.peakA };
-        if (one.is !== 'regulator' || one.input !== node || seen.includes(one.output)) return sum;
-        const out = load(one.output, [...seen, node]);
-        const factor = one.kindOf === 'linear' ? 1 : one.outV / (one.efficiency * element.outV);
-        return {
-          typical: sum.typical + out.typical * factor + one.idleA,
-          peak: sum.peak + out.peak * factor + one.idleA,
-        };
-      },
-      { typical: 0, peak: 0 },
-    );
-  const own = load(element.output, []);
-  return {
-    element,
-    own: { ...own, flight: own.typical > 0 && isController(model.kind) },
-  };
-}
-
-/** A rail and those above it in the same part, with what one ampere on the rail is there. */
-function chain(assembly: Assembly, rail: string): { rail: string; factor: number }[] {
-  const slot = rail.slice(0, rail.indexOf('/'));
-  const { element } = regulatorNamed(assembly, rail);
-  const above = assembly.model(slot)!.elements.find((one) => one.is === 'regulator' && one.output === element.input);
-  if (above?.is !== 'regulator') return [{ rail, factor: 1 }];
-  const factor = element.kindOf === 'linear' ? 1 : element.outV / (element.efficiency * above.outV);
-  return [
-    { rail, factor: 1 },
-    ...chain(assembly, `${slot}/${above.id}`).map((one) => ({ rail: one.rail, factor: one.factor * factor })),
-  ];
 }

@@ -2,8 +2,9 @@
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Slot } from '../../facts/terms/names';
 import type { Purpose, Wish } from '../../facts/plan/wish';
-import { optionsFor, waysOf } from './options';
+import { optionsFor } from './options';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { waysOf } from './ways';
 
 /** What is lost without it, from 1 hardly missed to 10 the point of the aircraft. */
 const losses: Readonly<Record<Purpose, number>> = {

@@ -3,8 +3,8 @@ import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Plan } from '../../facts/plan/plan';
 import type { Finding } from '../../judgement/rules/finding';
 import { makeRuleView, portOf } from '../../judgement/rules/finding';
-import type { Remedy } from './candidates';
 import { assemble } from '../../facts/assembly/assembly';
+import type { Remedy } from './scene';
 
 /** Empty when the finding is about something else. */
 export function portAsWired(plan: Plan, catalogue: Catalogue, { rule, at }: Finding): Remedy[] {

@@ -7,9 +7,9 @@ import type { Plan } from '../../facts/plan/plan';
 import { applyPlanChanges } from '../../facts/plan/planChange';
 import type { Finding } from '../../judgement/rules/finding';
 import { judge } from '../../judgement/rules/judge';
-import type { Remedy } from './candidates';
 import { candidates } from './candidates';
 import { assemble } from '../../facts/assembly/assembly';
+import type { Remedy } from './scene';
 
 const mostOffered = 4;
 const mostTried = 160;

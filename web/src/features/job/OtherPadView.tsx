@@ -6,11 +6,12 @@ import { padTowards } from '../../drawing/view';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
 import { useKeys } from '../../ui/useKeys';
-import { handsFor, sideFor } from './hands';
+import { handsFor } from './hands';
 import { JobFrame } from './JobFrame';
 import type { Mode, SetMode } from './mode';
 import { work } from './mode';
 import type { Bench } from './useBench';
+import { sideFor } from './boardHand';
 
 type OtherPad = Extract<Mode, { is: 'other pad' }>;
 

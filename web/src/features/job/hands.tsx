@@ -1,10 +1,8 @@
 /** What the two hands hold at a step: the boards, leads and lists on the left and right. */
-import type { PartModel, Side, Step, Terminal, TerminalRef, Wire } from '@junctor/core';
+import type { PartModel, Step, TerminalRef } from '@junctor/core';
 import {
   jointName,
   landedOn,
-  padWords,
-  slotTitle,
   splitJoint,
   splitRef,
   retained,
@@ -14,22 +12,15 @@ import {
   wireWords,
   assemble,
 } from '@junctor/core';
-import { Board } from '../../drawing/Board';
 import type { LeadRow } from '../../drawing/Leads';
 import { Leads } from '../../drawing/Leads';
-import { terminalMarks } from '../../drawing/marks';
 import type { DrawnWire } from '../../drawing/WireRun';
 import type { Hand } from '../../ui/Frame';
 import { Checklist } from './Checklist';
 import type { Bench } from './useBench';
-
-export interface HandOptions {
-  /** Where the ring has walked to, on the left board. */
-  ringAt?: TerminalRef | null;
-  /** Turned over by hand. */
-  flipped?: boolean;
-  onPick?: (ref: TerminalRef) => void;
-}
+import { leadsHand } from './leadsHand';
+import { boardHand } from './boardHand';
+import type { HandOptions } from './boardHand';
 
 function isBoard(model: PartModel | null): model is PartModel {
   return model !== null && model.terminals.some(({ form }) => form !== 'tail' && form !== 'metal');
@@ -303,97 +294,4 @@ function partHand(bench: Bench, slot: string, rings: readonly string[]): Hand {
   const model = bench.state.target.model(slot)!;
   const hand = boardHand(bench, slot, rings, {});
   return { ...hand, note: model.name };
-}
-
-interface BoardOptions extends HandOptions {
-  ghost?: string | null;
-  wire?: DrawnWire | null;
-}
-
-function boardHand(
-  bench: Bench,
-  slot: string,
-  rings: readonly string[],
-  { flipped = false, ghost = null, wire = null, onPick }: BoardOptions,
-): Hand {
-  const { target } = bench.state;
-  const model = target.model(slot)!;
-  const side = sideFor(model, rings, flipped);
-  const pick = onPick && ((terminal: Terminal) => onPick(`${slot}.${terminal.id}`));
-  return {
-    title: slotTitle(slot, target),
-    note: `${side === 'top' ? 'top side up' : 'underside up'}${arrowWords(model, side)}`,
-    body: (
-      <Board
-        slot={slot}
-        model={model}
-        side={side}
-        marks={terminalMarks(bench.state)}
-        rings={rings}
-        ghost={ghost}
-        wire={wire}
-        {...(pick ? { onPick: pick } : {})}
-      />
-    ),
-  };
-}
-
-/** Where the printed arrow points on the screen. */
-function arrowWords({ body }: PartModel, side: Side): string {
-  if (body.arrowDeg === null) return '';
-  const deg = (((side === 'bottom' ? 180 - body.arrowDeg : body.arrowDeg) % 360) + 360) % 360;
-  return `, arrow ${['to the right', 'up', 'to the left', 'down'][Math.round(deg / 90) % 4]}`;
-}
-
-/** The side that shows the pads in question; turned over when asked. */
-export function sideFor(model: PartModel, rings: readonly string[], flipped: boolean): Side {
-  const onTop = rings.every((id) => terminalOf(model, id)?.sides.includes('top') ?? true);
-  return onTop !== flipped ? 'top' : 'bottom';
-}
-
-/** The leads of a part, with what has become of each. */
-function leadsHand(bench: Bench, slot: string, current: string | null): Hand {
-  const { target, asBuilt } = bench.state;
-  const own = Object.values(target.build.wires).filter((wire) => isOf(wire, slot));
-  const rows = own.map((wire): LeadRow => ({
-    id: wire.id,
-    colour: wire.colour,
-    awg: wire.awg,
-    ...leadState(bench, wire, current),
-  }));
-  const fitted = slot in asBuilt.build.slots;
-  return {
-    title: slotTitle(slot, target),
-    note: rows.length === 0 ? 'no leads of its own' : fitted ? 'its leads' : 'its leads, as they come',
-    body: <Leads rows={rows} />,
-  };
-}
-
-function isOf(wire: Wire, slot: string): boolean {
-  return wire.tailOf
-    ? splitRef(wire.tailOf).slot === slot
-    : wire.ends.some((end) => landedOn(end)?.startsWith(`${slot}.`) && wire.from === 'stock');
-}
-
-function leadState(bench: Bench, wire: Wire, current: string | null): Pick<LeadRow, 'says' | 'state'> {
-  const { target, asBuilt } = bench.state;
-  const end = wire.tailOf ? 1 : 0;
-  const planned = landedOn(wire.ends[end])!;
-  const there = retained(asBuilt, target.build).build.wires[wire.id];
-  const really = there ? landedOn(there.ends[end]) : null;
-  const name = wire.tailOf ? `lead ${splitRef(wire.tailOf).terminal}` : `${wire.colour} wire`;
-  const when = lastLanding(bench, jointName(wire.id, end));
-  if (really && really !== planned)
-    return { says: `${name} is on ${padWords(really, target)}${when}`, state: 'differs' };
-  if (really) return { says: `${name}, on ${padWords(really, target)}${when}`, state: 'landed' };
-  if (wire.id === current)
-    return { says: `${name}, ${wire.colour} ${wire.awg} AWG, to ${padWords(planned, target)}`, state: 'current' };
-  return { says: `${name}, to ${padWords(planned, target)}`, state: 'planned' };
-}
-
-function lastLanding(bench: Bench, joint: string): string {
-  const act = bench.state.log.acts.filter(({ joints }) => joints.includes(joint)).at(-1);
-  return act
-    ? ` ${new Date(act.record.doneAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`
-    : '';
 }

@@ -1,5 +1,5 @@
 /** The planner: wishes in the left hand, the wiring that serves them in the right, and what it costs between them. */
-import type { Conflict, Pinned, Planned, PlannedWish, Wish } from '@junctor/core';
+import type { Conflict, Planned, Wish } from '@junctor/core';
 import { asBegun, planChangesTo, assemble } from '@junctor/core';
 import { useState } from 'react';
 import { useChangePlan } from '../../api/queries';
@@ -7,7 +7,7 @@ import type { Answer } from '../../ui/Answers';
 import { JobFrame } from '../job/JobFrame';
 import type { SetMode } from '../job/mode';
 import type { Bench } from '../job/useBench';
-import { Cost, List, Outcome, Ways } from './PlannerOutcome';
+import { Cost, Outcome, Ways } from './PlannerOutcome';
 import type { Question, Row } from './question';
 import {
   askedOrNot,
@@ -23,6 +23,7 @@ import {
 } from './question';
 import { usePlanner } from './usePlanner';
 import { useRivals } from './useRivals';
+import { Rows, heldWords } from './PlannerRows';
 
 export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode }) {
   const {
@@ -250,70 +251,4 @@ function underLine(planned: Planned | null, row: Row | null): string {
     return `${row.wish.id}, suggested: were the plug’s ground to part first, the charge would leave by signal pins.`;
   if (row.is === 'unasked') return `${row.wish.id} is not asked for. It could be served: ${row.wish.ways.join(', ')}.`;
   return `${row.id}: ${row.wish.must ? 'must be served' : `may be dropped, and then loses ${row.wish.lossIfDropped} of 10`}. Ways: ${row.wish.ways.join(', ')}.`;
-}
-
-function Rows({
-  rows,
-  current,
-  planned,
-  question,
-  clash,
-}: {
-  rows: readonly Row[];
-  current: Row | null;
-  planned: Planned | null;
-  question: Question;
-  clash: readonly string[];
-}) {
-  const room = 10;
-  const from = Math.max(0, Math.min(rows.findIndex(({ id }) => id === current?.id) - room + 3, rows.length - room));
-  return (
-    <List aria-label="Wishes">
-      {rows.slice(from, from + room).map((row) => (
-        <li key={row.id} aria-current={row.id === current?.id}>
-          <span aria-hidden>{row.id === current?.id ? '▸' : ''}</span>
-          {row.is === 'old' && (
-            <span>
-              {row.kept ? '◇' : '╱'} {row.slot}, as it is{' '}
-              <span className="quiet">{row.kept ? 'stays in, unused' : 'comes off'}</span>
-            </span>
-          )}
-          {row.is === 'held' && (
-            <span>
-              ◆ {heldWords(row.pin)} <span className="quiet">by hand</span>
-            </span>
-          )}
-          {row.is === 'unasked' && (
-            <span className="quiet">
-              · {row.wish.id}, {row.wish.purpose === 'second ground' ? 'suggested' : 'not asked for'}
-            </span>
-          )}
-          {row.is === 'wish' && (
-            <span>
-              {row.wish.must ? '■' : '□'} {row.id}{' '}
-              <span className="quiet">
-                {row.wish.must ? 'must' : `matters ${row.wish.lossIfDropped} of 10`}
-                {pinnedPort(question.pinned, row.wish) ? `, held on ${pinnedPort(question.pinned, row.wish)}` : ''}
-              </span>
-              {clash.includes(row.id) ? <strong> ▲ clashes</strong> : ''}{' '}
-              {served(planned?.wishes.find((one) => one.wish.id === row.id))}
-            </span>
-          )}
-        </li>
-      ))}
-    </List>
-  );
-}
-
-/** "RX TX on FC RX2", "wire from RX 5V: 26 AWG". */
-function heldWords({ what, of, value }: Pinned): string {
-  const name = of.replace('.', ' ');
-  return what === 'terminal'
-    ? `${name} on ${value.replace('.', ' ')}`
-    : `wire from ${name}: ${value}${what === 'gauge' ? ' AWG' : ''}`;
-}
-
-function served(planned: PlannedWish | undefined): string {
-  if (!planned) return '';
-  return planned.way === null ? '→ dropped' : `→ ${planned.port?.replace('/', ' ') ?? planned.way}`;
 }

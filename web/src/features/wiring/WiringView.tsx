@@ -1,5 +1,5 @@
 /** The wiring, end by end: which wire goes to which pad, on the two boards it joins. A planned landing can be moved, a landing found elsewhere is kept as it is. */
-import type { FoundElsewhere, KeepOffer } from '@junctor/core';
+import type { KeepOffer } from '@junctor/core';
 import {
   foundElsewhere,
   padByHand,
@@ -13,8 +13,7 @@ import {
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Answer } from '../../ui/Answers';
-import { KeyCap, Plate } from '../../ui/Plate';
-import { severityWord } from '../job/FindingsLine';
+import { Plate } from '../../ui/Plate';
 import { wireHands } from '../job/hands';
 import { JobFrame } from '../job/JobFrame';
 import type { SetMode } from '../job/mode';
@@ -22,14 +21,16 @@ import { work } from '../job/mode';
 import type { Bench } from '../job/useBench';
 import { FindingHere } from './FindingHere';
 import type { WalkedEnd } from './landings';
-import { endWords, walkedWords } from './landings';
+import { walkedWords } from './landings';
 import { usePlanEdits } from './usePlanEdits';
 import type { Direction } from './useRing';
 import { useRing } from './useRing';
 import type { Walk } from './useWalk';
 import { useWalk } from './useWalk';
+import { WiresBetween } from './WiresBetween';
+import { IfFound } from './IfFound';
 
-const Wires = styled.ol`
+export const Wires = styled.ol`
   text-align: left;
   font-size: 16px;
   line-height: 21px;
@@ -43,7 +44,7 @@ const Wires = styled.ol`
     text-decoration: underline;
   }
 `;
-const Own = styled.ul`
+export const Own = styled.ul`
   text-align: left;
   font-size: 16px;
   line-height: 20px;
@@ -56,7 +57,7 @@ const Own = styled.ul`
     align-items: center;
   }
 `;
-const room = 13;
+export const room = 13;
 
 export function WiringView({ bench, first, setMode }: { bench: Bench; first: string | null; setMode: SetMode }) {
   const walk = useWalk(bench, first);
@@ -241,69 +242,11 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
   );
 }
 
-/** The ends near this one, what this wire is, and that rules object elsewhere. */
-function WiresBetween({ bench, walk: { ends, place, findings }, here }: { bench: Bench; walk: Walk; here: WalkedEnd }) {
-  const open = findings.all.filter(({ waiver }) => waiver === null).length;
-  return (
-    <>
-      <Wires aria-label="Ends of wires">
-        {ends
-          .slice(Math.max(0, Math.min(place - 6, ends.length - room)))
-          .slice(0, room)
-          .map((one) => (
-            <li key={jointName(one.wire.id, one.end)} aria-current={one === here}>
-              {endWords(bench, one)}
-            </li>
-          ))}
-      </Wires>
-      <Own aria-label="This wire">
-        {here.planned && (
-          <li>
-            <KeyCap>C</KeyCap>
-            <span>
-              {here.wire.colour}, {here.wire.awg} AWG{here.wire.lengthMm === null ? '' : `, ${here.wire.lengthMm} mm`}
-            </span>
-          </li>
-        )}
-        {open > 0 && (
-          <li>
-            <KeyCap>N</KeyCap>
-            <span>
-              ▲ {open} {open === 1 ? 'finding' : 'findings'}, not here
-            </span>
-          </li>
-        )}
-      </Own>
-    </>
-  );
-}
-
 /** A plan may pass through what does not work yet; power stays closed meanwhile. What would kill is not planned. */
 function objectionTo({ planned }: WalkedEnd, moved: boolean, offer: KeepOffer | null): string | null {
   if (moved && !planned) return 'It comes off: the plan has no place for it';
   const [worst] = offer?.objections ?? [];
   return worst?.severity === 'kill' ? worst.says : null;
-}
-
-/** What it would mean if the wire really is where the ring is. */
-function IfFound({ found: { findings } }: { found: FoundElsewhere }) {
-  const [worst] = findings;
-  return (
-    <section
-      aria-label="If it is there now"
-      style={{ textAlign: 'left', fontSize: 16, lineHeight: '20px', display: 'grid', gap: 8 }}
-    >
-      <h3 style={{ fontSize: 17 }}>If it is there now</h3>
-      {worst ? (
-        <p>
-          <strong>▲ {severityWord[worst.severity]}:</strong> {worst.says}
-        </p>
-      ) : (
-        <p>No rule objects: the quad would work as before.</p>
-      )}
-      <p>Key 0 keeps it as found. Nothing is planned by that.</p>
-    </section>
-  );
 }
 
 interface Standing {

@@ -1,0 +1,284 @@
+/** Wires, housings and mates of a solved model, drawn one join at a time. */
+import type { Build, Housing, Mate, Wire, WireEnd } from '../../facts/assembly/build';
+import type { Connector, PartModel } from '../../facts/catalogue/partModel';
+import type { HousingId, Slot, TerminalRef, WireId } from '../../facts/terms/names';
+import { splitRef, tailWireId } from '../../facts/terms/names';
+import type { Pinned } from '../../facts/plan/plan';
+import type { Need } from './needs';
+import { wireLengthMm } from '../../physics/geometry/place';
+import type { Assembly } from '../../facts/assembly/assembly';
+import type { Option } from './ways';
+import type { Join, PowerPath } from './fixedJoins';
+
+export interface Chosen {
+  assembly: Assembly;
+  path: PowerPath;
+  needs: readonly Need[];
+  /** Options that were chosen. */
+  options: readonly Option[];
+  /** Pad by own terminal. */
+  pads: ReadonlyMap<TerminalRef, TerminalRef>;
+  pinned: readonly Pinned[];
+  /** Wires that are there already: a wire between the same terminals keeps its name, body and housings. */
+  keep: Build;
+  purposes: Readonly<Record<string, string>>;
+}
+
+const signalAwg = 28;
+
+const plusColour = 'red';
+
+const minusColour = 'black';
+
+const signalColours: Readonly<Record<string, string>> = {
+  tx: 'yellow',
+  rx: 'green',
+  in: 'white',
+  out: 'yellow',
+  sda: 'blue',
+  scl: 'white',
+  minus: 'black',
+  plus: 'red',
+};
+
+/** Wires, housings and mates as they come. */
+export class Drawing {
+  private readonly wires: Record<WireId, Wire> = {};
+  private readonly housings: Record<HousingId, Housing> = {};
+  private readonly mates: Record<string, Mate> = {};
+  private readonly socketHousing = new Map<string, HousingId>();
+  private readonly bundles = new Map<string, string>();
+  private numbers = { wire: 0, lead: 0 };
+
+  constructor(private readonly chosen: Chosen) {}
+
+  build(): Build {
+    const { assembly, keep } = this.chosen;
+    return {
+      ...assembly.build,
+      wires: this.wires,
+      housings: this.housings,
+      mates: { ...Object.fromEntries(this.connectorMates()), ...this.mates },
+      contacts: keep.contacts,
+    };
+  }
+
+  wire(join: Join): Wire {
+    const tail = this.tailOf(join.own);
+    const bundle = tail ? null : this.bundleOf(join);
+    const ends = [this.end(join.own, bundle, 'E', tail !== null), this.end(join.to, bundle, 'F', false)] as const;
+    const kept = this.keptBetween(ends[0], ends[1]);
+    const id = tail
+      ? tailWireId(splitRef(join.own).slot, splitRef(join.own).terminal)
+      : (kept?.id ?? (bundle ? this.nextInBundle(bundle, join) : this.nextWire()));
+    const body = tail
+      ? {
+          awg: tail.awg,
+          colour: tail.colour,
+          insulation: tail.insulation,
+          from: 'tail' as const,
+          tailOf: join.own,
+          lengthMm: tail.lengthMm,
+          via: [],
+        }
+      : {
+          awg: this.gauge(join),
+          colour: this.colour(join),
+          insulation: 'silicone',
+          from: bundle ? ('supplied' as const) : ('stock' as const),
+          lengthMm: this.length(join),
+          via: [],
+          ...(bundle ? { bundle } : {}),
+        };
+    const wire: Wire = kept && !tail ? { ...kept, ends: kept.ends } : { id, ...body, ends: [ends[0], ends[1]] };
+    this.wires[wire.id] = wire;
+    return wire;
+  }
+
+  private tailOf(own: TerminalRef) {
+    const { slot, terminal } = splitRef(own);
+    return this.chosen.assembly.model(slot)!.tails.find((one) => one.terminal === terminal) ?? null;
+  }
+
+  private socketOf(ref: TerminalRef): { slot: Slot; connector: Connector; position: number } | null {
+    const { slot, terminal } = splitRef(ref);
+    const model: PartModel = this.chosen.assembly.model(slot)!;
+    const connector = model.connectors.find(({ pins }) => pins.includes(terminal));
+    return connector ? { slot, connector, position: connector.pins.indexOf(terminal) + 1 } : null;
+  }
+
+  /** Wires of one part's plug, or into one socket, are one lead. */
+  private bundleOf({ own, to }: Join): string | null {
+    const socket = this.socketOf(own) ?? this.socketOf(to);
+    if (!socket) return null;
+    const key = this.socketOf(own)
+      ? `${socket.slot}.${socket.connector.id}`
+      : `${splitRef(own).slot} to ${socket.slot}.${socket.connector.id}`;
+    const known = this.bundles.get(key);
+    if (known) return known;
+    let name = '';
+    do name = `C${++this.numbers.lead}`;
+    while (Object.values(this.chosen.keep.wires).some(({ bundle }) => bundle === name && !this.keptBundle(key, name)));
+    this.bundles.set(key, name);
+    return name;
+  }
+
+  /** True when that lead of the build as it is sits in the same socket. */
+  private keptBundle(key: string, name: string): boolean {
+    return Object.values(this.chosen.keep.mates).some(
+      ({ a, b }) => 'slot' in a && 'housing' in b && `${a.slot}.${a.connector}` === key && b.housing === `${name}E`,
+    );
+  }
+
+  private end(ref: TerminalRef, bundle: string | null, side: 'E' | 'F', factory: boolean): WireEnd {
+    if (factory) return { at: { on: 'terminal', ref }, by: 'factory' };
+    const socket = this.socketOf(ref);
+    if (!socket) {
+      const { form } = this.chosen.assembly.terminal(ref)!;
+      return {
+        at: { on: 'terminal', ref },
+        by: 'solder',
+        lay: form === 'hole' ? 'through' : form === 'cup' ? 'cup' : 'flat',
+      };
+    }
+    return {
+      at: { on: 'cavity', housing: this.housingFor(socket, bundle, side), position: socket.position },
+      by: 'crimp',
+    };
+  }
+
+  private housingFor(
+    { slot, connector }: { slot: Slot; connector: Connector },
+    bundle: string | null,
+    side: 'E' | 'F',
+  ): HousingId {
+    const key = `${slot}.${connector.id}`;
+    const known = this.socketHousing.get(key);
+    if (known) return known;
+    const kept = Object.values(this.chosen.keep.mates).find(
+      ({ a }) => 'slot' in a && a.slot === slot && a.connector === connector.id,
+    );
+    const id =
+      kept && 'housing' in kept.b ? kept.b.housing : this.freeHousing(bundle ?? `H${slot}${connector.id}`, side);
+    this.socketHousing.set(key, id);
+    this.housings[id] = {
+      id,
+      family: connector.family,
+      pitchMm: connector.pitchMm,
+      ways: connector.pins.length,
+      key: connector.key,
+    };
+    this.mates[`J${id}`] = {
+      a: { slot, connector: connector.id },
+      b: { housing: id },
+      shift: 0,
+      mirrored: false,
+      glued: false,
+    };
+    return id;
+  }
+
+  /** E on the part's side, F on the board's; a lead with plugs in two sockets of the board goes on with G. */
+  private freeHousing(name: string, side: 'E' | 'F'): HousingId {
+    for (let code = side.charCodeAt(0); ; code++) {
+      const id = `${name}${String.fromCharCode(code)}`;
+      if (!(id in this.housings) && !(id in this.chosen.keep.housings)) return id;
+    }
+  }
+
+  /** A wire of the build as it is with its ends where they are wanted. */
+  private keptBetween(a: WireEnd, b: WireEnd): Wire | null {
+    const key = (end: WireEnd) =>
+      end.at.on === 'terminal' ? end.at.ref : end.at.on === 'cavity' ? `${end.at.housing}#${end.at.position}` : '';
+    return (
+      Object.values(this.chosen.keep.wires).find(
+        ({ id, ends }) =>
+          !(id in this.wires) &&
+          ((key(ends[0]) === key(a) && key(ends[1]) === key(b)) ||
+            (key(ends[0]) === key(b) && key(ends[1]) === key(a))),
+      ) ?? null
+    );
+  }
+
+  private nextWire(): WireId {
+    let id = '';
+    do id = `W${++this.numbers.wire}`;
+    while (id in this.chosen.keep.wires || id in this.wires);
+    return id;
+  }
+
+  /** Named by the contact it sits on. */
+  private nextInBundle(bundle: string, { own, to }: Join): WireId {
+    let number = (this.socketOf(own) ?? this.socketOf(to))!.position;
+    while (`${bundle}-${number}` in this.wires || `${bundle}-${number}` in this.chosen.keep.wires) number++;
+    return `${bundle}-${number}`;
+  }
+
+  private pin(what: Pinned['what'], own: TerminalRef): string | undefined {
+    return this.chosen.pinned.find((one) => one.what === what && one.of === own)?.value;
+  }
+
+  private gauge({ own, to, carries }: Join): number {
+    const pinned = Number(this.pin('gauge', own));
+    if (pinned > 0) return pinned;
+    const limits = [own, to].map((ref) => this.chosen.assembly.terminal(ref)!.thickestAwg);
+    const need = this.chosen.needs.find((one) => one.own === own);
+    if (need?.awg === 'thick') return Math.max(...limits);
+    const wanted = need?.awg ?? (carries === 'signal' ? signalAwg : 26);
+    return Math.max(wanted, ...limits);
+  }
+
+  private colour({ own, carries }: Join): string {
+    const pinned = this.pin('colour', own);
+    if (pinned) return pinned;
+    if (carries === 'supply') return plusColour;
+    if (carries === 'ground') return minusColour;
+    const role = this.chosen.assembly.terminal(own)!.roles.find((one) => one.is === 'port');
+    return (role?.is === 'port' && signalColours[role.pin]) || 'violet';
+  }
+
+  private length({ own, to }: Join): number {
+    return wireLengthMm(this.chosen.assembly, own, to);
+  }
+
+  /** Aerials on their sockets, a digital camera's cable in the video unit: one plug for one socket of a family. */
+  private connectorMates(): [string, Mate][] {
+    const { assembly } = this.chosen;
+    const taken = new Set<string>();
+    const sockets = Object.keys(assembly.build.slots).flatMap((slot) =>
+      assembly.model(slot)!.connectors.map((connector) => ({
+        slot,
+        connector,
+        kind: assembly.model(slot)!.kind,
+      })),
+    );
+    return sockets
+      .filter(
+        ({ kind, connector }) => kind === 'antenna' || (kind === 'camera' && connector.family.startsWith('camera')),
+      )
+      .flatMap((plug): [string, Mate][] => {
+        const socket = sockets.find(
+          (one) =>
+            one.kind === 'video unit' &&
+            one.connector.family === plug.connector.family &&
+            !taken.has(`${one.slot}.${one.connector.id}`),
+        );
+        if (!socket) return [];
+        taken.add(`${socket.slot}.${socket.connector.id}`);
+        const [a, b] = plug.kind === 'antenna' ? [socket, plug] : [plug, socket];
+        const name = plug.kind === 'antenna' ? plug.slot.replace(/^ANT/, 'ANTJ') : `${plug.slot}J`;
+        return [
+          [
+            name,
+            {
+              a: { slot: a.slot, connector: a.connector.id },
+              b: { slot: b.slot, connector: b.connector.id },
+              shift: 0,
+              mirrored: false,
+              glued: false,
+            },
+          ],
+        ];
+      });
+  }
+}

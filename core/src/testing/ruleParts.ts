@@ -1,0 +1,62 @@
+/** Small parts and wires that rules are tried on, one fault at a time. */
+import type { Element, Port, Terminal } from '../facts/catalogue/partModel';
+import { gives, ground, model, pin, takes, terminal, wire } from './fixtures';
+
+export const lead = model('lead', 'battery lead', [terminal('P', [gives(0, 60)]), terminal('N', [ground])]);
+export const regulator = (outV: number, over: Partial<Extract<Element, { is: 'regulator' }>> = {}): Element => ({
+  id: `R${outV}`,
+  fails: [],
+  is: 'regulator',
+  kindOf: 'step-down',
+  input: 'VB',
+  output: `O${outV}`,
+  ground: 'G',
+  enable: 'always',
+  outV,
+  minInV: outV + 2,
+  limitA: 1,
+  stillAirA: 0.8,
+  efficiency: 0.9,
+  idleA: 0,
+  offOhms: 900,
+  backDiodeV: null,
+  ...over,
+});
+export const load = (plus: string, typicalA: number, peakA = typicalA): Element => ({
+  id: `LOAD${plus}`,
+  fails: [],
+  is: 'load',
+  plus,
+  minus: 'G',
+  offOhms: 900,
+  idleA: 0,
+  typicalA,
+  peakA,
+  constant: 'current',
+  wakesAtV: 3,
+  liveOnUsb: false,
+});
+export const signal = (
+  id: string,
+  portId: string,
+  at: Parameters<typeof pin>[1] | 'in' | 'out' | 'sda' | 'scl' | 'plus' | 'minus',
+  over: Partial<Terminal> = {},
+): Terminal => terminal(id, [{ is: 'port', port: portId, pin: at }], { withstandV: [-0.3, 5.5], ...over });
+
+export function board(terminals: readonly Terminal[], ports: readonly Port[], elements: readonly Element[] = []) {
+  return model(
+    'board',
+    'controller',
+    [
+      terminal('VB', [takes(10, 26)], { holds: 2 }),
+      terminal('G', [ground], { holds: 9 }),
+      terminal('O5', [gives(4.75, 5.25)], { withstandV: [-0.3, 5.5], holds: 4 }),
+      ...terminals,
+    ],
+    { ports, elements: [regulator(5), ...elements] },
+  );
+}
+
+export const power = [wire('WP', 'BAT.P', 'FC.VB', { awg: 14 }), wire('WN', 'BAT.N', 'FC.G', { awg: 14 })];
+export const fed = [wire('V', 'X.V', 'FC.O5'), wire('XG', 'X.G', 'FC.G')];
+export const own = [terminal('V', [takes(4.5, 5.5)], { withstandV: [-0.3, 6] }), terminal('G', [ground])];
