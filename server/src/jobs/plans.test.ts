@@ -1,18 +1,12 @@
 /** Plans on a real MariaDB: merged path by path, never led nowhere, never into what destroys hardware. */
-import mysql from 'mysql2/promise';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { migrate } from '../database/migrate';
-import { strayFiles } from '../database/statements';
 import type { Client, TestShop } from '../testing';
-import { anonymous, firstLead, fitEsc, openJob, sent, startTestShop } from '../testing';
+import { firstLead, openJob, startTestShop } from '../testing';
 
 let shop: TestShop;
 let lead: Client;
 let job: { quadId: string; jobId: string };
-const post = (records: object[], quadId = job.quadId) => lead.post(`/quads/${quadId}/records`, { records });
-const log = async (quadId = job.quadId) =>
-  (await lead.get(`/quads/${quadId}/records`)).body as unknown as { id: string; seq: number; body: object }[];
 
 beforeAll(async () => {
   shop = await startTestShop();

@@ -43,7 +43,8 @@ export function advance(state: LogState, record: QuadRecord): LogState {
 
 function effectOf(state: LogState, record: QuadRecord, seq: number): LogState {
   if (!record.replaces) return withEntry(state, { record, placeSeq: seq, madeSeq: seq });
-  if (state.replaced.has(record.replaces)) return state;
+  // Not in effect, and so is whatever would correct it.
+  if (state.replaced.has(record.replaces)) return { ...state, replaced: new Set(state.replaced).add(record.id) };
   const replaced = new Set(state.replaced).add(record.replaces);
   // Back along the entries to the one in question, keeping what came after it.
   const later: Entry[] = [];

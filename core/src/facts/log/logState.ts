@@ -43,6 +43,6 @@ export interface LogState {
   readonly latestActAt: string;
   /** What the last entry is, and the state before it; null at the empty log. */
   readonly last: { entry: Entry; before: LogState } | null;
-  /** Records that a correction has taken the place of. */
+  /** Records not in effect: a correction took their place, or they would have corrected what one had replaced before. */
   readonly replaced: ReadonlySet<Id>;
 }
