@@ -6,12 +6,10 @@ import { firstLead, openJob, startTestShop } from '../testing';
 
 let shop: TestShop;
 let lead: Client;
-let job: { quadId: string; jobId: string };
 
 beforeAll(async () => {
   shop = await startTestShop();
   lead = await firstLead(shop.url);
-  job = await openJob(lead);
 });
 afterAll(() => shop.stop());
 

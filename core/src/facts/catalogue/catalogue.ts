@@ -1,12 +1,17 @@
 /** Look-up of part models by id and revision. */
-import type { Fitted } from '../assembly/build';
 import type { PartModel, Terminal } from './partModel';
+
+/** A revision of a part model, by name. */
+export interface ModelRef {
+  model: string;
+  revision: number;
+}
 
 export interface Catalogue {
   readonly models: readonly PartModel[];
   /** The model of a fitted part. @throws {RangeError} If the catalogue lacks that revision. */
-  model(fitted: Pick<Fitted, 'model' | 'revision'>): PartModel;
-  has(fitted: Pick<Fitted, 'model' | 'revision'>): boolean;
+  model(fitted: ModelRef): PartModel;
+  has(fitted: ModelRef): boolean;
 }
 
 /** A catalogue over the given models; later duplicates of an id and revision are ignored. */

@@ -1,11 +1,40 @@
 /** The wires of a board between the two hands. */
 import { jointName } from '@junctor/core';
+import styled from 'styled-components';
 import { KeyCap } from '../../ui/Plate';
 import type { Bench } from '../job/useBench';
 import type { WalkedEnd } from './landings';
 import { endWords } from './landings';
 import type { Walk } from './useWalk';
-import { Wires, Own, room } from './WiringView';
+
+const Wires = styled.ol`
+  text-align: left;
+  font-size: 16px;
+  line-height: 21px;
+  li {
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  li[aria-current='true'] {
+    font-weight: 700;
+    text-decoration: underline;
+  }
+`;
+const Own = styled.ul`
+  text-align: left;
+  font-size: 16px;
+  line-height: 20px;
+  display: grid;
+  gap: 6px;
+  li {
+    display: grid;
+    grid-template-columns: 30px 1fr;
+    gap: 6px;
+    align-items: center;
+  }
+`;
+const room = 13;
 
 /** The ends near this one, what this wire is, and that rules object elsewhere. */
 export function WiresBetween({

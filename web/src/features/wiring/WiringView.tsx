@@ -11,7 +11,6 @@ import {
   assemble,
 } from '@junctor/core';
 import { useNavigate } from 'react-router';
-import styled from 'styled-components';
 import type { Answer } from '../../ui/Answers';
 import { Plate } from '../../ui/Plate';
 import { wireHands } from '../job/hands';
@@ -29,35 +28,6 @@ import type { Walk } from './useWalk';
 import { useWalk } from './useWalk';
 import { WiresBetween } from './WiresBetween';
 import { IfFound } from './IfFound';
-
-export const Wires = styled.ol`
-  text-align: left;
-  font-size: 16px;
-  line-height: 21px;
-  li {
-    white-space: nowrap;
-    overflow: hidden;
-    text-overflow: ellipsis;
-  }
-  li[aria-current='true'] {
-    font-weight: 700;
-    text-decoration: underline;
-  }
-`;
-export const Own = styled.ul`
-  text-align: left;
-  font-size: 16px;
-  line-height: 20px;
-  display: grid;
-  gap: 6px;
-  li {
-    display: grid;
-    grid-template-columns: 30px 1fr;
-    gap: 6px;
-    align-items: center;
-  }
-`;
-export const room = 13;
 
 export function WiringView({ bench, first, setMode }: { bench: Bench; first: string | null; setMode: SetMode }) {
   const walk = useWalk(bench, first);
