@@ -221,7 +221,7 @@ describe('a wire on another pad', () => {
   it('is followed by the plan on a sister phase, which takes the freed pad', () => {
     const now = elsewhere('ESC.C1');
     expect(now.state.current?.id).toBe('free:M1-B.b');
-    const { changes, objections } = offerToPlan(plan, now.state.asBuilt, 'M1-B', 1, 'ESC.C1');
+    const { changes, objections } = offerToPlan(plan, now.state.asBuilt, { wireId: 'M1-B', end: 1 }, 'ESC.C1');
     expect(objections).toEqual([]);
     const kept = applyPlanChanges(plan, changes);
     if (!kept.ok) throw new Error('the plan did not follow');
@@ -235,7 +235,7 @@ describe('a wire on another pad', () => {
     ['ESC.BP', 'wrong kind of pad'],
     ['ESC.A1', 'pad full'],
   ] as const)('is not followed on %s: %s', (ref, rule) => {
-    const { objections } = offerToPlan(plan, elsewhere(ref).state.asBuilt, 'M1-B', 1, ref);
+    const { objections } = offerToPlan(plan, elsewhere(ref).state.asBuilt, { wireId: 'M1-B', end: 1 }, ref);
     expect(objections.map((one) => one.rule)).toContain(rule);
   });
 });

@@ -11,5 +11,5 @@ export async function firstLoad(): Promise<Measurement[]> {
   const page = readFileSync(join(dist, 'index.html'), 'utf8');
   const scripts = [...page.matchAll(/(?:src|href)="(\/assets\/[^"]+\.js)"/g)].map((match) => match[1]!);
   const bytes = scripts.reduce((sum, path) => sum + gzipSync(readFileSync(join(dist, path))).length, 0);
-  return [atMost('script of the first load:', bytes / 1000, 'kB compressed', 250)];
+  return [atMost('script of the first load:', { value: bytes / 1000, unit: 'kB compressed', bar: 250 })];
 }

@@ -48,7 +48,12 @@ export async function planning(): Promise<Measurement[]> {
     }
     const longestMs = await page.evaluate(() => (window as unknown as { seen: { longestMs: number } }).seen.longestMs);
     return [
-      atMost(`longest task on the page while planning, ${rounds} times (0: none over 50)`, longestMs, 'ms', 100, 0),
+      atMost(`longest task on the page while planning, ${rounds} times (0: none over 50)`, {
+        value: longestMs,
+        unit: 'ms',
+        bar: 100,
+        digits: 0,
+      }),
     ];
   } finally {
     await browser.close();

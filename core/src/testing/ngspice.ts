@@ -25,11 +25,9 @@ export interface SpiceTouch {
 /** Runs a touch of a voltage-source meter for some seconds, from given charges. @throws {Error} If ngspice fails. */
 export function spiceTouch(
   circuit: Circuit,
-  black: string,
-  red: string,
+  { black, red }: { black: string; red: string },
   meter: Meter,
-  chargeV: Readonly<Record<string, number>>,
-  runS: number,
+  { chargeV, runS }: { chargeV: Readonly<Record<string, number>>; runS: number },
 ): SpiceTouch {
   const name = new Map(circuit.nodes.map((node, index) => [node, node === black ? '0' : `n${index}`]));
   const capacitors: string[] = [];

@@ -54,13 +54,15 @@ function outcomes({ board, kind, labels }: PracticeBoard, printed: readonly stri
     const name = ({ is, index: number, volts }: NonNullable<typeof sure>) =>
       [is, ...(number === null ? [] : [number]), ...(volts === null ? [] : [volts])].join(' ');
     const offered = meanings.map(({ meaning }) => name(meaning));
-    const is = sure
-      ? name(sure) === truth
-        ? 'right'
-        : 'wrong'
-      : truth === '' || offered.length === 0 || offered.includes(truth)
-        ? 'asked'
-        : 'lost';
+    const isOf = () => {
+      if (sure) {
+        if (name(sure) === truth) return 'right';
+        return 'wrong';
+      }
+      if (truth === '' || offered.length === 0 || offered.includes(truth)) return 'asked';
+      return 'lost';
+    };
+    const is = isOf();
     return { is, says: `${board}: ${printed[index]} is ${truth || 'unknown'}, read ${offered.join(' / ')}` };
   });
 }

@@ -8,6 +8,9 @@ export interface Measurement {
 }
 
 /** A measurement that must not exceed a bar. */
-export function atMost(what: string, value: number, unit: string, bar: number, digits = 1): Measurement {
+export function atMost(
+  what: string,
+  { value, unit, bar, digits = 1 }: { value: number; unit: string; bar: number; digits?: number },
+): Measurement {
   return { what, value: value.toFixed(digits), unit, bar: `<=${bar}`, met: value <= bar };
 }

@@ -23,10 +23,10 @@ export async function pace(): Promise<Measurement[]> {
     timed(() => expectIn(circuit, touch, { meter, heldS: 2.5 })),
   );
   return [
-    atMost(`derive a job of ${job.records.length} records, median:`, derive, 'ms', 100),
-    atMost('one expectation, median:', median(touches), 'ms', 200),
-    atMost('one expectation, longest:', Math.max(...touches), 'ms', 1000),
-    atMost('demo history made:', demoS, 's', 20),
+    atMost(`derive a job of ${job.records.length} records, median:`, { value: derive, unit: 'ms', bar: 100 }),
+    atMost('one expectation, median:', { value: median(touches), unit: 'ms', bar: 200 }),
+    atMost('one expectation, longest:', { value: Math.max(...touches), unit: 'ms', bar: 1000 }),
+    atMost('demo history made:', { value: demoS, unit: 's', bar: 20 }),
   ];
 }
 

@@ -32,6 +32,6 @@ export async function remedies(): Promise<Measurement[]> {
       bar: '0',
       met: wrong.length === 0,
     },
-    atMost('looking for remedies, mean', seconds / all.length, 's', 1, 2),
+    atMost('looking for remedies, mean', { value: seconds / all.length, unit: 's', bar: 1, digits: 2 }),
   ];
 }

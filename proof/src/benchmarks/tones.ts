@@ -27,9 +27,17 @@ function toneErrors(circuit: Circuit): Measurement[] {
   return cases.map(([what, black, red, charge]) => {
     const [from, to] = [circuit.at[black]!, circuit.at[red]!];
     // Contracted as the screens use it, against the whole circuit.
-    const mine = touchResponse(reduceToPort(circuit, from, to, 0.5, false), meter, charge, 0, 25).toneS;
-    const theirs = spiceTouch(circuit, from, to, meter, charge, 4).toneS ?? 0;
-    return atMost(`tone, ${what}:`, (100 * Math.abs(mine - theirs)) / theirs, `% of ${theirs.toFixed(3)} s`, 5, 2);
+    const mine = touchResponse(reduceToPort(circuit, { blackNode: from, redNode: to }, 0.5, false), meter, charge, {
+      heldS: 0,
+      watchS: 25,
+    }).toneS;
+    const theirs = spiceTouch(circuit, { black: from, red: to }, meter, { chargeV: charge, runS: 4 }).toneS ?? 0;
+    return atMost(`tone, ${what}:`, {
+      value: (100 * Math.abs(mine - theirs)) / theirs,
+      unit: `% of ${theirs.toFixed(3)} s`,
+      bar: 5,
+      digits: 2,
+    });
   });
 }
 
@@ -42,14 +50,18 @@ function diodeErrors(circuit: Circuit): Measurement[] {
   ];
   return cases.map(([what, black, red]) => {
     const [from, to] = [circuit.at[black]!, circuit.at[red]!];
-    const mine = touchResponse(reduceToPort(circuit, from, to, 0.5, false), diodeMeter, {}, 0, 0).settledV;
-    const theirs = spiceTouch(circuit, from, to, diodeMeter, {}, 60).settledV;
-    return atMost(
-      `diode volts, ${what}:`,
-      1000 * Math.abs(mine - theirs),
-      `mV of ${(1000 * theirs).toFixed(0)} mV`,
-      20,
-      1,
-    );
+    const mine = touchResponse(
+      reduceToPort(circuit, { blackNode: from, redNode: to }, 0.5, false),
+      diodeMeter,
+      {},
+      { heldS: 0, watchS: 0 },
+    ).settledV;
+    const theirs = spiceTouch(circuit, { black: from, red: to }, diodeMeter, { chargeV: {}, runS: 60 }).settledV;
+    return atMost(`diode volts, ${what}:`, {
+      value: 1000 * Math.abs(mine - theirs),
+      unit: `mV of ${(1000 * theirs).toFixed(0)} mV`,
+      bar: 20,
+      digits: 1,
+    });
   });
 }

@@ -108,7 +108,9 @@ function words(text: string): string[] {
 function awgFor(from: string, hand: HandWired): number {
   const model = hand.slots[from.split('.')[0]!] ?? '';
   if (/\.B[PM]$/.test(from)) return model.includes('esc') ? 14 : 12;
-  return /\.(VBAT|VB1)$/.test(from) ? 24 : /\.(VIN|GND|5V)$/.test(from) ? 26 : 28;
+  if (/\.(VBAT|VB1)$/.test(from)) return 24;
+  if (/\.(VIN|GND|5V)$/.test(from)) return 26;
+  return 28;
 }
 
 function check(assembly: Assembly, ref: TerminalRef): void {

@@ -33,7 +33,10 @@ interface Family {
   esc?: string;
 }
 
-const stack = (name: string, fc: string, esc: string, cells: readonly [number, number], motor: string): Family => ({
+const stack = (
+  name: string,
+  { fc, esc, cells, motor }: { fc: string; esc: string; cells: readonly [number, number]; motor: string },
+): Family => ({
   name,
   parts: { BAT: 'burr-lead-12', CAP: 'gorse-cap-680', ESC: esc, FC: fc },
   cells,
@@ -42,12 +45,14 @@ const stack = (name: string, fc: string, esc: string, cells: readonly [number, n
 });
 const arms = (
   name: string,
-  fc: string,
-  pdb: string,
-  esc: string,
-  motors: number,
-  cells: readonly [number, number],
-  motor: string,
+  {
+    fc,
+    pdb,
+    esc,
+    motors,
+    cells,
+    motor,
+  }: { fc: string; pdb: string; esc: string; motors: number; cells: readonly [number, number]; motor: string },
 ): Family => ({
   name,
   parts: { BAT: 'burr-lead-10', CAP: 'gorse-cap-1000-35', PDB: pdb, FC: fc },
@@ -58,13 +63,39 @@ const arms = (
 });
 
 const families: readonly Family[] = [
-  stack('stack of pads', 'plover-fc-36', 'lapwing-esc-45', [6, 6], 'marl-motor-2207'),
-  stack('stack with shared pins', 'curlew-fc-30', 'lapwing-esc-45', [5, 6], 'marl-motor-2207'),
-  stack('stack of plugs', 'godwit-fc-40', 'dotterel-esc-60', [6, 6], 'marl-motor-3115'),
-  stack('small stack', 'sanderling-fc-20', 'phalarope-esc-25', [4, 4], 'marl-motor-1404'),
-  arms('four ESCs', 'turnstone-fc-36', 'sluice-pdb-4', 'whimbrel-esc-30', 4, [4, 4], 'marl-motor-2207'),
-  arms('flat six', 'ruff-fc-40', 'weir-pdb-8', 'avocet-esc-50', 6, [6, 6], 'marl-motor-3115'),
-  arms('coaxial eight', 'ruff-fc-40', 'weir-pdb-8', 'avocet-esc-50', 8, [6, 6], 'marl-motor-4114'),
+  stack('stack of pads', { fc: 'plover-fc-36', esc: 'lapwing-esc-45', cells: [6, 6], motor: 'marl-motor-2207' }),
+  stack('stack with shared pins', {
+    fc: 'curlew-fc-30',
+    esc: 'lapwing-esc-45',
+    cells: [5, 6],
+    motor: 'marl-motor-2207',
+  }),
+  stack('stack of plugs', { fc: 'godwit-fc-40', esc: 'dotterel-esc-60', cells: [6, 6], motor: 'marl-motor-3115' }),
+  stack('small stack', { fc: 'sanderling-fc-20', esc: 'phalarope-esc-25', cells: [4, 4], motor: 'marl-motor-1404' }),
+  arms('four ESCs', {
+    fc: 'turnstone-fc-36',
+    pdb: 'sluice-pdb-4',
+    esc: 'whimbrel-esc-30',
+    motors: 4,
+    cells: [4, 4],
+    motor: 'marl-motor-2207',
+  }),
+  arms('flat six', {
+    fc: 'ruff-fc-40',
+    pdb: 'weir-pdb-8',
+    esc: 'avocet-esc-50',
+    motors: 6,
+    cells: [6, 6],
+    motor: 'marl-motor-3115',
+  }),
+  arms('coaxial eight', {
+    fc: 'ruff-fc-40',
+    pdb: 'weir-pdb-8',
+    esc: 'avocet-esc-50',
+    motors: 8,
+    cells: [6, 6],
+    motor: 'marl-motor-4114',
+  }),
   {
     name: 'single board',
     parts: { BAT: 'burr-lead-16', CAP: 'gorse-cap-470-50', FC: 'knot-board-33' },
@@ -112,20 +143,19 @@ export function generate(seed: number, catalogue: Catalogue, kind: Generated['ki
     parts[name] = model;
   };
   const digital = !brushed && next() < 0.4;
-  put(
-    'RX',
-    pick(
-      brushed
-        ? ['dunlin-rx-2']
-        : family.name === 'single board' ||
-            family.name.includes('small') ||
-            family.name.includes('plugs') ||
-            family.name.includes('six') ||
-            family.name.includes('eight')
-          ? receivers.slice(0, 3)
-          : receivers,
-    ),
-  );
+  const choiceOf = () => {
+    if (brushed) return ['dunlin-rx-2'];
+    if (
+      family.name === 'single board' ||
+      family.name.includes('small') ||
+      family.name.includes('plugs') ||
+      family.name.includes('six') ||
+      family.name.includes('eight')
+    )
+      return receivers.slice(0, 3);
+    return receivers;
+  };
+  put('RX', pick(choiceOf()));
   if (!brushed && most >= 5 && next() < 0.8) {
     if (digital) {
       put('VTX', 'heron-dvu-26');
@@ -151,7 +181,7 @@ export function generate(seed: number, catalogue: Catalogue, kind: Generated['ki
     slots,
     cells: family.cells,
     kind,
-    wishes: kind === 'roomy' ? wishes : filled(slots, wishes, catalogue, kind, next, family.motors),
+    wishes: kind === 'roomy' ? wishes : filled(slots, wishes, catalogue, { kind, next, motors: family.motors }),
   };
 }
 
@@ -160,9 +190,7 @@ function filled(
   slots: Record<string, Build['slots'][string]>,
   wishes: readonly Wish[],
   catalogue: Catalogue,
-  kind: 'full' | 'impossible',
-  next: () => number,
-  motors: number,
+  { kind, next, motors }: { kind: 'full' | 'impossible'; next: () => number; motors: number },
 ): Wish[] {
   const board = catalogue.model(slots.FC!);
   const hears = board.ports.filter(
@@ -193,10 +221,11 @@ function pose(slot: string, next: () => number, motors: number): Build['slots'][
   const arm = slot.startsWith('ESC') && slot !== 'ESC';
   const angle = ((number - 0.5) / motors) * 2 * Math.PI;
   const central = ['FC', 'ESC', 'PDB'].includes(slot);
-  const atMm = central
-    ? ([0, 0, slot === 'FC' ? 12 : 4] as const)
-    : arm
-      ? ([Math.round(120 * Math.cos(angle)), Math.round(120 * Math.sin(angle)), 6] as const)
-      : ([Math.round((next() - 0.5) * 120), Math.round((next() - 0.5) * 160), Math.round(next() * 20)] as const);
+  const atMmOf = () => {
+    if (central) return [0, 0, slot === 'FC' ? 12 : 4] as const;
+    if (arm) return [Math.round(120 * Math.cos(angle)), Math.round(120 * Math.sin(angle)), 6] as const;
+    return [Math.round((next() - 0.5) * 120), Math.round((next() - 0.5) * 160), Math.round(next() * 20)] as const;
+  };
+  const atMm = atMmOf();
   return { place: 'generated', atMm, yawDeg: central ? 0 : Math.floor(next() * 4) * 90, face: 'up' };
 }

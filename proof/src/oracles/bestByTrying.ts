@@ -30,9 +30,8 @@ export function bestByTrying(
   const serve = (
     index: number,
     loss: number,
-    taken: ReadonlySet<string>,
     signals: readonly Choice[],
-    used: ReadonlySet<string>,
+    { taken, used }: { taken: ReadonlySet<string>; used: ReadonlySet<string> },
   ): void => {
     if (best && loss > best.loss) return;
     const wish = wishes[index];
@@ -51,17 +50,14 @@ export function bestByTrying(
     }
     for (const way of world.ways(wish)) {
       if (way.ports.some((port) => taken.has(port))) continue;
-      serve(
-        index + 1,
-        loss + way.loss,
-        new Set([...taken, ...way.ports]),
-        [...signals, ...way.signals],
-        new Set([...used, wish.of, ...way.parts]),
-      );
+      serve(index + 1, loss + way.loss, [...signals, ...way.signals], {
+        taken: new Set([...taken, ...way.ports]),
+        used: new Set([...used, wish.of, ...way.parts]),
+      });
     }
-    if (!wish.must) serve(index + 1, loss + wish.lossIfDropped, taken, signals, used);
+    if (!wish.must) serve(index + 1, loss + wish.lossIfDropped, signals, { taken, used });
   };
-  serve(0, 0, new Set(), [], new Set());
+  serve(0, 0, [], { taken: new Set(), used: new Set() });
   return best;
 }
 
@@ -195,10 +191,10 @@ class World extends Ways {
         const count = onPad.get(ref) ?? 0;
         if (count >= pad.terminal.holds) continue;
         onPad.set(ref, count + 1);
-        if (rail) this.load(onRail, rail, typical, peak, 1);
+        if (rail) this.load(onRail, rail, { typical, peak }, 1);
         placed[index] = { own: choice.own, pad };
         walk(index + 1, doubt + more, crowded + (count > 0 ? 1 : 0), mm + length);
-        if (rail) this.load(onRail, rail, typical, peak, -1);
+        if (rail) this.load(onRail, rail, { typical, peak }, -1);
         onPad.set(ref, count);
       }
     };

@@ -163,15 +163,15 @@ function active({ parts, point, reference, shared, phases }: Stage, volts: Reado
     for (const element of model.elements) {
       if (element.is !== 'regulator') continue;
       const inV = v(element.input) - v(element.ground);
-      const outV =
-        inV >= element.minInV
-          ? element.outV
-          : element.kindOf === 'step-up'
-            ? 0
-            : Math.min(
-                element.outV,
-                inV - (element.kindOf === 'linear' ? Math.max(0.1, element.minInV - element.outV) : 0.5),
-              );
+      const outVOf = () => {
+        if (inV >= element.minInV) return element.outV;
+        if (element.kindOf === 'step-up') return 0;
+        return Math.min(
+          element.outV,
+          inV - (element.kindOf === 'linear' ? Math.max(0.1, element.minInV - element.outV) : 0.5),
+        );
+      };
+      const outV = outVOf();
       if (outV > 0.5)
         branches.push({
           a: point(slot, element.output),

@@ -74,23 +74,23 @@ export class Parts {
       )
       ?.roles.find(({ is }) => is === 'supply');
     const range = takes?.is === 'supply' ? takes.volts : null;
-    const input = above
-      ? this.output(slot, above)
-      : !range || (range[0] <= this.packV[0] && range[1] >= this.packV[1])
-        ? this.packV
-        : range;
-    const at = (volts: number) =>
-      volts >= regulator.minInV
-        ? regulator.outV
-        : regulator.kindOf === 'step-up'
-          ? 0
-          : Math.max(
-              0,
-              Math.min(
-                regulator.outV,
-                volts - (regulator.kindOf === 'linear' ? Math.max(0.1, regulator.minInV - regulator.outV) : 0.5),
-              ),
-            );
+    const inputOf = () => {
+      if (above) return this.output(slot, above);
+      if (!range || (range[0] <= this.packV[0] && range[1] >= this.packV[1])) return this.packV;
+      return range;
+    };
+    const input = inputOf();
+    const at = (volts: number) => {
+      if (volts >= regulator.minInV) return regulator.outV;
+      if (regulator.kindOf === 'step-up') return 0;
+      return Math.max(
+        0,
+        Math.min(
+          regulator.outV,
+          volts - (regulator.kindOf === 'linear' ? Math.max(0.1, regulator.minInV - regulator.outV) : 0.5),
+        ),
+      );
+    };
     return [at(input[0]), at(input[1])];
   }
 

@@ -5,18 +5,18 @@ export class Rails extends Parts {
   protected load(
     onRail: Map<string, { typical: number; peak: number }>,
     rail: string,
-    typical: number,
-    peak: number,
-    sign: 1 | -1,
+    { typical, peak }: { typical: number; peak: number },
+    turn: 1 | -1,
   ): void {
     const [slot, id] = rail.split('/') as [string, string];
     const element = this.model(slot).elements.find((one) => one.id === id);
     if (element?.is !== 'regulator') return;
     const was = onRail.get(rail) ?? { typical: 0, peak: 0 };
-    onRail.set(rail, { typical: was.typical + sign * typical, peak: was.peak + sign * peak });
+    onRail.set(rail, { typical: was.typical + turn * typical, peak: was.peak + turn * peak });
     const above = this.regulator(slot, element.input);
-    const factor = !above ? 0 : element.kindOf === 'linear' ? 1 : element.outV / (element.efficiency * above.outV);
-    if (above) this.load(onRail, `${slot}/${above.id}`, typical * factor, peak * factor, sign);
+    if (!above) return;
+    const factor = element.kindOf === 'linear' ? 1 : element.outV / (element.efficiency * above.outV);
+    this.load(onRail, `${slot}/${above.id}`, { typical: typical * factor, peak: peak * factor }, turn);
   }
 
   protected own(rail: string) {

@@ -150,10 +150,10 @@ describe('old and new on one board', () => {
 
   it('shows a wire found on another pad, and what that means until it is moved', () => {
     const red = Object.values(start.state.asBuilt.build.wires).find(({ ends }) => landedOn(ends[0]) === 'RX.5V')!;
-    const { act, findings } = foundElsewhere(start.state.asBuilt, red.id, 1, 'FC.BP', plan.cells);
+    const { act, findings } = foundElsewhere(start.state.asBuilt, { wire: red.id, end: 1 }, 'FC.BP', plan.cells);
     expect(findings[0]).toMatchObject({ severity: 'kill', wires: [red.id] });
     expect(
-      foundElsewhere(start.state.asBuilt, red.id, 1, 'FC.BZP', plan.cells).findings.filter(
+      foundElsewhere(start.state.asBuilt, { wire: red.id, end: 1 }, 'FC.BZP', plan.cells).findings.filter(
         ({ severity }) => severity === 'kill',
       ),
     ).toEqual([]);

@@ -34,10 +34,7 @@ export async function recordsAfter(queries: Queries, quadId: string, after: numb
 /** Adds one record at a seq; the caller holds the quad's lock. */
 export async function insertRecord(
   queries: Queries,
-  quadId: string,
-  seq: number,
-  record: SentRecord,
-  arrivedAt: string,
+  { quadId, seq, record, arrivedAt }: { quadId: string; seq: number; record: SentRecord; arrivedAt: string },
 ): Promise<void> {
   await queries.write('records/insertRecord', {
     streamId: quadId,

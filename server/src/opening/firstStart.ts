@@ -89,7 +89,7 @@ async function insertDemo(
     });
     await noteModels(queries, id, plan);
     for (const { quadId: stream, seq, arrivedAt, ...record } of records)
-      await insertRecord(queries, stream, seq!, record, arrivedAt!);
+      await insertRecord(queries, { quadId: stream, seq: seq!, record, arrivedAt: arrivedAt! });
     await queries.write('quads/updateLogSeq', { id: quadId, logSeq: records.length });
     if (closedAt) await queries.write('jobs/closeJob', { id, closedAt: toSqlTime(closedAt) });
   }

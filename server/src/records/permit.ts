@@ -61,7 +61,7 @@ export function givePermit(
       how: 'did',
       body: { saw: 'permit', gate: request.gate, checks, waivers: state.waived.map(({ waiver }) => waiver.record.id) },
     };
-    await insertRecord(queries, quadId, seq, record, arrivedAt);
+    await insertRecord(queries, { quadId, seq, record, arrivedAt });
     await queries.write('quads/updateLogSeq', { id: quadId, logSeq: seq });
     await viewOpenJob(queries, catalogue, quadId, advance(log, { ...record, quadId, seq, arrivedAt }));
     return { id: record.id, seq, arrivedAt };

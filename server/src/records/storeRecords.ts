@@ -119,7 +119,7 @@ const duplicate = 1062;
 
 async function insertOnce({ queries, quadId, record, index }: Incoming, seq: number, arrivedAt: string): Promise<void> {
   try {
-    await insertRecord(queries, quadId, seq, record, arrivedAt);
+    await insertRecord(queries, { quadId, seq, record, arrivedAt });
   } catch (error) {
     if (errnoOf(error) !== duplicate || !record.replaces) throw error;
     throw new ApiError(409, 'record.corrected', 'That record was corrected already: correct the correction', {

@@ -60,7 +60,7 @@ function makeFirstLead({ database, now }: Deps): RequestHandler {
         personId: id,
         at,
       });
-      await openSession(queries, response, id, device, now());
+      await openSession(queries, response, { personId: id, device, now: now() });
     });
     response.status(201).json({ personId: id, deviceId: device.id, name, role: 'lead' });
   };
@@ -86,7 +86,7 @@ function startSession({ database, now }: Deps): RequestHandler {
     const matches = await verifySecret(person?.secretHash ?? (await nobody), password);
     if (!person || !matches)
       throw new ApiError(401, 'sign.in.wrong', 'Name and password do not match', { path: 'password' });
-    await openSession(database, response, person.id, device, now());
+    await openSession(database, response, { personId: person.id, device, now: now() });
     response.json({ personId: person.id, deviceId: device.id, name: person.name, role: person.role });
   };
 }

@@ -31,9 +31,7 @@ export function verifySecret(secretHash: string, secret: string): Promise<boolea
 export async function openSession(
   queries: Queries,
   response: Response,
-  personId: string,
-  device: { id: string; label: string },
-  now: Date,
+  { personId, device, now }: { personId: string; device: { id: string; label: string }; now: Date },
 ): Promise<void> {
   const token = randomBytes(32).toString('base64url');
   await queries.write('session/insertDevice', { id: device.id, label: device.label });

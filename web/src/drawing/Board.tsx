@@ -32,7 +32,7 @@ export function Board({ slot, model, side, marks, rings, ghost, onPick, wire, ev
   const { width, height } = boardSize;
   const shown = model.terminals.filter((one) => one.sides.includes(side) && one.form !== 'tail');
   const ringed = shown.filter(({ id }) => rings.includes(id));
-  const view = boardView(model, side, ringed, width, height);
+  const view = boardView(model, side, ringed, { widthPx: width, heightPx: height });
   const near = new Set(ringed.flatMap((one) => neighboursOf(model, one).map(({ terminal }) => terminal.id)));
   const said = ringed.map((one) => `${one.printed}: ${markWords(markOf(marks, terminalRef(slot, one.id)))}`).join('; ');
   const title = `${slot}, ${side} up${said ? `, ring on ${said}` : ''}`;
@@ -58,25 +58,18 @@ export function Board({ slot, model, side, marks, rings, ghost, onPick, wire, ev
         />
       ))}
       {wire && ringed[0] && <WireRun wire={wire} terminal={ringed[0]} model={model} view={view} />}
-      {shown.map((terminal) => (
-        <PadLabel
-          key={terminal.id}
-          terminal={terminal}
-          model={model}
-          view={view}
-          strength={
-            rings.includes(terminal.id)
-              ? ringed.length > 1
-                ? 'near'
-                : 'ring'
-              : near.has(terminal.id)
-                ? 'near'
-                : everyLabel
-                  ? 'small'
-                  : 'quiet'
+      {shown.map((terminal) => {
+        const strengthOf = () => {
+          if (rings.includes(terminal.id)) {
+            if (ringed.length > 1) return 'near';
+            return 'ring';
           }
-        />
-      ))}
+          if (near.has(terminal.id)) return 'near';
+          if (everyLabel) return 'small';
+          return 'quiet';
+        };
+        return <PadLabel key={terminal.id} terminal={terminal} model={model} view={view} strength={strengthOf()} />;
+      })}
       {ringed.length === 1 && <Ring terminal={ringed[0]!} view={view} />}
       {ringed.length > 1 && <RingAround terminals={ringed} view={view} />}
       {view.zoomed && ringed[0] && <Inset model={model} side={side} ringed={ringed[0]} view={view} />}
@@ -249,7 +242,7 @@ function RingAround({ terminals, view }: { terminals: readonly Terminal[]; view:
 function Inset({ model, side, ringed, view }: { model: PartModel; side: Side; ringed: Terminal; view: BoardView }) {
   const theme = useTheme();
   const size = 112;
-  const small = boardView(model, side, [], size, size);
+  const small = boardView(model, side, [], { widthPx: size, heightPx: size });
   const points = model.body.outlineMm.map((at) => small.toPx(at).join(',')).join(' ');
   const [x, y] = small.toPx(ringed.atMm);
   const left = view.toPx(ringed.atMm)[0] > boardSize.width / 2;

@@ -28,8 +28,18 @@ export function Leads({ rows }: { rows: readonly LeadRow[] }) {
 function Row({ row, y, pitch, width }: { row: LeadRow; y: number; pitch: number; width: number }) {
   const theme = useTheme();
   const { fill, casing } = wireColour(row.colour);
-  const thick = Math.min(pitch * 0.3, row.awg < 17 ? 22 : row.awg < 25 ? 15 : 9);
-  const from = row.state === 'current' ? 62 : row.state === 'planned' ? 96 : 40;
+  const widestOf = () => {
+    if (row.awg < 17) return 22;
+    if (row.awg < 25) return 15;
+    return 9;
+  };
+  const thick = Math.min(pitch * 0.3, widestOf());
+  const fromOf = () => {
+    if (row.state === 'current') return 62;
+    if (row.state === 'planned') return 96;
+    return 40;
+  };
+  const from = fromOf();
   const size = pitch > 60 ? 18 : 16;
   const current = row.state === 'current';
   return (

@@ -18,7 +18,12 @@ export function Pad({ terminal, view, mark, ghost, onPick }: PadProps) {
   const [x, y] = view.toPx(terminal.atMm);
   const [w, h] = [terminal.sizeMm[0] * view.pxPerMm, terminal.sizeMm[1] * view.pxPerMm];
   const landed = mark.landed > 0;
-  const fill = terminal.form === 'shell' ? '#d3ccba' : landed ? theme.padDone : theme.pad;
+  const fillOf = () => {
+    if (terminal.form === 'shell') return '#d3ccba';
+    if (landed) return theme.padDone;
+    return theme.pad;
+  };
+  const fill = fillOf();
   return (
     <g
       data-terminal={terminal.id}

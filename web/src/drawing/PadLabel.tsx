@@ -17,16 +17,9 @@ export function PadLabel({ terminal, model, view, strength }: PadLabelProps) {
   const [w, h] = sizePx(terminal, view);
   if (strength === 'quiet' && Math.max(w, h) < 20) return null;
   if (strength === 'small' && terminal.form === 'pin' && Math.max(w, h) < 30) return null;
-  const size =
-    strength === 'ring'
-      ? 23
-      : strength === 'near'
-        ? 18
-        : strength === 'small'
-          ? 10.5
-          : Math.max(14, Math.min(20, Math.min(w, h) * 0.4));
+  const size = sizeOf(strength, w, h);
   const print = shownPrint(terminal.printed);
-  const [tx, ty] = placeFor(terminal, model, view, size, strength);
+  const [tx, ty] = placeFor(terminal, model, view, { size, strength });
   if (tx < 0 || tx > boardSize.width || ty < 0 || ty > boardSize.height) return null;
   const plate = strength === 'ring' ? { w: print.length * size * 0.6 + 14, h: size + 8 } : null;
   return (
@@ -48,6 +41,13 @@ export function PadLabel({ terminal, model, view, strength }: PadLabelProps) {
   );
 }
 
+function sizeOf(strength: 'small' | 'ring' | 'near' | 'quiet', w: number, h: number) {
+  if (strength === 'ring') return 23;
+  if (strength === 'near') return 18;
+  if (strength === 'small') return 10.5;
+  return Math.max(14, Math.min(20, Math.min(w, h) * 0.4));
+}
+
 /** A minus is drawn as wide as a plus. */
 function shownPrint(print: string): string {
   return print.replace(/-$/, '−');
@@ -62,14 +62,12 @@ function placeFor(
   terminal: Terminal,
   model: PartModel,
   view: BoardView,
-  size: number,
-  strength: PadLabelProps['strength'],
+  { size, strength }: { size: number; strength: PadLabelProps['strength'] },
 ): readonly [number, number] {
   const [x, y] = view.toPx(terminal.atMm);
   const [w, h] = sizePx(terminal, view);
   // Outside the ring, or outside the line round a row of pads.
-  const reach = (half: number) =>
-    strength === 'ring' ? Math.hypot(w, h) / 2 + 18 : half + (strength === 'near' ? 13 : strength === 'small' ? 1 : 4);
+  const reach = (half: number) => (strength === 'ring' ? Math.hypot(w, h) / 2 + 18 : half + gapOf(strength));
   const wide = (terminal.printed.length * size * 0.6) / 2;
   const [inX, inY] = inwards(terminal, model, view);
   const [cx, cy] = view.toPx([0, 0]);
@@ -77,12 +75,17 @@ function placeFor(
   const spots = [[inX, inY] as const, across, [-across[0], -across[1]] as const].map(
     ([dx, dy]) => [x + dx * (reach(w / 2) + size * 0.4 + wide), y + dy * (reach(h / 2) + size * 0.62)] as const,
   );
-  return spots.find((spot) => !covers(spot, [wide + 5, size * 0.6], terminal, model, view)) ?? spots[0]!;
+  return spots.find((spot) => !covers({ at: spot, half: [wide + 5, size * 0.6] }, terminal, model, view)) ?? spots[0]!;
+}
+
+function gapOf(strength: PadLabelProps['strength']) {
+  if (strength === 'near') return 13;
+  if (strength === 'small') return 1;
+  return 4;
 }
 
 function covers(
-  [sx, sy]: readonly [number, number],
-  [halfW, halfH]: readonly [number, number],
+  { at: [sx, sy], half: [halfW, halfH] }: { at: readonly [number, number]; half: readonly [number, number] },
   own: Terminal,
   model: PartModel,
   view: BoardView,

@@ -36,7 +36,7 @@ export function WholeBoard({ slot, model, side, marks, wires, current, say, onPi
     ) *
     lanePx *
     0.6;
-  const whole = boardView(model, side, [], size.board, size.height - 2 * lanes);
+  const whole = boardView(model, side, [], { widthPx: size.board, heightPx: size.height - 2 * lanes });
   const view = { ...whole, toPx: (mm: XY): XY => [whole.toPx(mm)[0] + boardX, whole.toPx(mm)[1] + lanes] };
   const pads = at.map(({ atMm }) => view.toPx(atMm));
   const sides = sidesOf(pads, room);
@@ -45,9 +45,7 @@ export function WholeBoard({ slot, model, side, marks, wires, current, say, onPi
     pads,
     at.map((one) => edgeOf(one, model)),
     sides,
-    view.toPx([0, reach])[1],
-    view.toPx([0, -reach])[1],
-    lanePx,
+    { upperY: view.toPx([0, reach])[1], lowerY: view.toPx([0, -reach])[1], lane: lanePx },
   );
   const leaders = placeLeaders(exits, sides, room);
   const order = wires
@@ -158,7 +156,12 @@ function Run({
 }) {
   const theme = useTheme();
   const { fill, casing } = wireColour(wire.colour);
-  const width = wire.awg < 17 ? 6 : wire.awg < 25 ? 4.5 : 3.5;
+  const widthOf = () => {
+    if (wire.awg < 17) return 6;
+    if (wire.awg < 25) return 4.5;
+    return 3.5;
+  };
+  const width = widthOf();
   const edge = casing === '#20262b' ? casing : theme.ink;
   const path = `M${[...from, bend, end].map((one) => one.join(' ')).join('L')}`;
   const out = Math.sign(end[0] - bend[0]);

@@ -29,7 +29,12 @@ export function WireRun({
 }) {
   const theme = useTheme();
   const { fill, casing } = wireColour(wire.colour);
-  const width = wire.awg < 17 ? 12 : wire.awg < 25 ? 8 : 6;
+  const widthOf = () => {
+    if (wire.awg < 17) return 12;
+    if (wire.awg < 25) return 8;
+    return 6;
+  };
+  const width = widthOf();
   const path = run(terminal, model, view, wire.towards);
   const edge = casing === '#20262b' ? casing : theme.ink;
   return (

@@ -80,12 +80,12 @@ export function markOf(marks: Marks, ref: TerminalRef): TerminalMark {
 export function markWords(mark: TerminalMark): string {
   if (mark.hidden) return 'under its plug';
   if (mark.landed === 0) return mark.planned > 0 ? 'planned, empty' : 'empty';
-  const state = mark.proved
-    ? 'soldered, proved'
-    : mark.looked
-      ? 'soldered, looked at'
-      : mark.stale
-        ? 'soldered, look again'
-        : 'soldered';
+  const stateOf = () => {
+    if (mark.proved) return 'soldered, proved';
+    if (mark.looked) return 'soldered, looked at';
+    if (mark.stale) return 'soldered, look again';
+    return 'soldered';
+  };
+  const state = stateOf();
   return mark.differs ? `${state}, not as planned` : state;
 }

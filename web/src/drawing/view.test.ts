@@ -4,8 +4,7 @@ import { boardView, padTowards } from './view';
 
 function pad(
   id: string,
-  x: number,
-  y: number,
+  atMm: readonly [number, number],
   sizeMm: readonly [number, number] = [3, 3],
   sides: Terminal['sides'] = ['top', 'bottom'],
 ): Terminal {
@@ -15,7 +14,7 @@ function pad(
     node: id,
     form: 'pad',
     sides,
-    atMm: [x, y],
+    atMm,
     sizeMm,
     copper: 'trace',
     holds: 1,
@@ -37,20 +36,20 @@ const model = {
     ],
   },
   terminals: [
-    pad('A', -10, 15),
-    pad('B', 0, 15),
-    pad('C', 10, 15),
-    pad('D', 0, -15),
-    pad('small', 18, 0, [0.8, 0.8]),
-    pad('under', 5, 15, [3, 3], ['bottom']),
+    pad('A', [-10, 15]),
+    pad('B', [0, 15]),
+    pad('C', [10, 15]),
+    pad('D', [0, -15]),
+    pad('small', [18, 0], [0.8, 0.8]),
+    pad('under', [5, 15], [3, 3], ['bottom']),
   ],
 } as unknown as PartModel;
 const named = (id: string) => model.terminals.find((one) => one.id === id)!;
 
 describe('boardView', () => {
   it('shows the whole board where its pads can be told apart, and zooms to one that cannot', () => {
-    expect(boardView(model, 'top', [named('A')], 492, 362).zoomed).toBe(false);
-    const close = boardView(model, 'top', [named('small')], 492, 362);
+    expect(boardView(model, 'top', [named('A')], { widthPx: 492, heightPx: 362 }).zoomed).toBe(false);
+    const close = boardView(model, 'top', [named('small')], { widthPx: 492, heightPx: 362 });
     expect(close.zoomed).toBe(true);
     const [x, y] = close.toPx(named('small').atMm);
     expect(x).toBeGreaterThan(0);
@@ -60,7 +59,7 @@ describe('boardView', () => {
 
   it('mirrors the underside, and keeps up as up', () => {
     const [top, bottom] = (['top', 'bottom'] as const).map((side) =>
-      boardView(model, side, [], 492, 362).toPx([10, 15]),
+      boardView(model, side, [], { widthPx: 492, heightPx: 362 }).toPx([10, 15]),
     );
     expect(top![0] - 246).toBeCloseTo(246 - bottom![0]);
     expect(top![1]).toBe(bottom![1]);

@@ -22,8 +22,7 @@ export function boardView(
   model: PartModel,
   side: Side,
   focus: readonly Terminal[],
-  widthPx: number,
-  heightPx: number,
+  { widthPx, heightPx }: { widthPx: number; heightPx: number },
 ): BoardView {
   const [spanX, spanY] = span(model);
   const whole = Math.min(mostPxPerMm, (widthPx - 2 * marginPx) / spanX, (heightPx - 2 * marginPx) / spanY);

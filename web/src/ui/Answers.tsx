@@ -17,10 +17,22 @@ export interface Answer {
 }
 
 const Button = styled.button<{ $main: boolean; $tight: boolean; $many: boolean }>`
-  flex: ${({ $main, $tight }) => ($main ? ($tight ? '1 1 190px' : '2 1 250px') : $tight ? '1 1 88px' : '1 1 90px')};
+  flex: ${({ $main, $tight }) => {
+    if ($main) {
+      if ($tight) return '1 1 190px';
+      return '2 1 250px';
+    }
+    if ($tight) return '1 1 88px';
+    return '1 1 90px';
+  }};
   min-width: 0;
   height: 76px;
-  padding: 0 ${({ $tight, $many }) => ($many ? 4 : $tight ? 6 : 12)}px;
+  padding: 0
+    ${({ $tight, $many }) => {
+      if ($many) return 4;
+      if ($tight) return 6;
+      return 12;
+    }}px;
   cursor: pointer;
   display: flex;
   align-items: center;
@@ -28,7 +40,11 @@ const Button = styled.button<{ $main: boolean; $tight: boolean; $many: boolean }
   gap: ${({ $tight }) => ($tight ? 6 : 9)}px;
   border: 2px solid ${({ theme }) => theme.ink};
   border-radius: 8px;
-  font-size: ${({ $tight, $many }) => ($many ? 17 : $tight ? 18 : 20)}px;
+  font-size: ${({ $tight, $many }) => {
+    if ($many) return 17;
+    if ($tight) return 18;
+    return 20;
+  }}px;
   font-weight: 700;
   text-align: left;
   line-height: 1.1;

@@ -181,8 +181,15 @@ function Ferrule({ x, gate, short }: { x: number; gate: Gate; short: number }) {
         fill={passed ? '#20262b' : '#5d574d'}
       >
         {label}
-        {short > 0 ? `, ${short} short` : passed ? ' passed' : again ? ' open again' : ''}
+        {standingOf(short, passed, again)}
       </text>
     </g>
   );
+}
+
+function standingOf(short: number, passed: boolean, again: boolean) {
+  if (short > 0) return `, ${short} short`;
+  if (passed) return ' passed';
+  if (again) return ' open again';
+  return '';
 }

@@ -24,10 +24,17 @@ export function writeRows(fields: readonly string[], data: readonly (readonly (s
 /** Rows made from cells by column name. `make` is given the line; `unique` names what may stand only once. */
 export function readRows<Row>(
   text: string,
-  columns: readonly string[],
-  wanted: readonly string[],
-  make: (cell: Cell, fault: (says: string) => void, line: number) => Row,
-  unique: (row: Row) => string | null,
+  {
+    columns,
+    wanted,
+    make,
+    unique,
+  }: {
+    columns: readonly string[];
+    wanted: readonly string[];
+    make: (cell: Cell, fault: (says: string) => void, line: number) => Row;
+    unique: (row: Row) => string | null;
+  },
 ): CsvRead<Row> {
   const plain = text.replace(/^\ufeff/, '');
   const parsed = Papa.parse<string[]>(plain, { skipEmptyLines: false, delimiter: separatorOf(plain) });

@@ -63,14 +63,22 @@ describe('lines from pads to their words', () => {
       [380, 40],
       [200, 300],
     ];
-    const exits = exitsOf(pads, ['upper', 'upper', 'upper', null], ['right', 'right', 'right', 'left'], 30, 310, 7);
+    const exits = exitsOf(pads, ['upper', 'upper', 'upper', null], ['right', 'right', 'right', 'left'], {
+      upperY: 30,
+      lowerY: 310,
+      lane: 7,
+    });
     expect(exits).toEqual([
       [320, 9],
       [350, 16],
       [380, 23],
       [200, 300],
     ]);
-    const lower = exitsOf(pads, [null, 'lower', 'lower', 'lower'], ['left', 'left', 'left', 'left'], 30, 310, 7);
+    const lower = exitsOf(pads, [null, 'lower', 'lower', 'lower'], ['left', 'left', 'left', 'left'], {
+      upperY: 30,
+      lowerY: 310,
+      lane: 7,
+    });
     expect(lower).toEqual([
       [320, 40],
       [350, 324],

@@ -38,9 +38,7 @@ export function exitsOf(
   pads: readonly XY[],
   edges: readonly ('upper' | 'lower' | null)[],
   sides: readonly Leader['side'][],
-  upperY: number,
-  lowerY: number,
-  lane: number,
+  { upperY, lowerY, lane }: { upperY: number; lowerY: number; lane: number },
 ): XY[] {
   const exits: XY[] = pads.map(([x, y]) => [x, y]);
   for (const edge of ['upper', 'lower'] as const) {

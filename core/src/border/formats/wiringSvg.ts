@@ -79,9 +79,7 @@ function blockOf(assembly: Assembly, { slot, model, side, wires }: Drawn): Block
     pads,
     at.map((one) => edgeOf(one, model)),
     sides,
-    centre[1] - (spanY * scale) / 2,
-    centre[1] + (spanY * scale) / 2,
-    sheet.lane,
+    { upperY: centre[1] - (spanY * scale) / 2, lowerY: centre[1] + (spanY * scale) / 2, lane: sheet.lane },
   );
   const leaders = placeLeaders(exits, sides, room);
   const lines = wires.map((one, index) => {
@@ -112,16 +110,31 @@ function blockOf(assembly: Assembly, { slot, model, side, wires }: Drawn): Block
 
 /** A wire with an edge, so that every colour is seen on paper. */
 function run(points: readonly XY[], colour: string, awg: number): string {
-  const width = awg < 17 ? 1.1 : awg < 25 ? 0.85 : 0.65;
+  const width = widthOf(awg);
   const path = `M${points.map((one) => one.map(n).join(' ')).join('L')}`;
   return `<path d="${path}" fill="none" stroke="${ink}" stroke-width="${n(width + 0.4)}" stroke-linejoin="round"/><path d="${path}" fill="none" stroke="${hexOf(colour)}" stroke-width="${width}" stroke-linejoin="round"/>`;
+}
+
+function widthOf(awg: number) {
+  if (awg < 17) return 1.1;
+  if (awg < 25) return 0.85;
+  return 0.65;
 }
 
 function arrowWords(model: PartModel, place: (at: XY) => XY): string {
   if (model.body.arrowDeg === null) return '';
   const [from, to] = ends(model, place);
   const [x, y] = [to[0] - from[0], to[1] - from[1]];
-  return `, arrow ${Math.abs(x) > Math.abs(y) ? (x > 0 ? 'to the right' : 'to the left') : y < 0 ? 'up' : 'down'}`;
+  return `, arrow ${turnOf(x, y)}`;
+}
+
+function turnOf(x: number, y: number) {
+  if (Math.abs(x) > Math.abs(y)) {
+    if (x > 0) return 'to the right';
+    return 'to the left';
+  }
+  if (y < 0) return 'up';
+  return 'down';
 }
 
 function arrowSvg(model: PartModel, place: (at: XY) => XY): string {

@@ -81,8 +81,11 @@ function listed(word: string, before: readonly { id: string }[], after: readonly
 
 function fields(was: object, is: object): [string, string, string][] {
   const [a, b] = [was as Record<string, unknown>, is as Record<string, unknown>];
-  const words = (value: unknown) =>
-    value === undefined ? 'not said' : typeof value === 'string' ? value : JSON.stringify(value);
+  const words = (value: unknown) => {
+    if (value === undefined) return 'not said';
+    if (typeof value === 'string') return value;
+    return JSON.stringify(value);
+  };
   return [...new Set([...Object.keys(a), ...Object.keys(b)])]
     .filter((key) => JSON.stringify(a[key]) !== JSON.stringify(b[key]))
     .map((key) => [key, words(a[key]), words(b[key])]);

@@ -62,7 +62,7 @@ const anyLog: fc.Arbitrary<QuadRecord[]> = fc
   .array(fc.tuple(anyBody, fc.option(fc.nat(30), { freq: 2 })), { maxLength: 24 })
   .map((list) =>
     list.map(([body, of], index): QuadRecord => {
-      const replaces = of === null ? undefined : of < index ? `r${of + 1}` : of === 30 ? 'elsewhere' : undefined;
+      const replaces = replacesOf(of, index);
       return {
         id: `r${index + 1}`,
         quadId: 'quad',
@@ -82,6 +82,13 @@ const anyLog: fc.Arbitrary<QuadRecord[]> = fc
       };
     }),
   );
+
+function replacesOf(of: number | null, index: number) {
+  if (of === null) return undefined;
+  if (of < index) return `r${of + 1}`;
+  if (of === 30) return 'elsewhere';
+  return undefined;
+}
 
 const plain = (log: readonly QuadRecord[]) => {
   const held = standing(log);

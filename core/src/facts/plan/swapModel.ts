@@ -29,12 +29,12 @@ export function swapModel(plan: PlanDraft, slot: Slot, from: PartModel, to: Part
   const wires: Record<string, Wire> = {};
   for (const wire of Object.values(plan.target.wires)) {
     const ends = wire.ends.map((end): WireEnd | null => {
-      const old =
-        end.at.on === 'terminal' && splitRef(end.at.ref).slot === slot
-          ? splitRef(end.at.ref).terminal
-          : end.at.on === 'cavity'
-            ? (pins.get(`${end.at.housing}#${end.at.position}`) ?? null)
-            : null;
+      const oldOf = () => {
+        if (end.at.on === 'terminal' && splitRef(end.at.ref).slot === slot) return splitRef(end.at.ref).terminal;
+        if (end.at.on === 'cavity') return pins.get(`${end.at.housing}#${end.at.position}`) ?? null;
+        return null;
+      };
+      const old = oldOf();
       if (old === null) return end;
       const next = places.take(old);
       return (
@@ -102,13 +102,11 @@ function keptMates(
 
 /** What is printed at the terminal that a wire had on the old model. */
 function oldPrint(wire: Wire, slot: Slot, from: PartModel, pins: ReadonlyMap<string, string>): string {
-  const ids = wire.ends.flatMap(({ at }) =>
-    at.on === 'terminal' && splitRef(at.ref).slot === slot
-      ? [splitRef(at.ref).terminal]
-      : at.on === 'cavity'
-        ? (pins.get(`${at.housing}#${at.position}`) ?? [])
-        : [],
-  );
+  const ids = wire.ends.flatMap(({ at }) => {
+    if (at.on === 'terminal' && splitRef(at.ref).slot === slot) return [splitRef(at.ref).terminal];
+    if (at.on === 'cavity') return pins.get(`${at.housing}#${at.position}`) ?? [];
+    return [];
+  });
   return from.terminals.find(({ id }) => id === ids[0])?.printed || wire.id;
 }
 
@@ -207,7 +205,9 @@ function fit(fromModel: PartModel, old: Terminal, toModel: PartModel, terminal: 
         (a.kind === 'serial' && a.inversion === 'inverted') !== (b.kind === 'serial' && b.inversion === 'inverted')
       )
         continue;
-      return a.index === b.index ? 3 : a.kind === 'motorSignal' || a.kind === 'motorPhase' ? 0 : 1;
+      if (a.index === b.index) return 3;
+      if (a.kind === 'motorSignal' || a.kind === 'motorPhase') return 0;
+      return 1;
     }
   }
   return 0;

@@ -35,7 +35,9 @@ export function wireRows({ wires }: Pick<Build, 'wires'>, links: readonly Link[]
 }
 
 export function landingWord(at: Landing): string {
-  return at.on === 'terminal' ? at.ref : at.on === 'cavity' ? `${at.housing}#${at.position}` : at.end;
+  if (at.on === 'terminal') return at.ref;
+  if (at.on === 'cavity') return `${at.housing}#${at.position}`;
+  return at.end;
 }
 
 /** Slots that a row touches, for filters. */
@@ -100,11 +102,9 @@ function wireOf({ wire: id, awg, colour, lengthMm }: WireRow, a: Landing, b: Lan
   const end = (at: Landing, index: 0 | 1): Wire['ends'][number] => {
     const was = old?.ends[index];
     if (was && landingWord(was.at) === landingWord(at)) return was;
-    return at.on === 'air'
-      ? { at, by: 'none' }
-      : at.on === 'cavity'
-        ? { at, by: 'crimp' }
-        : { at, by: 'solder', lay: 'flat' };
+    if (at.on === 'air') return { at, by: 'none' };
+    if (at.on === 'cavity') return { at, by: 'crimp' };
+    return { at, by: 'solder', lay: 'flat' };
   };
   return { ...body, id, awg, colour, lengthMm, ends: [end(a, 0), end(b, 1)] };
 }

@@ -51,7 +51,7 @@ export function expectIn(circuit: Circuit, touch: Touch, options: ExpectOptions)
   const states = circuit.branches.some(({ element }) => element.is === 'unknown switch') ? [false, true] : [false];
   const results = states.map((closed) => {
     const copper = touch.mode === 'ohms' ? 0 : conductorBelowOhms;
-    return respond(reduceToPort(circuit, black, red, copper, closed), touch, options);
+    return respond(reduceToPort(circuit, { blackNode: black, redNode: red }, copper, closed), touch, options);
   });
   const [first] = results;
   const known = results.every((result) => JSON.stringify(result.passes) === JSON.stringify(first!.passes));
@@ -65,9 +65,9 @@ export function expectIn(circuit: Circuit, touch: Touch, options: ExpectOptions)
 export function chargeAfter(circuit: Circuit, touch: Touch, options: ExpectOptions): Readonly<Record<string, number>> {
   const [black, red] = [circuit.at[touch.black], circuit.at[touch.red]];
   if (!black || !red || touch.mode === 'volts') return options.chargeV ?? {};
-  const port = reduceToPort(circuit, black, red, conductorBelowOhms, false);
+  const port = reduceToPort(circuit, { blackNode: black, redNode: red }, conductorBelowOhms, false);
   const start = relax(port, options.chargeV ?? {}, options.pauseS ?? 0);
-  return touchResponse(port, options.meter, start, options.heldS ?? 0, 0).chargeAfterV;
+  return touchResponse(port, options.meter, start, { heldS: options.heldS ?? 0, watchS: 0 }).chargeAfterV;
 }
 
 function respond(
@@ -77,7 +77,7 @@ function respond(
 ): { passes: Length[]; band: Range | null; chargeAfterV: Record<string, number> } {
   const { meter, chargeV = {}, pauseS = 0, heldS = 0 } = options;
   const start = relax(port, chargeV, pauseS);
-  const nominal = touchResponse(port, meter, start, heldS, touch.mode === 'tone' ? watchS : 0);
+  const nominal = touchResponse(port, meter, start, { heldS, watchS: touch.mode === 'tone' ? watchS : 0 });
   if (touch.mode === 'diode') {
     return {
       passes: [],
@@ -98,16 +98,12 @@ function respond(
     scaled(port, 1 - capacitorSpread),
     withThreshold(meter, 1 - meter.spread),
     {},
-    0,
-    watchS,
+    { heldS: 0, watchS },
   );
-  const longest = touchResponse(
-    scaled(port, 1 + capacitorSpread),
-    withThreshold(meter, 1 + meter.spread),
-    chargeV,
-    0,
+  const longest = touchResponse(scaled(port, 1 + capacitorSpread), withThreshold(meter, 1 + meter.spread), chargeV, {
+    heldS: 0,
     watchS,
-  );
+  });
   // A tone shorter than the meter's answer may stay unheard altogether.
   const low = Math.min(shortest.toneS, nominal.toneS, longest.toneS);
   const heard = low < meter.answerMs / 1000 ? 0 : low;

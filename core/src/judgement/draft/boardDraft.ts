@@ -104,7 +104,11 @@ export function splitLabels(text: string): string[] {
  * point is laid at `firstMm`; the line from first to second gives the turn.
  * @throws {RangeError} If the two points are one.
  */
-export function photoScale(first: XY, second: XY, distanceMm: number, firstMm: XY, turnDeg: number): (at: XY) => XY {
+export function photoScale(
+  first: XY,
+  second: XY,
+  { distanceMm, firstMm, turnDeg }: { distanceMm: number; firstMm: XY; turnDeg: number },
+): (at: XY) => XY {
   const [dx, dy] = [second[0] - first[0], second[1] - first[1]];
   const lengthPx = Math.hypot(dx, dy);
   if (lengthPx === 0 || distanceMm <= 0) throw new RangeError('two points on one place give no scale');

@@ -80,11 +80,15 @@ describe('pads', () => {
           400 + 12 * (x * Math.cos(rad) - y * Math.sin(rad)),
           300 - 12 * (x * Math.sin(rad) + y * Math.cos(rad)),
         ] as const;
-      const toMm = photoScale(picture([-15.25, 15.25]), picture([15.25, 15.25]), 30.5, [-15.25, 15.25], 0);
+      const toMm = photoScale(picture([-15.25, 15.25]), picture([15.25, 15.25]), {
+        distanceMm: 30.5,
+        firstMm: [-15.25, 15.25],
+        turnDeg: 0,
+      });
       const [x, y] = toMm(picture([3.2, -7.4]));
       expect([x, y].map((mm) => Math.round(mm * 1000) / 1000)).toEqual([3.2, -7.4]);
     }
-    expect(() => photoScale([1, 1], [1, 1], 30, [0, 0], 0)).toThrow(RangeError);
+    expect(() => photoScale([1, 1], [1, 1], { distanceMm: 30, firstMm: [0, 0], turnDeg: 0 })).toThrow(RangeError);
   });
 });
 

@@ -158,15 +158,29 @@ function terminalOf(
     sizeMm,
     copper: supply ? 'pour' : 'trace',
     holds: supply && !connector ? 2 : 1,
-    thickestAwg: connector ? 28 : wide > 5 ? 10 : wide > 3 ? 16 : wide > 2.2 ? 22 : 26,
+    thickestAwg: thickestAwgOf(connector, wide),
     withstandV: range,
     withstandOffV: signal && !meaning.is.startsWith('phase') ? [-0.3, 0.5] : range,
-    touch: connector ? 'fine' : wide > 3 ? 'easy' : 'fine',
+    touch: touchOf(connector, wide),
     contact: 'bare',
     roles: rolesOf(meaning, draft),
     ...(meaning?.is === 'tx' || meaning?.is === 'motor' ? { drivesV: 3.3 } : {}),
     ...(meaning?.is === 'rx' ? { needsHighV: 2 } : {}),
   };
+}
+
+function touchOf(connector: string | null, wide: number) {
+  if (connector) return 'fine';
+  if (wide > 3) return 'easy';
+  return 'fine';
+}
+
+function thickestAwgOf(connector: string | null, wide: number) {
+  if (connector) return 28;
+  if (wide > 5) return 10;
+  if (wide > 3) return 16;
+  if (wide > 2.2) return 22;
+  return 26;
 }
 
 function connectorsOf({ rows }: BoardDraft, pads: readonly DraftedPad[]): PartModel['connectors'] {

@@ -147,13 +147,15 @@ export function portsOf(pads: readonly DraftedPad[], kind: PartKind): Port[] {
       halfDuplex: false,
       excludes: [],
       needs: [],
-      speaks:
-        portKind === 'serial'
-          ? kind === 'controller' || kind === 'single board'
-            ? ['serialReceiver', 'control', 'positioning']
-            : [kind === 'positioning' ? 'positioning' : kind === 'receiver' ? 'serialReceiver' : 'control']
-          : [],
+      speaks: portKind === 'serial' ? spokenBy(kind) : [],
     });
   }
   return [...ports.values()];
+}
+
+/** What a serial port of a part of this kind speaks when nothing else is known. */
+function spokenBy(kind: PartKind): string[] {
+  if (kind === 'controller' || kind === 'single board') return ['serialReceiver', 'control', 'positioning'];
+  if (kind === 'positioning') return ['positioning'];
+  return [kind === 'receiver' ? 'serialReceiver' : 'control'];
 }

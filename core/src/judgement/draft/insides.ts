@@ -21,15 +21,19 @@ export function insides(terminals: readonly Terminal[], unknown: readonly string
     ...(source
       ? given
           .filter(({ node }) => node !== logic)
-          .map(({ node, volts }) => regulator(`REG-${node}`, source.node, node, volts, volts > 6 ? 4700 : 1300))
+          .map(({ node, volts }) =>
+            regulator(`REG-${node}`, { input: source.node, output: node }, volts, volts > 6 ? 4700 : 1300),
+          )
       : []),
     ...(source && logic
       ? [
           {
             ...regulator(
               'REG-LOGIC',
-              rails.find(({ volts, node }) => volts > 3.6 && node !== 'VB')?.node ?? source.node,
-              logic,
+              {
+                input: rails.find(({ volts, node }) => volts > 3.6 && node !== 'VB')?.node ?? source.node,
+                output: logic,
+              },
               3.3,
               1200,
             ),
@@ -89,8 +93,7 @@ function railsOf(terminals: readonly Terminal[]): { node: string; dir: 'gives' |
 
 function regulator(
   id: string,
-  input: string,
-  output: string,
+  { input, output }: { input: string; output: string },
   outV: number,
   offOhms: number,
 ): Extract<Element, { is: 'regulator' }> {

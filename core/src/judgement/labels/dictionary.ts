@@ -213,7 +213,7 @@ export const dictionary: readonly Entry[] = [
       if (match[0] !== 'V')
         return [
           one(
-            view.kind === 'camera' ? 'video out' : view.kind === 'video unit' ? 'camera in' : 'video out',
+            view.kind === 'video unit' ? 'camera in' : 'video out',
             view.kind === 'camera' || view.kind === 'video unit' ? 1 : 0.6,
           ),
           ...(controllerLike(view) ? [one('camera in', 0.4)] : []),

@@ -32,8 +32,7 @@ export interface FoundElsewhere {
 /** A wire of the quad is seen on another pad than believed. @throws {RangeError} If the quad has no such wire. */
 export function foundElsewhere(
   asBuilt: Assembly,
-  wire: WireId,
-  end: 0 | 1,
+  { wire, end }: { wire: WireId; end: 0 | 1 },
   to: TerminalRef,
   cells: Range,
 ): FoundElsewhere {

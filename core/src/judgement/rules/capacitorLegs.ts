@@ -40,7 +40,12 @@ export const capacitorLegs: Rule = {
         if (times <= wasted) return [];
         const at = landedOn(plus.ends[1]) ?? landedOn(plus.ends[0])!;
         const says = `${slot} stands on legs of ${plus.lengthMm} and ${minus.lengthMm} mm, ${plus.awg} AWG: with them it has ${times.toFixed(1)} times the resistance of the bare part at ${frequencyHz / 1000} kHz.`;
-        return [{ ...finding(view, name, 'warn', view.nets.netOf(at)!, [at], says), wires: legs.map(({ id }) => id) }];
+        return [
+          {
+            ...finding(view, { rule: name, severity: 'warn', net: view.nets.netOf(at)!, at: [at], says }),
+            wires: legs.map(({ id }) => id),
+          },
+        ];
       });
     }),
 };

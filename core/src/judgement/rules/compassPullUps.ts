@@ -16,14 +16,13 @@ export const compassPullUps: Rule = {
       )
         return [];
       return [
-        finding(
-          view,
-          name,
-          'stop',
+        finding(view, {
+          rule: name,
+          severity: 'stop',
           net,
-          [bus[0]!.ref],
-          `Nothing pulls up ${spoken(view, bus[0]!.ref)}: the bus needs a resistor to 3.3 V.`,
-        ),
+          at: [bus[0]!.ref],
+          says: `Nothing pulls up ${spoken(view, bus[0]!.ref)}: the bus needs a resistor to 3.3 V.`,
+        }),
       ];
     }),
 };

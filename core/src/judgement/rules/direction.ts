@@ -34,7 +34,7 @@ function wrongWay(view: RuleView, net: Net): Finding[] {
       a.pin === 'in'
         ? `${spoken(view, a.ref)} and ${spoken(view, b.ref)} are both inputs: nothing sends.`
         : `${spoken(view, a.ref)} and ${spoken(view, b.ref)} both send.`;
-    return [finding(view, name, 'stop', net, [a.ref, b.ref], says)];
+    return [finding(view, { rule: name, severity: 'stop', net, at: [a.ref, b.ref], says })];
   });
 }
 
@@ -43,14 +43,13 @@ function unlike(view: RuleView, net: Net): Finding[] {
     a.pin === b.pin
       ? []
       : [
-          finding(
-            view,
-            name,
-            'stop',
+          finding(view, {
+            rule: name,
+            severity: 'stop',
             net,
-            [a.ref, b.ref],
-            `${spoken(view, a.ref)} is on ${spoken(view, b.ref)}: the two wires are exchanged.`,
-          ),
+            at: [a.ref, b.ref],
+            says: `${spoken(view, a.ref)} is on ${spoken(view, b.ref)}: the two wires are exchanged.`,
+          }),
         ],
   );
 }

@@ -86,11 +86,13 @@ export function makeRuleView(assembly: Assembly, links: readonly Link[], cells: 
 /** A finding at terminals, of which one is on the net: the wires are those that end there, also in a plug; without any, all of the net. */
 export function finding(
   view: RuleView,
-  rule: string,
-  severity: Severity,
-  net: Net,
-  at: readonly TerminalRef[],
-  says: string,
+  {
+    rule,
+    severity,
+    net,
+    at,
+    says,
+  }: { rule: string; severity: Severity; net: Net; at: readonly TerminalRef[]; says: string },
 ): Finding {
   const near = new Set([net, ...at.flatMap((ref) => view.nets.netOf(ref) ?? [])].flatMap(({ wires }) => wires));
   const touching = [...near].filter((id) =>

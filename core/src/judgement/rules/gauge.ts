@@ -20,7 +20,13 @@ export const gauge: Rule = {
       const says = `${wire.id} is ${wire.awg} AWG and carries ${carries.toFixed(1)} A; ${splitRef(ref).slot} draws ${amps.toFixed(1)} A through it.`;
       return [
         {
-          ...finding(view, name, amps > 2 * carries ? 'stop' : 'warn', view.nets.netOf(ref)!, [ref], says),
+          ...finding(view, {
+            rule: name,
+            severity: amps > 2 * carries ? 'stop' : 'warn',
+            net: view.nets.netOf(ref)!,
+            at: [ref],
+            says,
+          }),
           wires: [wire.id],
         },
       ];

@@ -48,7 +48,15 @@ export const groundMissing: Rule = {
           .netOf(pad)!
           .terminals.some((ref) => splitRef(ref).slot !== slot && view.terminal(ref).withstandV[1] < volts),
       );
-      return [finding(view, name, volts > harmlessV || ontoPin ? 'kill' : 'stop', view.nets.netOf(own)!, [own], says)];
+      return [
+        finding(view, {
+          rule: name,
+          severity: volts > harmlessV || ontoPin ? 'kill' : 'stop',
+          net: view.nets.netOf(own)!,
+          at: [own],
+          says,
+        }),
+      ];
     });
   },
 };

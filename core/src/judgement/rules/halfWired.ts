@@ -37,14 +37,13 @@ export const halfWired: Rule = {
           if (!begun || open.length === 0 || port.way === 'gives' || (pins.length > 1 && model.kind === 'controller'))
             return [];
           return [
-            finding(
-              view,
-              name,
-              'stop',
-              view.nets.netOf(open[0]!)!,
-              [open[0]!],
-              `${spoken(view, open[0]!)} does not reach its partner: the ${port.kind === 'i2c' ? 'bus' : 'buzzer'} needs both wires.`,
-            ),
+            finding(view, {
+              rule: name,
+              severity: 'stop',
+              net: view.nets.netOf(open[0]!)!,
+              at: [open[0]!],
+              says: `${spoken(view, open[0]!)} does not reach its partner: the ${port.kind === 'i2c' ? 'bus' : 'buzzer'} needs both wires.`,
+            }),
           ];
         });
     }),

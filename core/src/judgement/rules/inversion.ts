@@ -23,7 +23,7 @@ export const inversion: Rule = {
           )
           .map((hears) => {
             const says = `${spoken(view, sender.ref)} sends ${sender.port.inversion} serial; ${spoken(view, hears.ref)} hears only ${hears.port.inversion}.`;
-            return finding(view, name, 'stop', net, [sender.ref, hears.ref], says);
+            return finding(view, { rule: name, severity: 'stop', net, at: [sender.ref, hears.ref], says });
           }),
       );
     }),

@@ -62,9 +62,10 @@ describe('judge', () => {
   it('judges a half-built supply by where it will end, and a wrong pad at once', () => {
     const target = buildOf(benchSlots, goodWires());
     const half = (wires: readonly Wire[]) =>
-      judgeSoFar(assemble(buildOf(benchSlots, wires), catalogue), assemble(target, catalogue), [], [4, 6]).map(
-        ({ rule }) => rule,
-      );
+      judgeSoFar(assemble(buildOf(benchSlots, wires), catalogue), assemble(target, catalogue), {
+        links: [],
+        cells: [4, 6],
+      }).map(({ rule }) => rule);
     expect(half([wire('V', 'RX.V', 'FC.5V')])).toEqual([]);
     expect(half([wire('V', 'RX.V', 'FC.VB')])).toContain('battery on logic');
   });

@@ -38,8 +38,7 @@ export function newFindings(before: Judged, after: Judged, catalogue: Catalogue)
 export function judgeSoFar(
   asBuilt: Assembly,
   target: Assembly,
-  links: readonly Link[],
-  cells: Range,
+  { links, cells }: { links: readonly Link[]; cells: Range },
   start?: Assembly,
 ): Finding[] {
   const found = judge(

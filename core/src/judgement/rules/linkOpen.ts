@@ -72,36 +72,33 @@ function openIn(view: RuleView, { id, purpose, ends }: Link): Finding[] {
     );
     if (!met)
       return [
-        finding(
-          view,
-          name,
-          'stop',
+        finding(view, {
+          rule: name,
+          severity: 'stop',
           net,
-          [ref],
-          `${purpose}: ${spoken(view, ref)} does not reach ${padWord[wanted]} of ${other.slot}.`,
-        ),
+          at: [ref],
+          says: `${purpose}: ${spoken(view, ref)} does not reach ${padWord[wanted]} of ${other.slot}.`,
+        }),
       ];
     if (met.port.id === other.port || view.nets.netOf(meant) === net) return [];
     if (numbered.includes(kind))
       return [
-        finding(
-          view,
-          'motor outputs',
-          'stop',
+        finding(view, {
+          rule: 'motor outputs',
+          severity: 'stop',
           net,
-          [ref, met.ref],
-          `${purpose}: ${spoken(view, ref)} meets ${spoken(view, met.ref)} and belongs to ${spoken(view, meant)}; the wrong corner would spin.`,
-        ),
+          at: [ref, met.ref],
+          says: `${purpose}: ${spoken(view, ref)} meets ${spoken(view, met.ref)} and belongs to ${spoken(view, meant)}; the wrong corner would spin.`,
+        }),
       ];
     return [
-      finding(
-        view,
-        'port not as named',
-        'warn',
+      finding(view, {
+        rule: 'port not as named',
+        severity: 'warn',
         net,
-        [ref, met.ref],
-        `${purpose}: wired to ${other.slot} ${met.port.id}, planned as ${other.port}. The set-up sheet follows the plan.`,
-      ),
+        at: [ref, met.ref],
+        says: `${purpose}: wired to ${other.slot} ${met.port.id}, planned as ${other.port}. The set-up sheet follows the plan.`,
+      }),
     ];
   });
 }

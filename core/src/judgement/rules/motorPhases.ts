@@ -33,7 +33,7 @@ function leadsByMotor(view: RuleView): Map<Slot, Lead[]> {
 
 function judgeMotor(view: RuleView, slot: Slot, leads: readonly Lead[]): Finding[] {
   const found = (at: readonly TerminalRef[], says: string) => [
-    finding(view, name, 'stop', view.nets.netOf(at[0]!)!, at, says),
+    finding(view, { rule: name, severity: 'stop', net: view.nets.netOf(at[0]!)!, at, says }),
   ];
   const count = (channel: string) => leads.filter(({ pads }) => pads.some((pad) => pad.channel === channel)).length;
   const home = leads
@@ -66,14 +66,13 @@ function wrongChannel(view: RuleView, slot: Slot, pad: TerminalRef, home: string
   const meant = link?.ends.find((end) => end.slot !== slot);
   if (!meant || home === `${meant.slot}/${meant.port}`) return [];
   return [
-    finding(
-      view,
-      'motor outputs',
-      'stop',
-      view.nets.netOf(pad)!,
-      [pad],
-      `${slot} is on ${home.replace('/', ' ')} and belongs to ${meant.slot} ${meant.port}: the wrong corner would spin.`,
-    ),
+    finding(view, {
+      rule: 'motor outputs',
+      severity: 'stop',
+      net: view.nets.netOf(pad)!,
+      at: [pad],
+      says: `${slot} is on ${home.replace('/', ' ')} and belongs to ${meant.slot} ${meant.port}: the wrong corner would spin.`,
+    }),
   ];
 }
 
@@ -84,14 +83,13 @@ function brushed(view: RuleView, slot: Slot, leads: readonly Lead[]): Finding[] 
   const turned = leads.find(({ ref, pads }) => pads.every((pad) => pinAt(ref) !== pinAt(pad.ref)));
   return turned
     ? [
-        finding(
-          view,
-          name,
-          'warn',
-          view.nets.netOf(turned.ref)!,
-          [turned.ref],
-          `The two leads of ${slot} are exchanged: it turns the other way.`,
-        ),
+        finding(view, {
+          rule: name,
+          severity: 'warn',
+          net: view.nets.netOf(turned.ref)!,
+          at: [turned.ref],
+          says: `The two leads of ${slot} are exchanged: it turns the other way.`,
+        }),
       ]
     : [];
 }

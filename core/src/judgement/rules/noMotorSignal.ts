@@ -26,14 +26,13 @@ export const noMotorSignal: Rule = {
         .filter((port) => !driven(port))
         .map((port) => {
           const ref = pinOf(view, slot, port.id, 'in')!;
-          return finding(
-            view,
-            name,
-            'stop',
-            view.nets.netOf(ref)!,
-            [ref],
-            `Channel ${port.index} gets no signal: nothing drives ${spoken(view, ref)}.`,
-          );
+          return finding(view, {
+            rule: name,
+            severity: 'stop',
+            net: view.nets.netOf(ref)!,
+            at: [ref],
+            says: `Channel ${port.index} gets no signal: nothing drives ${spoken(view, ref)}.`,
+          });
         });
     }),
 };

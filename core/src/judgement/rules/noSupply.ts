@@ -26,7 +26,7 @@ export const noSupply: Rule = {
       const refs = takes.map(({ id }) => terminalRef(slot, id));
       if (refs.some((ref) => view.sources.has(view.nets.netOf(ref)!))) return [];
       const says = `${slot} gets no supply: nothing that gives volts is on ${spoken(view, refs[0]!)}.`;
-      return [finding(view, name, 'stop', view.nets.netOf(refs[0]!)!, [refs[0]!], says)];
+      return [finding(view, { rule: name, severity: 'stop', net: view.nets.netOf(refs[0]!)!, at: [refs[0]!], says })];
     });
   },
 };

@@ -14,7 +14,9 @@ export const padFull: Rule = {
       const { holds } = view.terminal(ref);
       if (wires.length <= holds) return [];
       const says = `${spoken(view, ref)} holds ${holds} wire${holds === 1 ? '' : 's'}; ${wires.length} are on it.`;
-      return [{ ...finding(view, name, 'stop', view.nets.netOf(ref)!, [ref], says), wires }];
+      return [
+        { ...finding(view, { rule: name, severity: 'stop', net: view.nets.netOf(ref)!, at: [ref], says }), wires },
+      ];
     }),
 };
 

@@ -22,7 +22,13 @@ export const plugContact: Rule = {
         const says = `The contact of ${spoken(view, ref)} is made for ${limitA} A; ${splitRef(feed.ref).slot} draws ${feed.amps.toFixed(1)} A through it.`;
         return [
           {
-            ...finding(view, name, feed.amps > 2 * limitA ? 'stop' : 'warn', view.nets.netOf(ref)!, [ref], says),
+            ...finding(view, {
+              rule: name,
+              severity: feed.amps > 2 * limitA ? 'stop' : 'warn',
+              net: view.nets.netOf(ref)!,
+              at: [ref],
+              says,
+            }),
             wires: [wire.id],
           },
         ];

@@ -29,14 +29,13 @@ function excluded(view: RuleView, { slot, port, ref }: PortAt, used: ReadonlyMap
     const other = used.get(`${slot}/${id}`);
     if (!other || port.id > id) return [];
     return [
-      finding(
-        view,
-        name,
-        'stop',
-        view.nets.netOf(ref)!,
-        [ref, other.ref],
-        `${spoken(view, ref)} and ${spoken(view, other.ref)} share a pin inside ${slot}: only one can be used.`,
-      ),
+      finding(view, {
+        rule: name,
+        severity: 'stop',
+        net: view.nets.netOf(ref)!,
+        at: [ref, other.ref],
+        says: `${spoken(view, ref)} and ${spoken(view, other.ref)} share a pin inside ${slot}: only one can be used.`,
+      }),
     ];
   });
 }
@@ -44,13 +43,12 @@ function excluded(view: RuleView, { slot, port, ref }: PortAt, used: ReadonlyMap
 function bootLoader(view: RuleView, { slot, port, ref, pin }: PortAt): Finding[] {
   if (pin !== 'rx' || !port.speaks.includes('bootLoader') || view.assembly.model(slot)!.kind === 'receiver') return [];
   return [
-    finding(
-      view,
-      'boot loader port',
-      'warn',
-      view.nets.netOf(ref)!,
-      [ref],
-      `${spoken(view, ref)} is listened to when ${slot} starts: unplug its part to flash over it.`,
-    ),
+    finding(view, {
+      rule: 'boot loader port',
+      severity: 'warn',
+      net: view.nets.netOf(ref)!,
+      at: [ref],
+      says: `${spoken(view, ref)} is listened to when ${slot} starts: unplug its part to flash over it.`,
+    }),
   ];
 }

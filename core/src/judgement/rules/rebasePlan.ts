@@ -20,11 +20,16 @@ export interface KeepOffer {
 }
 
 /** The offer to plan an end of a wire onto another terminal. `asBuilt` tells which ends are landed already. */
-export function offerToPlan(plan: Plan, asBuilt: Assembly, wireId: WireId, end: 0 | 1, to: TerminalRef): KeepOffer {
+export function offerToPlan(
+  plan: Plan,
+  asBuilt: Assembly,
+  { wireId, end }: { wireId: WireId; end: 0 | 1 },
+  to: TerminalRef,
+): KeepOffer {
   const wire = plan.target.wires[wireId];
   if (!wire) throw new RangeError(`no wire ${wireId} in the plan`);
   const moved = withLanding(wire, end, to);
-  const displaced = displacedBy(plan, asBuilt, wire, end, to);
+  const displaced = displacedBy(plan, asBuilt, { wire, end }, to);
   const changes: PlanChange[] = [
     { path: `wires/${wireId}`, before: wire, after: moved },
     ...displaced.map(({ wire: other, end: otherEnd }): PlanChange => ({
@@ -50,8 +55,7 @@ function withLanding(wire: Wire, end: 0 | 1, ref: TerminalRef): Wire {
 function displacedBy(
   plan: Plan,
   asBuilt: Assembly,
-  wire: Wire,
-  end: 0 | 1,
+  { wire, end }: { wire: Wire; end: 0 | 1 },
   to: TerminalRef,
 ): { wire: Wire; end: 0 | 1 }[] {
   if (!landedOn(wire.ends[end])) return [];

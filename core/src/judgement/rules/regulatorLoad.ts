@@ -21,7 +21,7 @@ export const regulatorLoad: Rule = {
       if (!terminal) return [];
       const ref = terminalRef(rail.slot, terminal.id);
       const found = (severity: 'stop' | 'warn', says: string) => [
-        finding(view, name, severity, view.nets.netOf(ref)!, [ref], says),
+        finding(view, { rule: name, severity, net: view.nets.netOf(ref)!, at: [ref], says }),
       ];
       const { typical, peak } = {
         typical: Math.max(rail.out.empty.typical, rail.out.full.typical),

@@ -26,8 +26,7 @@ function found(
   fc: ReturnType<typeof board>,
   other: ReturnType<typeof model>,
   wires: readonly Wire[],
-  links: readonly Link[] = [],
-  more: Partial<Build> = {},
+  { links = [], more = {} }: { links?: readonly Link[]; more?: Partial<Build> } = {},
 ): string[] {
   const catalogue = makeCatalogue([lead, fc, other]);
   const build = { ...buildOf({ BAT: 'lead', FC: 'board', X: other.id }, [...power, ...fed, ...wires]), ...more };

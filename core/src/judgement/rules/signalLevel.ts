@@ -16,7 +16,7 @@ export const signalLevel: Rule = {
         .filter(({ ref }) => (view.terminal(ref).needsHighV ?? 0) > Math.max(...drives))
         .map(({ ref }) => {
           const says = `${spoken(view, ref)} needs ${view.terminal(ref).needsHighV} V for high and gets ${Math.max(...drives)} V.`;
-          return finding(view, name, 'warn', net, [ref], says);
+          return finding(view, { rule: name, severity: 'warn', net, at: [ref], says });
         });
     }),
 };

@@ -25,7 +25,15 @@ export const splitPort: Rule = {
       const other = seen.find(({ partner }) => partner !== first!.partner);
       if (!other || first!.partner.split('/')[0] !== other.partner.split('/')[0]) return [];
       const says = `The two data wires go to different ports: ${first!.partner.replace('/', ' ')} and ${other.partner.replace('/', ' ')}.`;
-      return [finding(view, name, 'stop', view.nets.netOf(first!.ref)!, [first!.ref, other.ref], says)];
+      return [
+        finding(view, {
+          rule: name,
+          severity: 'stop',
+          net: view.nets.netOf(first!.ref)!,
+          at: [first!.ref, other.ref],
+          says,
+        }),
+      ];
     });
   },
 };

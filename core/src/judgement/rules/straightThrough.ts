@@ -15,14 +15,13 @@ export const straightThrough: Rule = {
           if (a.slot === b.slot || a.pin !== b.pin) return [];
           const word = a.pin === 'tx' ? 'Transmit is on transmit' : 'Receive is on receive';
           return [
-            finding(
-              view,
-              name,
-              'stop',
+            finding(view, {
+              rule: name,
+              severity: 'stop',
               net,
-              [a.ref, b.ref],
-              `${word}: ${spoken(view, a.ref)} with ${spoken(view, b.ref)}. Swap the two data wires.`,
-            ),
+              at: [a.ref, b.ref],
+              says: `${word}: ${spoken(view, a.ref)} with ${spoken(view, b.ref)}. Swap the two data wires.`,
+            }),
           ];
         }),
       );

@@ -18,12 +18,20 @@ export const supplyOutOfRange: Rule = {
         if (low) {
           const says = `${spoken(view, ref)} wants at least ${takes.volts[0]} V; ${low.slot} (${low.from}) gives ${low.volts[0].toFixed(1)} V at its lowest.`;
           // Nominal it would do: only the regulator's own spread is against it.
-          return [finding(view, name, low.nominalV >= takes.volts[0] ? 'warn' : 'stop', net, [ref], says)];
+          return [
+            finding(view, {
+              rule: name,
+              severity: low.nominalV >= takes.volts[0] ? 'warn' : 'stop',
+              net,
+              at: [ref],
+              says,
+            }),
+          ];
         }
         const high = sources.find((source) => source.volts[1] > takes.volts[1] && source.volts[1] <= withstandV[1]);
         if (!high) return [];
         const says = `${spoken(view, ref)} takes at most ${takes.volts[1]} V; ${high.slot} (${high.from}) gives up to ${high.volts[1].toFixed(1)} V.`;
-        return [finding(view, name, 'kill', net, [ref], says)];
+        return [finding(view, { rule: name, severity: 'kill', net, at: [ref], says })];
       });
     }),
 };

@@ -19,7 +19,7 @@ function fromSupplies(view: RuleView): Finding[] {
         .filter((ref) => !hasRole(view.terminal(ref), 'ground') && source.volts[1] > view.terminal(ref).withstandV[1])
         .map((ref) => {
           const says = `${spoken(view, ref)} withstands ${view.terminal(ref).withstandV[1]} V and would get ${source.volts[1].toFixed(1)} V from ${source.slot} (${source.from}).`;
-          return finding(view, name, 'kill', net, [ref], says);
+          return finding(view, { rule: name, severity: 'kill', net, at: [ref], says });
         }),
     ),
   );
@@ -38,7 +38,7 @@ function fromPins(view: RuleView): Finding[] {
         )
         .map((ref) => {
           const says = `${spoken(view, ref)} withstands ${view.terminal(ref).withstandV[1]} V; ${spoken(view, drive.ref)} drives ${drive.volts.toFixed(1)} V into it.`;
-          return finding(view, name, 'kill', net, [ref, drive.ref], says);
+          return finding(view, { rule: name, severity: 'kill', net, at: [ref, drive.ref], says });
         }),
     ),
   );

@@ -17,6 +17,6 @@ export const twoDrivers: Rule = {
       const input = ports.find(({ pin }) => inputs.includes(pin));
       if (!second || !input) return [];
       const says = `${spoken(view, drivers[0]!.ref)} and ${spoken(view, second.ref)} both drive ${spoken(view, input.ref)}. Take one out and insulate it.`;
-      return [finding(view, name, 'stop', net, [drivers[0]!.ref, second.ref], says)];
+      return [finding(view, { rule: name, severity: 'stop', net, at: [drivers[0]!.ref, second.ref], says })];
     }),
 };

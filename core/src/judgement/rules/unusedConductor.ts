@@ -19,14 +19,13 @@ function bareEnds(view: RuleView): Finding[] {
     if (open < 0 || !net || !at || !(view.sources.has(net) || view.drives.has(net))) return [];
     return [
       {
-        ...finding(
-          view,
-          name,
-          'warn',
+        ...finding(view, {
+          rule: name,
+          severity: 'warn',
           net,
-          [at],
-          `${wire.id} is live at ${spoken(view, at)} and its other end is bare.`,
-        ),
+          at: [at],
+          says: `${wire.id} is live at ${spoken(view, at)} and its other end is bare.`,
+        }),
         wires: [wire.id],
       },
     ];
@@ -47,6 +46,6 @@ function toNowhere(view: RuleView): Finding[] {
     const says = boot
       ? `A wire is on ${spoken(view, ref)}: held low at the start, the board does not come up.`
       : `A wire is on ${spoken(view, ref)}, which does nothing for it.`;
-    return [finding(view, boot ? 'boot pin' : name, 'warn', net, [ref], says)];
+    return [finding(view, { rule: boot ? 'boot pin' : name, severity: 'warn', net, at: [ref], says })];
   });
 }

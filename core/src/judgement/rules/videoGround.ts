@@ -19,26 +19,24 @@ export const videoGround: Rule = {
       const [a, b] = [groundsOf(view, from.slot), groundsOf(view, to.slot)];
       if (!a.some((ref) => b.some((other) => view.nets.netOf(ref) === view.nets.netOf(other)))) {
         return [
-          finding(
-            view,
-            name,
-            'stop',
+          finding(view, {
+            rule: name,
+            severity: 'stop',
             net,
-            [from.ref, to.ref],
-            `${from.slot} and ${to.slot} have no common ground: no picture.`,
-          ),
+            at: [from.ref, to.ref],
+            says: `${from.slot} and ${to.slot} have no common ground: no picture.`,
+          }),
         ];
       }
       if (beside(view, from.slot, to.slot)) return [];
       return [
-        finding(
-          view,
-          name,
-          'warn',
+        finding(view, {
+          rule: name,
+          severity: 'warn',
           net,
-          [from.ref, to.ref],
-          `No ground wire runs beside the video wire from ${spoken(view, from.ref)} to ${spoken(view, to.ref)}.`,
-        ),
+          at: [from.ref, to.ref],
+          says: `No ground wire runs beside the video wire from ${spoken(view, from.ref)} to ${spoken(view, to.ref)}.`,
+        }),
       ];
     }),
 };
@@ -59,9 +57,11 @@ function beside(view: RuleView, a: Slot, b: Slot): boolean {
   );
   const ground = new Set(groundsOf(view, a).flatMap((ref) => view.nets.netOf(ref)?.wires ?? []));
   return [...ground].some((id) => {
-    const slots = view.assembly.build.wires[id]!.ends.map(({ at }) =>
-      at.on === 'terminal' ? splitRef(at.ref).slot : at.on === 'cavity' ? housings.get(at.housing) : null,
-    );
+    const slots = view.assembly.build.wires[id]!.ends.map(({ at }) => {
+      if (at.on === 'terminal') return splitRef(at.ref).slot;
+      if (at.on === 'cavity') return housings.get(at.housing);
+      return null;
+    });
     return slots.includes(a) && slots.includes(b);
   });
 }

@@ -16,14 +16,20 @@ export const wireColours: Rule = {
       const ground = net.terminals.find((ref) => hasRole(view.terminal(ref), 'ground'));
       const supply = net.terminals.find((ref) => hasRole(view.terminal(ref), 'supply'));
       if (ground && supply) return [];
-      const wrong =
-        ground && colour === 'red'
-          ? { at: ground, says: `${id} is red and leads to ground.` }
-          : supply && colour === 'black'
-            ? { at: supply, says: `${id} is black and carries a supply.` }
-            : null;
+      const wrongOf = () => {
+        if (ground && colour === 'red') return { at: ground, says: `${id} is red and leads to ground.` };
+        if (supply && colour === 'black') return { at: supply, says: `${id} is black and carries a supply.` };
+        return null;
+      };
+      const wrong = wrongOf();
       return wrong
-        ? [{ ...finding(view, name, 'warn', net, [wrong.at], wrong.says), key: `${name}:${id}`, wires: [id] }]
+        ? [
+            {
+              ...finding(view, { rule: name, severity: 'warn', net, at: [wrong.at], says: wrong.says }),
+              key: `${name}:${id}`,
+              wires: [id],
+            },
+          ]
         : [];
     }),
 };

@@ -14,6 +14,11 @@ export const wireTooThick: Rule = {
       const thick = wires.find((id) => view.assembly.build.wires[id]!.awg < thickestAwg);
       if (!thick) return [];
       const says = `${thick} is ${view.assembly.build.wires[thick]!.awg} AWG; ${spoken(view, ref)} takes ${thickestAwg} AWG at most.`;
-      return [{ ...finding(view, name, 'warn', view.nets.netOf(ref)!, [ref], says), wires: [thick] }];
+      return [
+        {
+          ...finding(view, { rule: name, severity: 'warn', net: view.nets.netOf(ref)!, at: [ref], says }),
+          wires: [thick],
+        },
+      ];
     }),
 };

@@ -36,17 +36,20 @@ function wrongOn(view: RuleView, net: Net): Finding[] {
     const b = odd && portOf(view, odd);
     if (!odd || (b && a.ref > odd)) return [];
     const supply = hasRole(view.terminal(odd), 'supply') || hasRole(view.terminal(odd), 'ground');
-    const severity =
-      supply && a.port.kind === 'motorPhase' ? 'kill' : restsOnGround(view, net, a, odd) ? 'warn' : 'stop';
+    const severityOf = () => {
+      if (supply && a.port.kind === 'motorPhase') return 'kill';
+      if (restsOnGround(view, net, a, odd)) return 'warn';
+      return 'stop';
+    };
+    const severity = severityOf();
     return [
-      finding(
-        view,
-        name,
+      finding(view, {
+        rule: name,
         severity,
         net,
-        [a.ref, odd],
-        `${spoken(view, a.ref)} is joined to ${spoken(view, odd)}, which is for something else.`,
-      ),
+        at: [a.ref, odd],
+        says: `${spoken(view, a.ref)} is joined to ${spoken(view, odd)}, which is for something else.`,
+      }),
     ];
   });
 }

@@ -24,8 +24,7 @@ export interface PortCircuit {
  */
 export function reduceToPort(
   circuit: Circuit,
-  blackNode: string,
-  redNode: string,
+  { blackNode, redNode }: { blackNode: string; redNode: string },
   conductorBelowOhms: number,
   switchesClosed: boolean,
 ): PortCircuit {

@@ -24,7 +24,7 @@ const diode = (a: string, b: string, forwardV: number) => ({
   b,
   element: { is: 'diode', forwardV, atA: 0.001, seriesOhms: 0.5 } as const,
 });
-const port = (of: Circuit) => reduceToPort(of, 'b', 'r', 0, false);
+const port = (of: Circuit) => reduceToPort(of, { blackNode: 'b', redNode: 'r' }, 0, false);
 
 describe('the charging law', () => {
   /** tau * ln((Vinf + V1) / (Vinf - Vt)) for a capacitor with a resistance across it. */
@@ -46,7 +46,7 @@ describe('the charging law', () => {
         (farads, ohms, start) => {
           const of = port(circuit(capacitor('r', 'b', farads, 0.001), resistor('r', 'b', ohms)));
           const chargeV = (start * meter.limitV * ohms) / (meter.seriesOhms! + ohms);
-          const { toneS } = touchResponse(of, meter, { e0: chargeV }, 0, 200);
+          const { toneS } = touchResponse(of, meter, { e0: chargeV }, { heldS: 0, watchS: 200 });
           expect(toneS / closedForm(farads, ohms, chargeV)).toBeGreaterThan(0.95);
           expect(toneS / closedForm(farads, ohms, chargeV)).toBeLessThan(1.05);
         },
@@ -57,7 +57,7 @@ describe('the charging law', () => {
 
   it('keeps the charge that a held touch leaves, and lets it leak in a pause', () => {
     const of = port(circuit(capacitor('r', 'b', 680e-6), resistor('r', 'b', 10_000)));
-    const { chargeAfterV } = touchResponse(of, meter, {}, 2, 0);
+    const { chargeAfterV } = touchResponse(of, meter, {}, { heldS: 2, watchS: 0 });
     const [vinf, tau] = [(1.5 * 10_000) / 11_500, (680e-6 * 1500 * 10_000) / 11_500];
     expect(chargeAfterV.e0).toBeCloseTo(vinf * (1 - Math.exp(-2 / tau)), 2);
     expect(relax(of, chargeAfterV, 3).e0).toBeCloseTo(chargeAfterV.e0! * Math.exp(-3 / (680e-6 * 10_000)), 2);
@@ -65,14 +65,14 @@ describe('the charging law', () => {
 });
 
 it('never stops on a conductor and stays silent on an open circuit', () => {
-  expect(touchResponse(port(circuit(resistor('r', 'b', 5))), meter, {}, 0, 25).toneS).toBe(Infinity);
-  expect(touchResponse(port(circuit(resistor('r', 'b', 500))), meter, {}, 0, 25).toneS).toBe(0);
-  expect(touchResponse(port(circuit(resistor('r', 'x', 1))), meter, {}, 0, 25).toneS).toBe(0);
+  expect(touchResponse(port(circuit(resistor('r', 'b', 5))), meter, {}, { heldS: 0, watchS: 25 }).toneS).toBe(Infinity);
+  expect(touchResponse(port(circuit(resistor('r', 'b', 500))), meter, {}, { heldS: 0, watchS: 25 }).toneS).toBe(0);
+  expect(touchResponse(port(circuit(resistor('r', 'x', 1))), meter, {}, { heldS: 0, watchS: 25 }).toneS).toBe(0);
 });
 
 it('reads a diode one way and nothing the other', () => {
-  const forward = touchResponse(port(circuit(diode('r', 'b', 0.52))), meter, {}, 0, 0).settledV;
-  const back = touchResponse(port(circuit(diode('b', 'r', 0.52))), meter, {}, 0, 0).settledV;
+  const forward = touchResponse(port(circuit(diode('r', 'b', 0.52))), meter, {}, { heldS: 0, watchS: 0 }).settledV;
+  const back = touchResponse(port(circuit(diode('b', 'r', 0.52))), meter, {}, { heldS: 0, watchS: 0 }).settledV;
   expect(forward).toBeGreaterThan(0.45);
   expect(forward).toBeLessThan(0.56);
   expect(back).toBeCloseTo(meter.limitV, 3);
@@ -80,8 +80,8 @@ it('reads a diode one way and nothing the other', () => {
 
 it('stays silent while a capacitor opposes it, if the meter is of that kind', () => {
   const of = port(circuit(capacitor('r', 'b', 680e-6), resistor('r', 'b', 10_000)));
-  expect(touchResponse(of, { ...meter, beepsOnReverse: false }, { e0: -1 }, 0, 25).toneS).toBe(0);
-  expect(touchResponse(of, meter, { e0: -1 }, 0, 25).toneS).toBeGreaterThan(0.4);
+  expect(touchResponse(of, { ...meter, beepsOnReverse: false }, { e0: -1 }, { heldS: 0, watchS: 25 }).toneS).toBe(0);
+  expect(touchResponse(of, meter, { e0: -1 }, { heldS: 0, watchS: 25 }).toneS).toBeGreaterThan(0.4);
 });
 
 describe.skipIf(!hasNgspice())('against ngspice', () => {
@@ -103,8 +103,11 @@ describe.skipIf(!hasNgspice())('against ngspice', () => {
     ['a phase', 'b', 'p', {}],
     ['a phase, red on ground', 'p', 'b', {}],
   ])('%s', (_what, black, red, charge) => {
-    const mine = touchResponse(reduceToPort(board, black, red, 0, false), meter, charge, 2, 25);
-    const theirs = spiceTouch(board, black, red, meter, charge, 2);
+    const mine = touchResponse(reduceToPort(board, { blackNode: black, redNode: red }, 0, false), meter, charge, {
+      heldS: 2,
+      watchS: 25,
+    });
+    const theirs = spiceTouch(board, { black, red }, meter, { chargeV: charge, runS: 2 });
     if (theirs.toneS !== null && theirs.toneS > 0.001) expect(mine.toneS / theirs.toneS).toBeCloseTo(1, 1);
     for (const [id, volts] of Object.entries(theirs.chargeV)) expect(mine.chargeAfterV[id]).toBeCloseTo(volts, 1);
   });

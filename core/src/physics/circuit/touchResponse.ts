@@ -45,8 +45,7 @@ export function touchResponse(
   circuit: PortCircuit,
   meter: Meter,
   chargeV: Readonly<Record<string, number>>,
-  heldS: number,
-  watchS: number,
+  { heldS, watchS }: { heldS: number; watchS: number },
 ): TouchResponse {
   const { drive, thresholdV, stopV } = drives(meter);
   if (circuit.red === circuit.black) return { toneS: Infinity, settledV: 0, chargeAfterV: { ...chargeV } };
@@ -62,16 +61,20 @@ export function touchResponse(
   let sounding = false;
   let heldCharge: Record<string, number> | null = heldS === 0 ? startCharge : null;
   let previous = { t: 0, v: 0 };
-  run(circuit, drive, startCharge, Math.max(watchS, heldS), heldS, ({ t, v, charge }) => {
-    if (t === 0) {
-      sounding = sounds(v, thresholdV);
-      if (!sounding) toneS = 0;
-    } else if (sounding && toneS === null && !sounds(v, stopV)) {
-      toneS = previous.t + ((stopV - previous.v) / (v - previous.v || 1)) * (t - previous.t);
-    }
-    if (t === heldS) heldCharge = charge;
-    previous = { t, v };
-    return toneS !== null && heldCharge !== null;
+  run(circuit, drive, startCharge, {
+    endS: Math.max(watchS, heldS),
+    markS: heldS,
+    see: ({ t, v, charge }) => {
+      if (t === 0) {
+        sounding = sounds(v, thresholdV);
+        if (!sounding) toneS = 0;
+      } else if (sounding && toneS === null && !sounds(v, stopV)) {
+        toneS = previous.t + ((stopV - previous.v) / (v - previous.v || 1)) * (t - previous.t);
+      }
+      if (t === heldS) heldCharge = charge;
+      previous = { t, v };
+      return toneS !== null && heldCharge !== null;
+    },
   });
   return { toneS: toneS ?? Infinity, settledV, chargeAfterV: { ...chargeV, ...(heldCharge ?? startCharge) } };
 }
@@ -86,9 +89,13 @@ export function relax(
   const start = Object.fromEntries([...known].map((id) => [id, chargeV[id] ?? 0]));
   if (pauseS <= 0 || Object.values(start).every((volts) => Math.abs(volts) < 2e-3)) return { ...chargeV };
   let last = start;
-  run(circuit, null, start, pauseS, pauseS, ({ charge }) => {
-    last = charge;
-    return false;
+  run(circuit, null, start, {
+    endS: pauseS,
+    markS: pauseS,
+    see: ({ charge }) => {
+      last = charge;
+      return false;
+    },
   });
   return { ...chargeV, ...last };
 }
@@ -104,9 +111,7 @@ function run(
   circuit: PortCircuit,
   drive: Drive,
   start: Record<string, number>,
-  endS: number,
-  markS: number,
-  see: (moment: Moment) => boolean,
+  { endS, markS, see }: { endS: number; markS: number; see: (moment: Moment) => boolean },
 ): void {
   const parts = new Map(
     circuit.branches.flatMap(({ id, element }) => (element.is === 'capacitor' ? [[id, element] as const] : [])),

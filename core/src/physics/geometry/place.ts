@@ -44,12 +44,12 @@ export function placeOf(assembly: Assembly, slot: string): Pose {
   const atMm = corner ? ([corner.atMm[0] * share, corner.atMm[1] * share, 6] as const) : (usual[kind] ?? [0, 0, 0]);
   // Boards of the stack lie with their arrow forward.
   const { arrowDeg } = assembly.model(slot)!.body;
-  const yawDeg =
-    liesByArrow(kind) && !corner && arrowDeg !== null
-      ? 90 - arrowDeg
-      : kind === 'motor' && corner
-        ? leadsInwardsDeg(assembly.model(slot)!, corner.atMm)
-        : 0;
+  const yawDegOf = () => {
+    if (liesByArrow(kind) && !corner && arrowDeg !== null) return 90 - arrowDeg;
+    if (kind === 'motor' && corner) return leadsInwardsDeg(assembly.model(slot)!, corner.atMm);
+    return 0;
+  };
+  const yawDeg = yawDegOf();
   return { place: 'assumed', atMm, yawDeg, face: 'up' };
 }
 

@@ -103,9 +103,7 @@ export function supplyTree(assembly: Assembly, cells: Range, stage: PowerStage =
 
   const rails = new Map<string, Rail>();
   const make = (
-    id: string,
-    net: string,
-    regulator: (typeof regulators)[number] | null,
+    { id, net, regulator }: { id: string; net: string; regulator: (typeof regulators)[number] | null },
     inV: Range,
     seen: readonly string[],
   ): Rail => {
@@ -114,7 +112,7 @@ export function supplyTree(assembly: Assembly, cells: Range, stage: PowerStage =
       .filter(
         (one) => one.from === net && one.from !== one.to && feeder.get(one.to) === one.id && !seen.includes(one.to),
       )
-      .map((one) => make(one.id, one.to, one, volts, [...seen, net]));
+      .map((below) => make({ id: below.id, net: below.to, regulator: below }, volts, [...seen, net]));
     const draws = loads
       .filter(({ on }) => on === net)
       .map(({ slot, element }): Draw => ({
@@ -153,10 +151,10 @@ export function supplyTree(assembly: Assembly, cells: Range, stage: PowerStage =
     rails.set(id, rail);
     return rail;
   };
-  if (battery) make('battery', battery, null, packV, []);
+  if (battery) make({ id: 'battery', net: battery, regulator: null }, packV, []);
   for (const one of regulators)
     if (!rails.has(one.id) && feeder.get(one.to) === one.id && !feeder.has(one.from))
-      make(one.id, one.to, one, [0, 0], []);
+      make({ id: one.id, net: one.to, regulator: one }, [0, 0], []);
   return {
     stage,
     packV,

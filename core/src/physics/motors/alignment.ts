@@ -33,7 +33,7 @@ export function alignmentOf(assembly: Assembly): Alignment | null {
   if (!pose) return { slot, yawDeg: 0, upsideDown: false, known: arrowDeg !== null };
   const upsideDown = pose.face === 'down';
   // Turned over, a board's x runs the other way.
-  const arrow = arrowDeg === null ? 90 : upsideDown ? 180 - arrowDeg : arrowDeg;
+  const arrow = arrowOf(arrowDeg, upsideDown);
   const heading = arrow + pose.yawDeg - 90;
   const clockwise = ((-heading % 360) + 360) % 360;
   const nearest = (Math.round(clockwise / 90) * 90) % 360;
@@ -43,6 +43,12 @@ export function alignmentOf(assembly: Assembly): Alignment | null {
     upsideDown,
     known: arrowDeg !== null && Math.abs(clockwise - Math.round(clockwise / 90) * 90) < 10,
   };
+}
+
+function arrowOf(arrowDeg: number | null, upsideDown: boolean) {
+  if (arrowDeg === null) return 90;
+  if (upsideDown) return 180 - arrowDeg;
+  return arrowDeg;
 }
 
 /**

@@ -84,9 +84,21 @@ function angle([x, y]: XY): number {
 
 function whereWords({ atMm: [x, y], level }: FrameBody['corners'][number]): string {
   const far = Math.hypot(x, y);
-  const along = y > far * 0.3 ? 'front' : y < -far * 0.3 ? 'rear' : '';
-  const side = x > far * 0.3 ? 'right' : x < -far * 0.3 ? 'left' : '';
+  const along = alongOf(y, far);
+  const side = sideOf(x, far);
   return [along, side, level === 'lower' ? 'below' : ''].filter(Boolean).join(' ') || 'middle';
+}
+
+function sideOf(x: number, far: number) {
+  if (x > far * 0.3) return 'right';
+  if (x < -far * 0.3) return 'left';
+  return '';
+}
+
+function alongOf(y: number, far: number) {
+  if (y > far * 0.3) return 'front';
+  if (y < -far * 0.3) return 'rear';
+  return '';
 }
 
 /** The channel that most leads of a motor reach. */

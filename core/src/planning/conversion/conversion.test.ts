@@ -21,9 +21,11 @@ describe('a conversion', () => {
   it('opens only what must be opened, and names ports, pads and work', () => {
     const moved = buildOf(
       benchSlots,
-      goodWires().map((one) =>
-        one.id === 'T' ? wire('T', 'RX.T', 'FC.R2') : one.id === 'R' ? wire('R', 'RX.R', 'FC.T2') : one,
-      ),
+      goodWires().map((one) => {
+        if (one.id === 'T') return wire('T', 'RX.T', 'FC.R2');
+        if (one.id === 'R') return wire('R', 'RX.R', 'FC.T2');
+        return one;
+      }),
     );
     expect(conversion(assemble(good, catalogue), assemble(moved, catalogue))).toMatchObject({
       opens: ['T.b', 'R.b'],

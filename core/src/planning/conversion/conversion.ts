@@ -101,14 +101,15 @@ function openedEnds(from: Build, changes: readonly Change[]): { wire: WireId; en
   };
   for (const { verb, about } of changes) {
     if (verb === 'free') add(about.wire, about.end);
-    const gone =
-      verb === 'drop'
-        ? [about.wire]
-        : verb === 'take'
-          ? Object.values(from.wires)
-              .filter(({ tailOf }) => tailOf && splitRef(tailOf).slot === about.slot)
-              .map(({ id }) => id)
-          : [];
+    const goneOf = () => {
+      if (verb === 'drop') return [about.wire];
+      if (verb === 'take')
+        return Object.values(from.wires)
+          .filter(({ tailOf }) => tailOf && splitRef(tailOf).slot === about.slot)
+          .map(({ id }) => id);
+      return [];
+    };
+    const gone = goneOf();
     for (const wire of gone) for (const end of [0, 1] as const) add(wire, end);
   }
   return [...ends.values()];

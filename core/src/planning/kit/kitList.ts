@@ -49,12 +49,15 @@ function merged(needs: readonly Need[]): KitLine[] {
     if (step && !line.steps.includes(step)) line.steps.push(step);
     lines.set(key, line);
   }
-  return [...lines.values()].map((line) => ({
-    ...line,
-    needed: line.key.startsWith('tip:')
-      ? 1
-      : line.unit === 'g'
-        ? Math.ceil(line.needed * 10) / 10
-        : Math.ceil(line.needed),
-  }));
+  return [...lines.values()].map((line) => {
+    const neededOf = () => {
+      if (line.key.startsWith('tip:')) return 1;
+      if (line.unit === 'g') return Math.ceil(line.needed * 10) / 10;
+      return Math.ceil(line.needed);
+    };
+    return {
+      ...line,
+      needed: neededOf(),
+    };
+  });
 }

@@ -54,7 +54,12 @@ export function pickFor(line: KitLine, stock: readonly StockLine[], parts: reado
       donors: donorsFor(line, stock),
       cautions: [],
     };
-  const state = open > 0 ? 'short' : own.some(({ origin }) => origin !== 'new') ? 'used' : 'enough';
+  const stateOf = () => {
+    if (open > 0) return 'short';
+    if (own.some(({ origin }) => origin !== 'new')) return 'used';
+    return 'enough';
+  };
+  const state = stateOf();
   return { have, state, takes, parts: own.map(({ id }) => id), donors: donorsFor(line, stock), cautions };
 }
 

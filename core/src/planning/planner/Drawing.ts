@@ -1,6 +1,6 @@
 /** Wires, housings and mates of a solved model, drawn one join at a time. */
 import type { Build, Housing, Mate, Wire, WireEnd } from '../../facts/assembly/build';
-import type { Connector, PartModel } from '../../facts/catalogue/partModel';
+import type { Connector, PartModel, Terminal } from '../../facts/catalogue/partModel';
 import type { HousingId, Slot, TerminalRef, WireId } from '../../facts/terms/names';
 import { splitRef, tailWireId } from '../../facts/terms/names';
 import type { Pinned } from '../../facts/plan/plan';
@@ -138,7 +138,7 @@ export class Drawing {
       return {
         at: { on: 'terminal', ref },
         by: 'solder',
-        lay: form === 'hole' ? 'through' : form === 'cup' ? 'cup' : 'flat',
+        lay: layOf(form),
       };
     }
     return {
@@ -188,8 +188,11 @@ export class Drawing {
 
   /** A wire of the build as it is with its ends where they are wanted. */
   private keptBetween(a: WireEnd, b: WireEnd): Wire | null {
-    const key = (end: WireEnd) =>
-      end.at.on === 'terminal' ? end.at.ref : end.at.on === 'cavity' ? `${end.at.housing}#${end.at.position}` : '';
+    const key = (end: WireEnd) => {
+      if (end.at.on === 'terminal') return end.at.ref;
+      if (end.at.on === 'cavity') return `${end.at.housing}#${end.at.position}`;
+      return '';
+    };
     return (
       Object.values(this.chosen.keep.wires).find(
         ({ id, ends }) =>
@@ -281,4 +284,10 @@ export class Drawing {
         ];
       });
   }
+}
+
+function layOf(form: Terminal['form']) {
+  if (form === 'hole') return 'through';
+  if (form === 'cup') return 'cup';
+  return 'flat';
 }

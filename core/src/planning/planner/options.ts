@@ -17,23 +17,35 @@ export function optionsFor(wish: Wish, parts: Assembly): Option[] {
 function ways(wish: Wish, model: PartModel, parts: Assembly): Option[] {
   switch (wish.purpose) {
     case 'receiver':
-      return serial(wish, model, parts, 'serialReceiver', ['serialReceiver'], ['two-way', 'control only']);
+      return serial(wish, model, parts, {
+        own: 'serialReceiver',
+        theirs: ['serialReceiver'],
+        allowed: ['two-way', 'control only'],
+      });
     case 'positioning':
-      return serial(wish, model, parts, 'positioning', ['positioning'], ['two-way']);
+      return serial(wish, model, parts, { own: 'positioning', theirs: ['positioning'], allowed: ['two-way'] });
     case 'on-screen data':
-      return serial(wish, model, parts, 'video', ['video', 'control'], ['two-way']);
+      return serial(wish, model, parts, { own: 'video', theirs: ['video', 'control'], allowed: ['two-way'] });
     case 'video control':
-      return [...serial(wish, model, parts, 'control', ['control'], ['own port']), ...overReceiver(wish, model, parts)];
+      return [
+        ...serial(wish, model, parts, { own: 'control', theirs: ['control'], allowed: ['own port'] }),
+        ...overReceiver(wish, model, parts),
+      ];
     case 'ESC telemetry':
-      return serial(wish, model, parts, 'escTelemetry', ['escTelemetry'], ['own port'], 'escData');
+      return serial(wish, model, parts, {
+        own: 'escTelemetry',
+        theirs: ['escTelemetry'],
+        allowed: ['own port'],
+        kind: 'escData',
+      });
     case 'telemetry':
-      return serial(wish, model, parts, 'telemetry', ['telemetry'], ['own port']);
+      return serial(wish, model, parts, { own: 'telemetry', theirs: ['telemetry'], allowed: ['own port'] });
     case 'video':
       return video(wish, model, parts);
     case 'compass':
-      return shared(wish, model, parts, 'i2c', ['sda', 'scl'], 'shared pad');
+      return shared(wish, model, parts, { kind: 'i2c', pins: ['sda', 'scl'], way: 'shared pad' });
     case 'buzzer':
-      return shared(wish, model, parts, 'buzzer', ['minus', 'plus'], 'shared pad');
+      return shared(wish, model, parts, { kind: 'buzzer', pins: ['minus', 'plus'], way: 'shared pad' });
     case 'lights':
       return lights(wish, model, parts);
     case 'second ground':

@@ -14,9 +14,7 @@ export function shared(
   wish: Wish,
   model: PartModel,
   parts: Assembly,
-  kind: PortKind,
-  pins: readonly PortPin[],
-  way: string,
+  { kind, pins, way }: { kind: PortKind; pins: readonly PortPin[]; way: string },
 ): Option[] {
   const port = model.ports.find((one) => one.kind === kind);
   if (!port) return [];
@@ -55,13 +53,13 @@ export function lights(wish: Wish, model: PartModel, parts: Assembly): Option[] 
   if (!input || !own) return [];
   return Object.keys(parts.build.slots).flatMap((host): Option[] => {
     const board = parts.model(host)!;
-    const way = isController(board.kind)
-      ? 'shared pad'
-      : board.kind === 'light controller' && model.kind === 'lights'
-        ? 'behind the box'
-        : board.kind === 'lights' && host < wish.of && model.kind === 'lights'
-          ? 'chained'
-          : null;
+    const wayOf = () => {
+      if (isController(board.kind)) return 'shared pad';
+      if (board.kind === 'light controller' && model.kind === 'lights') return 'behind the box';
+      if (board.kind === 'lights' && host < wish.of && model.kind === 'lights') return 'chained';
+      return null;
+    };
+    const way = wayOf();
     if (!way || host === wish.of) return [];
     return board.ports
       .filter(({ kind, way: gives }) => kind === 'lights' && gives === 'gives')

@@ -32,7 +32,7 @@ export function powerPath(assembly: Assembly, keep: Build = emptyBuild): PowerPa
     const minus = thickest(model(main).terminals.filter((one) => hasRole(one, 'ground') && one.holds > 0));
     for (const slot of ofKind('battery lead', 'capacitor')) {
       const lead = model(slot).kind === 'battery lead';
-      const link = lead ? 'battery' : slot === 'CAP' ? 'capacitor' : `capacitor ${slot}`;
+      const link = linkOf(lead, slot);
       links.push({ id: link, purpose: lead ? 'battery lead' : 'capacitor across the battery pads', ends: [] });
       const own = (is: 'supply' | 'ground') => model(slot).terminals.find((one) => hasRole(one, is));
       if (plus && own('supply'))
@@ -99,6 +99,12 @@ export function powerPath(assembly: Assembly, keep: Build = emptyBuild): PowerPa
   const controller = ofKind('controller')[0];
   if (controller) signals(assembly, controller, channels, { joins, links, fed });
   return { joins, links, fed, main };
+}
+
+function linkOf(lead: boolean, slot: string) {
+  if (lead) return 'battery';
+  if (slot === 'CAP') return 'capacitor';
+  return `capacitor ${slot}`;
 }
 
 /** Motor channels in order: those of ESC1 before ESC2, on a board by their number. */

@@ -35,10 +35,14 @@ export function reasonFor(planned: Planned, request: PlanRequest, wishId: string
   const unfit = input.assembly
     .model(host)!
     .ports.filter(({ id, kind: like }) => like === kind && id !== port && !ports.includes(id))
-    .map(
-      ({ id, inversion, speaks }) =>
-        `${id} ${inversion === 'inverted' ? 'hears only inverted' : speaks.length < 2 ? 'speaks something else' : 'lacks a pin'}`,
-    );
+    .map(({ id, inversion, speaks }) => {
+      const lackOf = () => {
+        if (inversion === 'inverted') return 'hears only inverted';
+        if (speaks.length < 2) return 'speaks something else';
+        return 'lacks a pin';
+      };
+      return `${id} ${lackOf()}`;
+    });
   const rest = [free.length > 0 ? `${free.join(', ')} would do too, with more wire` : '', ...taken, ...unfit].filter(
     Boolean,
   );

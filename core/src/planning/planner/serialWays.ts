@@ -10,10 +10,12 @@ export function serial(
   wish: Wish,
   model: PartModel,
   parts: Assembly,
-  own: string,
-  theirs: readonly string[],
-  allowed: readonly string[],
-  kind: PortKind = 'serial',
+  {
+    own,
+    theirs,
+    allowed,
+    kind = 'serial',
+  }: { own: string; theirs: readonly string[]; allowed: readonly string[]; kind?: PortKind },
 ): Option[] {
   const port = model.ports.find((one) => one.kind === kind && one.speaks.includes(own));
   if (!port) return [];

@@ -45,16 +45,16 @@ export function nearestFree(
     .flatMap((ref) => {
       const { holds, form } = assembly.terminal(ref)!;
       if ((taken.get(ref) ?? 0) >= Math.max(1, holds)) return [];
-      const at =
-        form === 'pin'
-          ? cavityOf(scene, ref)
-          : form === 'tail'
-            ? null
-            : ({
-                at: { on: 'terminal', ref },
-                by: 'solder',
-                lay: form === 'hole' ? 'through' : 'flat',
-              } satisfies WireEnd);
+      const atOf = () => {
+        if (form === 'pin') return cavityOf(scene, ref);
+        if (form === 'tail') return null;
+        return {
+          at: { on: 'terminal', ref },
+          by: 'solder',
+          lay: form === 'hole' ? 'through' : 'flat',
+        } satisfies WireEnd;
+      };
+      const at = atOf();
       return at ? [{ ref, at, mm: wireLengthMm(assembly, from, ref) }] : [];
     })
     .sort((a, b) => a.mm - b.mm)
@@ -100,7 +100,12 @@ function newWire(scene: Scene, own: TerminalRef, to: WireEnd, pad: TerminalRef):
     one.form === 'pin' ? cavityOf(scene, own) : { at: { on: 'terminal', ref: own }, by: 'solder', lay: 'flat' };
   if (!from) return null;
   const other = assembly.terminal(pad)!;
-  const colour = hasRole(one, 'ground') ? 'black' : hasRole(one, 'supply') ? 'red' : 'violet';
+  const colourOf = () => {
+    if (hasRole(one, 'ground')) return 'black';
+    if (hasRole(one, 'supply')) return 'red';
+    return 'violet';
+  };
+  const colour = colourOf();
   return {
     id: freeWireId(target),
     awg: Math.max(26, one.thickestAwg, other.thickestAwg),

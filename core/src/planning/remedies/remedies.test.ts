@@ -47,9 +47,11 @@ describe('remedies', () => {
   });
 
   it('calls a port what it is wired to', () => {
-    const both = goodWires().map((one) =>
-      one.id === 'T' ? wire('T', 'RX.T', 'FC.R2') : one.id === 'R' ? wire('R', 'RX.R', 'FC.T2') : one,
-    );
+    const both = goodWires().map((one) => {
+      if (one.id === 'T') return wire('T', 'RX.T', 'FC.R2');
+      if (one.id === 'R') return wire('R', 'RX.R', 'FC.T2');
+      return one;
+    });
     const ill = plan(both, [
       {
         id: 'receiver',

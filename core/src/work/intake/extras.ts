@@ -57,6 +57,11 @@ export function extrasFor(target: Assembly, models: readonly PartModel[], valueM
       (sum, element) => sum + (element.is === 'load' ? element.typicalA : 0),
       0,
     );
+    const saysOf = () => {
+      if (there) return 'is in the plan';
+      if (serialPorts > freePorts) return 'no port is free for it';
+      return `assumed to prevent ${Math.round(prevents * 100)} % of losses`;
+    };
     return [
       {
         what,
@@ -67,11 +72,7 @@ export function extrasFor(target: Assembly, models: readonly PartModel[], valueM
         serialPorts,
         freePorts,
         savesMinor,
-        says: there
-          ? 'is in the plan'
-          : serialPorts > freePorts
-            ? 'no port is free for it'
-            : `assumed to prevent ${Math.round(prevents * 100)} % of losses`,
+        says: saysOf(),
       },
     ];
   });

@@ -39,24 +39,22 @@ export function fitMargins(target: Assembly): FitMargin[] {
     ...(boards.length > 0 && stackBay
       ? [
           margin(
-            'stack',
-            boards.map(({ slot }) => slot),
-            stackSize(boards.map(({ model }) => model)),
+            { what: 'stack', slots: boards.map(({ slot }) => slot), size: stackSize(boards.map(({ model }) => model)) },
             stackBay,
             patterns(boards.map(({ model }) => model)),
           ),
         ]
       : []),
     ...boxed.flatMap(({ slot, model }) =>
-      otherBay ? [margin(model.name, [slot], model.body.boxMm!, otherBay, patterns([model]))] : [],
+      otherBay
+        ? [margin({ what: model.name, slots: [slot], size: model.body.boxMm! }, otherBay, patterns([model]))]
+        : [],
     ),
   ];
 }
 
 function margin(
-  what: string,
-  slots: readonly Slot[],
-  size: readonly [number, number, number],
+  { what, slots, size }: { what: string; slots: readonly Slot[]; size: readonly [number, number, number] },
   bay: NonNullable<PartModel['frame']>['bays'][number],
   pattern: string | null,
 ): FitMargin {
@@ -71,8 +69,14 @@ function margin(
     bay: bay.id,
     marginMm,
     holes,
-    verdict: least < 0 ? 'no' : least < comfortableMm || holes ? 'tight' : 'go',
+    verdict: verdictOf(least, holes),
   };
+}
+
+function verdictOf(least: number, holes: string | null) {
+  if (least < 0) return 'no';
+  if (least < comfortableMm || holes) return 'tight';
+  return 'go';
 }
 
 function stackSize(models: readonly PartModel[]): [number, number, number] {
@@ -112,7 +116,13 @@ export function screwFits(target: Assembly): ScrewFit[] {
       lengthMm,
       clampsMm: Math.round(clampsMm * 10) / 10,
       engagedMm,
-      verdict: engagedMm < nutMm ? 'too short' : engagedMm > nutMm + 8 ? 'too long' : 'good',
+      verdict: screwVerdictOf(engagedMm, nutMm),
     },
   ];
+}
+
+function screwVerdictOf(engagedMm: number, nutMm: number) {
+  if (engagedMm < nutMm) return 'too short';
+  if (engagedMm > nutMm + 8) return 'too long';
+  return 'good';
 }

@@ -38,7 +38,12 @@ export function gradeJob(start: Assembly, target: Assembly, steps: readonly Step
   );
   const joints = { power: count(0, 17), motor: count(17, 25), signal: count(25, 99) };
   const width = smallestPad?.widthMm ?? 9;
-  const word = width < 1 || soldered.length > 90 ? 'delicate' : width < 1.3 || soldered.length > 40 ? 'fine' : 'plain';
+  const wordOf = () => {
+    if (width < 1 || soldered.length > 90) return 'delicate';
+    if (width < 1.3 || soldered.length > 40) return 'fine';
+    return 'plain';
+  };
+  const word = wordOf();
   const minutes = steps.filter(({ done }) => !done).reduce((sum, { takesS }) => sum + takesS, 0) / 60;
   const plugs = Object.keys(target.build.mates).filter((id) => !(id in start.build.mates)).length;
   const contacts = Object.values(target.build.wires)

@@ -31,11 +31,17 @@ export function motorRisks(target: Assembly, cells: Range): MotorRisk[] {
     const pairs = model.speed!.polePairs ?? 7;
     const electricalRpm = freeRpm * pairs;
     const share = limitErpm === null ? null : electricalRpm / limitErpm;
-    const band =
-      share === null ? 'not known' : share < easyBelow ? 'easy' : share < 1 ? 'near the limit' : 'over the limit';
+    const band = bandOf(share);
     const slots = motors.filter((one) => one.model === model).map(({ slot }) => slot);
     return { motor: model.name, slots, fullV, freeRpm, electricalRpm, limitErpm, band, says: words(band, share) };
   });
+}
+
+function bandOf(share: number | null) {
+  if (share === null) return 'not known';
+  if (share < easyBelow) return 'easy';
+  if (share < 1) return 'near the limit';
+  return 'over the limit';
 }
 
 function words(band: MotorRisk['band'], share: number | null): string {

@@ -36,7 +36,12 @@ export function voltageWindow(target: Assembly, cells: Range): WindowLine[] {
       const source = (sources.get(nets.netOf(pad)!) ?? []).find((one) => one.slot !== slot || one.from === 'battery');
       if (!source) return [{ ...line, from: null, emptyV: null, fullV: null, verdict: 'not fed' }];
       const [emptyV, fullV] = source.volts;
-      const verdict = fullV > takes.volts[1] ? 'too high' : emptyV < takes.volts[0] ? 'too low at empty' : 'fits';
+      const verdictOf = () => {
+        if (fullV > takes.volts[1]) return 'too high';
+        if (emptyV < takes.volts[0]) return 'too low at empty';
+        return 'fits';
+      };
+      const verdict = verdictOf();
       return [
         {
           ...line,

@@ -84,7 +84,7 @@ function beforePermit(steps: readonly Step[], stages: Stages) {
 function findingsOf({ asBuilt, target, start, plan, left }: JobContext): Finding[] {
   return left.length === 0
     ? judge(asBuilt, plan.links, plan.cells)
-    : judgeSoFar(asBuilt, target, plan.links, plan.cells, start);
+    : judgeSoFar(asBuilt, target, { links: plan.links, cells: plan.cells }, start);
 }
 
 /** Power without a permit stays a stop until the main leads have been read again. */

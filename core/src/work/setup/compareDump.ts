@@ -24,8 +24,13 @@ export function compareDump(sheet: readonly SheetLine[], text: string): DumpResu
   const onSheet = new Set(sheet.map(({ key }) => same(key)));
   const lines = sheet.map(({ key, value }): DumpLine => {
     const entry = found.get(same(key));
-    const verdict =
-      value === null ? 'to be measured' : !entry ? 'missing' : same(entry.value) === same(value) ? 'same' : 'differs';
+    const verdictOf = () => {
+      if (value === null) return 'to be measured';
+      if (!entry) return 'missing';
+      if (same(entry.value) === same(value)) return 'same';
+      return 'differs';
+    };
+    const verdict = verdictOf();
     return { line: entry?.line ?? null, key, wanted: value, found: entry?.value ?? null, verdict };
   });
   const more = read.entries

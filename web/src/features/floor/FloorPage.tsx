@@ -93,23 +93,21 @@ export function FloorPage() {
     ...doors.map(({ key, to, label }): Answer => ({ key, label, act: () => void navigate(to) })),
   ];
   useKeys(keys);
+  const underOf = () => {
+    if (floor.error) return `The list is not fresh: ${floor.error.message}`;
+    if (lines.length > 0) return 'By due day. Inked as far as it is built. Times are estimates.';
+    return 'A new job hangs its quad here.';
+  };
+  const headlineOf = () => {
+    if (lines.length > 0) return 'Take one up: press its number';
+    if (floor.isPending) return 'Looking round the shop';
+    return 'No quad is waiting';
+  };
   return (
     <Page>
       <Head title="which quad next" />
-      <h1>
-        {lines.length > 0
-          ? 'Take one up: press its number'
-          : floor.isPending
-            ? 'Looking round the shop'
-            : 'No quad is waiting'}
-      </h1>
-      <p>
-        {floor.error
-          ? `The list is not fresh: ${floor.error.message}`
-          : lines.length > 0
-            ? 'By due day. Inked as far as it is built. Times are estimates.'
-            : 'A new job hangs its quad here.'}
-      </p>
+      <h1>{headlineOf()}</h1>
+      <p>{underOf()}</p>
       <Rail>
         {lines.map((line, index) => (
           <Hanging key={line.jobId} line={line} number={index + 1} />

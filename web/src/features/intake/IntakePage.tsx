@@ -96,9 +96,8 @@ function IntakeSheet({ bench }: { bench: Bench }) {
             {judged.motors.map(({ motor, freeRpm, electricalRpm, band, says }) => (
               <li key={motor}>
                 <span>
-                  {band === 'easy' ? mark.good : band === 'near the limit' ? mark.middle : mark.bad}{' '}
-                  <strong>{band}</strong>: {motor}, {Math.round(freeRpm / 100) * 100} turns a minute unloaded,{' '}
-                  {Math.round(electricalRpm / 1000)} k electrical. {says}.
+                  {bandMarkOf(band)} <strong>{band}</strong>: {motor}, {Math.round(freeRpm / 100) * 100} turns a minute
+                  unloaded, {Math.round(electricalRpm / 1000)} k electrical. {says}.
                   {intake.valueMinor > 0 &&
                     ` A failure is assumed in ${Math.round(failureChance[band] * 100)} of 100 quads: expected loss ${money(expectedLoss(0, failureChance[band], intake.valueMinor).lossMinor)}; a cheaper motor must save more.`}
                 </span>
@@ -111,8 +110,8 @@ function IntakeSheet({ bench }: { bench: Bench }) {
             {judged.room.map(({ what, bay, marginMm, holes, verdict }) => (
               <li key={what}>
                 <span>
-                  {verdict === 'go' ? mark.good : verdict === 'tight' ? mark.middle : mark.bad}{' '}
-                  <strong>{verdict}</strong>: {what} in bay {bay}, {marginMm.join(' / ')} mm left along, across, up
+                  {verdictMarkOf(verdict)} <strong>{verdict}</strong>: {what} in bay {bay}, {marginMm.join(' / ')} mm
+                  left along, across, up
                   {holes ? `; ${holes}` : ''}
                 </span>
               </li>
@@ -201,6 +200,18 @@ function IntakeSheet({ bench }: { bench: Bench }) {
       </Columns>
     </Sheet>
   );
+}
+
+function verdictMarkOf(verdict: 'go' | 'no' | 'tight') {
+  if (verdict === 'go') return mark.good;
+  if (verdict === 'tight') return mark.middle;
+  return mark.bad;
+}
+
+function bandMarkOf(band: 'easy' | 'near the limit' | 'over the limit' | 'not known') {
+  if (band === 'easy') return mark.good;
+  if (band === 'near the limit') return mark.middle;
+  return mark.bad;
 }
 
 /** Models that extras, packs and propellers are chosen from. */

@@ -33,15 +33,22 @@ export function Checklist({ bench }: { bench: Bench }) {
           </span>
         </li>
       ))}
-      {lines.map((step) => (
-        <li key={step.id} data-now={step.id === current?.id}>
-          <Box done={step.done} />
-          <span>
-            {stepWords(step, bench.state)}
-            {step.done ? ', done' : step.blockedReason ? `: ${step.blockedReason}` : ''}
-          </span>
-        </li>
-      ))}
+      {lines.map((step) => {
+        const standingOf = () => {
+          if (step.done) return ', done';
+          if (step.blockedReason) return `: ${step.blockedReason}`;
+          return '';
+        };
+        return (
+          <li key={step.id} data-now={step.id === current?.id}>
+            <Box done={step.done} />
+            <span>
+              {stepWords(step, bench.state)}
+              {standingOf()}
+            </span>
+          </li>
+        );
+      })}
     </List>
   );
 }

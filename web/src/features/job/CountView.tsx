@@ -120,26 +120,25 @@ export function CountView({
           act: () => count(pick.have),
         },
       ];
+  const remarkOf = () => {
+    if (typing) return number.problem ?? 'Type what is really there, then Enter.';
+    if (short)
+      return (
+        <strong role="alert">
+          Short by {amountWords(line.needed - pick.have, line.unit)}. Counted short it is said again at the step that
+          needs it.
+        </strong>
+      );
+    if (pick.cautions.length > 0) return <strong>{pick.cautions.join('; ')}</strong>;
+    return line.because || 'As the plan needs it.';
+  };
   return (
     <JobFrame
       bench={bench}
       shown={step}
       answers={answers}
       sentence={<strong>{stepWords(step, bench.state)}</strong>}
-      under={
-        typing ? (
-          (number.problem ?? 'Type what is really there, then Enter.')
-        ) : short ? (
-          <strong role="alert">
-            Short by {amountWords(line.needed - pick.have, line.unit)}. Counted short it is said again at the step that
-            needs it.
-          </strong>
-        ) : pick.cautions.length > 0 ? (
-          <strong>{pick.cautions.join('; ')}</strong>
-        ) : (
-          line.because || 'As the plan needs it.'
-        )
-      }
+      under={remarkOf()}
       left={{
         title: 'what the build needs',
         note: 'in picking order',
@@ -188,13 +187,23 @@ function Needs({ bench, current }: { bench: Bench; current: string }) {
   const from = Math.max(0, Math.min(at - 3, lines.length - 11));
   return (
     <Lines start={from + 1}>
-      {lines.slice(from, from + 11).map((step) => (
-        <li key={step.id} data-now={step.subject === current}>
-          <span aria-hidden>{step.subject === current ? '►' : step.done ? (step.blockedReason ? '▲' : '●') : '○'}</span>
-          <span>{step.line.name}</span>
-          <span>{amountWords(step.line.needed, step.line.unit)}</span>
-        </li>
-      ))}
+      {lines.slice(from, from + 11).map((step) => {
+        const glyphOf = () => {
+          if (step.subject === current) return '►';
+          if (step.done) {
+            if (step.blockedReason) return '▲';
+            return '●';
+          }
+          return '○';
+        };
+        return (
+          <li key={step.id} data-now={step.subject === current}>
+            <span aria-hidden>{glyphOf()}</span>
+            <span>{step.line.name}</span>
+            <span>{amountWords(step.line.needed, step.line.unit)}</span>
+          </li>
+        );
+      })}
     </Lines>
   );
 }

@@ -39,6 +39,12 @@ export function DoneView({ bench, setMode }: { bench: Bench; setMode: SetMode })
     { key: '6', label: 'Quad book', act: () => void navigate(`/quads/${bench.job.quadId}`) },
     { key: 'Enter', label: 'To the Floor', main: true, act: () => void navigate('/') },
   ];
+  const underOf = () => {
+    if (close.error) return `Not closed: ${close.error.message}`;
+    if (by)
+      return `Limited power: ${by.person}, ${new Date(by.doneAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}. This says what was checked, nothing more. Iron parked wetted, and off.`;
+    return 'Nothing has been powered.';
+  };
   return (
     <JobFrame
       bench={bench}
@@ -46,13 +52,7 @@ export function DoneView({ bench, setMode }: { bench: Bench; setMode: SetMode })
       answers={answers}
       {...DoneHands(bench)}
       sentence={<strong>Every check planned here has passed, up to limited power</strong>}
-      under={
-        close.error
-          ? `Not closed: ${close.error.message}`
-          : by
-            ? `Limited power: ${by.person}, ${new Date(by.doneAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}. This says what was checked, nothing more. Iron parked wetted, and off.`
-            : 'Nothing has been powered.'
-      }
+      under={underOf()}
       crossing={
         <>
           <Fact>

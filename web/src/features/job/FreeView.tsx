@@ -19,7 +19,7 @@ export function FreeView({ bench, step, setMode }: { bench: Bench; step: Step; s
   const wire = target.build.wires[id]!;
   const really = landedOn(asBuilt.build.wires[id]!.ends[end])!;
   const planned = landedOn(wire.ends[end])!;
-  const offer = offerToPlan(bench.job.plan, asBuilt, id, end, really);
+  const offer = offerToPlan(bench.job.plan, asBuilt, { wireId: id, end }, really);
   const [objection] = offer.objections;
   const [worst] = bench.state.findings;
   const keep = () => change.mutate({ version: bench.job.plan.version, changes: offer.changes });
@@ -40,13 +40,13 @@ export function FreeView({ bench, step, setMode }: { bench: Bench; step: Step; s
     },
   ];
   const also = offer.changes.length > 1 ? `, and the plan’s other lead takes ${padWords(planned, target)}` : '';
-  const under = change.error
-    ? `The plan was not changed: ${change.error.message}`
-    : !objection
-      ? `No rule objects: it can stay there${also}.`
-      : worst
-        ? `${severityWord[worst.severity]}: ${worst.says}`
-        : objection.says;
+  const underOf = () => {
+    if (change.error) return `The plan was not changed: ${change.error.message}`;
+    if (!objection) return `No rule objects: it can stay there${also}.`;
+    if (worst) return `${severityWord[worst.severity]}: ${worst.says}`;
+    return objection.says;
+  };
+  const under = underOf();
   return (
     <JobFrame
       bench={bench}

@@ -18,7 +18,13 @@ export function HoldClock({
   return (
     <Fact>
       <dt>{limit ? `may sound up to ${limit.toFixed(1)} s` : 'hold'}</dt>
-      <dd>{startedAt === null ? `${holdS} s` : elapsed < holdS ? `${elapsed.toFixed(1)} s` : 'lift now'}</dd>
+      <dd>{readingOf(startedAt, elapsed)}</dd>
     </Fact>
   );
+}
+
+function readingOf(startedAt: number | null, elapsed: number) {
+  if (startedAt === null) return `${holdS} s`;
+  if (elapsed < holdS) return `${elapsed.toFixed(1)} s`;
+  return 'lift now';
 }

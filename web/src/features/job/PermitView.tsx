@@ -32,18 +32,24 @@ export function PermitView({ bench, step, setMode }: { bench: Bench; step: Step;
     ask.error instanceof ApiError
       ? ((ask.error.refusal.context as { missing?: string[] } | null)?.missing ?? [ask.error.message])
       : bench.state.objections;
-  const blocked = waiting > 0 ? 'Waiting until everything is stored' : ask.isPending ? 'Asking' : null;
+  const blockedOf = () => {
+    if (waiting > 0) return 'Waiting until everything is stored';
+    if (ask.isPending) return 'Asking';
+    return null;
+  };
+  const blocked = blockedOf();
   const answers: Answer[] = [
     ...commonAnswers(bench, setMode),
     whyAnswer(setMode),
     { key: 'Enter', label: 'Ask for the permit', main: true, blocked, act: () => ask.mutate() },
   ];
-  const under =
-    ask.error && !(ask.error instanceof ApiError)
-      ? `No permit: ${ask.error.message}. Only the server gives permits.`
-      : missing[0]
-        ? `Not yet: ${missing[0]}${missing.length > 1 ? `, and ${missing.length - 1} more` : ''}`
-        : 'Every check before it holds. The permit is for one power-up and ends with any later act.';
+  const underOf = () => {
+    if (ask.error && !(ask.error instanceof ApiError))
+      return `No permit: ${ask.error.message}. Only the server gives permits.`;
+    if (missing[0]) return `Not yet: ${missing[0]}${missing.length > 1 ? `, and ${missing.length - 1} more` : ''}`;
+    return 'Every check before it holds. The permit is for one power-up and ends with any later act.';
+  };
+  const under = underOf();
   return (
     <JobFrame
       bench={bench}

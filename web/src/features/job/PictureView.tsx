@@ -68,15 +68,7 @@ export function PictureView({
       shown={step}
       answers={answers}
       sentence={<strong>{stepWords(step, bench.state)}</strong>}
-      under={
-        problem ? (
-          <strong role="alert">Not kept: {problem}</strong>
-        ) : keeping ? (
-          'Keeping the picture'
-        ) : (
-          'Which wire was where is never so clear again. It stays with the quad.'
-        )
-      }
+      under={remarkOf(problem, keeping)}
       left={{
         title: 'what comes off',
         note: 'in this order',
@@ -106,4 +98,10 @@ export function PictureView({
       }}
     />
   );
+}
+
+function remarkOf(problem: string | null, keeping: boolean) {
+  if (problem) return <strong role="alert">Not kept: {problem}</strong>;
+  if (keeping) return 'Keeping the picture';
+  return 'Which wire was where is never so clear again. It stays with the quad.';
 }

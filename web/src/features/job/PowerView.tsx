@@ -31,7 +31,7 @@ export function PowerView({ bench, step, setMode }: { bench: Bench; step: Step; 
       packV: pack?.volts ?? 0,
       onS: Math.round(seconds * 10) / 10,
       ambientC: null,
-      endedBy: heat ? 'heat' : all ? 'done' : 'sign',
+      endedBy: endedByOf(heat, all),
       signs: signs.map((sign) => ({ id: signId(sign), seen: walk.seen.has(signId(sign)) })),
       verdict: all && !heat ? 'pass' : 'stop',
     };
@@ -95,6 +95,12 @@ export function PowerView({ bench, step, setMode }: { bench: Bench; step: Step; 
       }
     />
   );
+}
+
+function endedByOf(heat: boolean, all: boolean) {
+  if (heat) return 'heat';
+  if (all) return 'done';
+  return 'sign';
 }
 
 function Asked({ on, now }: { on: boolean; now: ExpectedSign | null }) {

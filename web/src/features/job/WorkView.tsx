@@ -1,5 +1,5 @@
 /** Work that is simply done or not: put a part in place, mate a plug, rework a joint, say a caution. */
-import type { Act, Step } from '@junctor/core';
+import type { Act, Note, Step } from '@junctor/core';
 import { landedOn, splitJoint, stepWords } from '@junctor/core';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
@@ -19,26 +19,25 @@ export function WorkView({ bench, step, setMode }: { bench: Bench; step: Step; s
     ...(loose ? [notNow(bench, step)] : []),
     ...(step.verb === 'take'
       ? [
-          takenTo(bench, step, '1', 'On its card', 'bench'),
-          takenTo(bench, step, '2', 'Bought in', 'stock'),
-          takenTo(bench, step, '3', 'Scrap', 'scrap'),
+          takenTo(bench, step, { key: '1', label: 'On its card', to: 'bench' }),
+          takenTo(bench, step, { key: '2', label: 'Bought in', to: 'stock' }),
+          takenTo(bench, step, { key: '3', label: 'Scrap', to: 'scrap' }),
         ]
       : []),
     {
       key: 'Enter',
       label: mainLabel(step),
       main: true,
-      act: () =>
-        bench.record(
-          step.verb === 'take'
-            ? step.effect.map((act) => (act.do === 'take off' ? { ...act, to: 'customer' } : act))
-            : step.verb === 'say'
-              ? [{ saw: 'caution', id: step.subject }]
-              : 'effect' in step
-                ? withParts(bench, step.effect)
-                : [],
-          step.id,
-        ),
+      act: () => {
+        const effectOf = (): readonly (Act | Note)[] => {
+          if (step.verb === 'take')
+            return step.effect.map((act) => (act.do === 'take off' ? { ...act, to: 'customer' } : act));
+          if (step.verb === 'say') return [{ saw: 'caution', id: step.subject }];
+          if ('effect' in step) return withParts(bench, step.effect);
+          return [];
+        };
+        return bench.record(effectOf(), step.id);
+      },
     },
   ];
   return (
@@ -58,9 +57,7 @@ export function WorkView({ bench, step, setMode }: { bench: Bench; step: Step; s
 function takenTo(
   bench: Bench,
   step: Step & { effect: readonly Act[] },
-  key: string,
-  label: string,
-  to: 'bench' | 'stock' | 'scrap',
+  { key, label, to }: { key: string; label: string; to: 'bench' | 'stock' | 'scrap' },
 ): Answer {
   return {
     key,
@@ -144,7 +141,9 @@ function mainLabel(step: Step): string {
     case 'redo':
       return 'Reworked';
     case 'say':
-      return step.subject === 'hot iron' ? 'Understood' : step.subject.startsWith('set up ') ? 'Set up' : 'Done';
+      if (step.subject === 'hot iron') return 'Understood';
+      if (step.subject.startsWith('set up ')) return 'Set up';
+      return 'Done';
     case 'take':
       return `${step.subject} is off: the customer’s`;
     default:
@@ -169,11 +168,9 @@ function hint(step: Step): string {
     case 'unmate':
       return 'By the housing, never by the wires.';
     case 'say':
-      return step.subject === 'hot iron'
-        ? 'Iron at 400 °C. Lithium packs stay away from the iron; fire plan known.'
-        : step.stretch === 'kit'
-          ? 'On a header, before any solder: once it is in the quad this costs an hour.'
-          : 'Limited power comes next. One line at a time.';
+      if (step.subject === 'hot iron') return 'Iron at 400 °C. Lithium packs stay away from the iron; fire plan known.';
+      if (step.stretch === 'kit') return 'On a header, before any solder: once it is in the quad this costs an hour.';
+      return 'Limited power comes next. One line at a time.';
     default:
       return '';
   }

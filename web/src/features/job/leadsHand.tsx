@@ -22,9 +22,14 @@ export function leadsHand(bench: Bench, slot: string, current: string | null): H
     ...leadState(bench, wire, current),
   }));
   const fitted = slot in asBuilt.build.slots;
+  const noteOf = () => {
+    if (rows.length === 0) return 'no leads of its own';
+    if (fitted) return 'its leads';
+    return 'its leads, as they come';
+  };
   return {
     title: slotTitle(slot, target),
-    note: rows.length === 0 ? 'no leads of its own' : fitted ? 'its leads' : 'its leads, as they come',
+    note: noteOf(),
     body: <Leads rows={rows} />,
   };
 }

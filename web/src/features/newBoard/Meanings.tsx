@@ -63,23 +63,24 @@ export function Meanings({ draft, drafted, onRing, onChange, onDone }: MeaningsP
     if (asked) onChange({ answers: { ...draft.answers, [asked.index]: meaning } });
   };
   const offers = asked?.reading.meanings.slice(0, 6) ?? [];
-  const keys: Answer[] =
-    asked && !typing
-      ? [
-          ...offers.map(({ meaning }, index): Answer => ({
-            key: String(index + 1),
-            label: meaningWords(meaning),
-            act: () => say(meaning),
-          })),
-          { key: '7', label: 'Something else', act: () => setTyping(true) },
-          { key: '0', label: 'Nobody knows', act: () => say(null) },
-        ]
-      : asked
-        ? [{ key: 'Escape', label: 'Back', act: () => setTyping(false) }]
-        : [
-            { key: 'Enter', label: 'On to the first measurement', act: onDone },
-            { key: '4', label: 'Ask all again', act: () => onChange({ answers: {} }) },
-          ];
+  const keysOf = () => {
+    if (asked && !typing)
+      return [
+        ...offers.map(({ meaning }, index): Answer => ({
+          key: String(index + 1),
+          label: meaningWords(meaning),
+          act: () => say(meaning),
+        })),
+        { key: '7', label: 'Something else', act: () => setTyping(true) },
+        { key: '0', label: 'Nobody knows', act: () => say(null) },
+      ];
+    if (asked) return [{ key: 'Escape', label: 'Back', act: () => setTyping(false) }];
+    return [
+      { key: 'Enter', label: 'On to the first measurement', act: onDone },
+      { key: '4', label: 'Ask all again', act: () => onChange({ answers: {} }) },
+    ];
+  };
+  const keys: Answer[] = keysOf();
   useKeys(keys);
   const left = drafted.pads.filter((pad) => pad.open).length;
   return (
@@ -120,13 +121,19 @@ export function Meanings({ draft, drafted, onRing, onChange, onDone }: MeaningsP
         </Choices>
       )}
       <List aria-label="Labels and meanings">
-        {drafted.pads.map(({ index, printed, meaning, open, terminal }) => (
-          <li key={index}>
-            <strong>{printed}</strong>{' '}
-            {open ? '? to be said' : meaning ? meaningWords(meaning) : 'nobody knows: record only'}
-            {terminal !== printed && <span style={{ opacity: 0.75 }}> as {terminal}</span>}
-          </li>
-        ))}
+        {drafted.pads.map(({ index, printed, meaning, open, terminal }) => {
+          const meaningNowOf = () => {
+            if (open) return '? to be said';
+            if (meaning) return meaningWords(meaning);
+            return 'nobody knows: record only';
+          };
+          return (
+            <li key={index}>
+              <strong>{printed}</strong> {meaningNowOf()}
+              {terminal !== printed && <span style={{ opacity: 0.75 }}> as {terminal}</span>}
+            </li>
+          );
+        })}
       </List>
     </>
   );
@@ -134,7 +141,9 @@ export function Meanings({ draft, drafted, onRing, onChange, onDone }: MeaningsP
 
 function neighbours({ pads }: Drafted, index: number): string {
   const near = [pads[index - 1]?.printed, pads[index + 1]?.printed].filter(Boolean);
-  return near.length === 2 ? `between ${near[0]} and ${near[1]}` : near.length === 1 ? `beside ${near[0]}` : 'alone';
+  if (near.length === 2) return `between ${near[0]} and ${near[1]}`;
+  if (near.length === 1) return `beside ${near[0]}`;
+  return 'alone';
 }
 
 /** Said as a label that has one meaning only. */

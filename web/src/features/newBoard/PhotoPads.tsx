@@ -44,7 +44,10 @@ export function PhotoPads({ draft, onChange }: { draft: BoardDraft; onChange: (s
   const stage = useRef<HTMLDivElement>(null);
   const left = draft.holesMm ? draft.holesMm.patternMm / 2 : draft.widthMm / 2;
   const distance = Number(values.distance || 2 * left);
-  const toMm = marks.length >= 2 && distance > 0 ? photoScale(marks[0]!, marks[1]!, distance, [-left, left], 0) : null;
+  const toMm =
+    marks.length >= 2 && distance > 0
+      ? photoScale(marks[0]!, marks[1]!, { distanceMm: distance, firstMm: [-left, left], turnDeg: 0 })
+      : null;
   const set = () => {
     setProblem(null);
     if (!toMm) {
@@ -88,11 +91,15 @@ export function PhotoPads({ draft, onChange }: { draft: BoardDraft; onChange: (s
     setMarks([]);
     setUrl(URL.createObjectURL(file));
   };
-  const asks = !toMm
-    ? marks.length === 0
-      ? 'First known point: the upper left hole. Arrows move, Shift is faster, Enter sets.'
-      : 'Second known point: the upper right hole.'
-    : 'Type a label, then Enter on the picture sets the pad.';
+  const asksOf = () => {
+    if (!toMm) {
+      if (marks.length === 0)
+        return 'First known point: the upper left hole. Arrows move, Shift is faster, Enter sets.';
+      return 'Second known point: the upper right hole.';
+    }
+    return 'Type a label, then Enter on the picture sets the pad.';
+  };
+  const asks = asksOf();
   return (
     <>
       <FileField

@@ -20,22 +20,24 @@ export function LooseTable({ model, meter }: { model: PartModel; meter: Meter })
   if (readings.length === 0) return <p>Nothing on it can be measured loose.</p>;
   return (
     <Lines aria-label="Signature">
-      {readings.map(({ black, red, mode, why, expected }) => (
-        <li key={`${black.id}${red.id}${mode}`} style={{ gridTemplateColumns: '150px 70px 1fr' }}>
-          <span>
-            {black.printed} to {red.printed}
-          </span>
-          <span className="quiet">{mode}</span>
-          <span>
-            {expected.from === 'none'
-              ? 'not known: record only'
-              : expected.band
-                ? bandWords(expected.band, mode)
-                : expected.passes.map((one) => (one === 'none' ? 'silent' : one)).join(' or ')}{' '}
-            <span className="quiet">{why}</span>
-          </span>
-        </li>
-      ))}
+      {readings.map(({ black, red, mode, why, expected }) => {
+        const wantedOf = () => {
+          if (expected.from === 'none') return 'not known: record only';
+          if (expected.band) return bandWords(expected.band, mode);
+          return expected.passes.map((one) => (one === 'none' ? 'silent' : one)).join(' or ');
+        };
+        return (
+          <li key={`${black.id}${red.id}${mode}`} style={{ gridTemplateColumns: '150px 70px 1fr' }}>
+            <span>
+              {black.printed} to {red.printed}
+            </span>
+            <span className="quiet">{mode}</span>
+            <span>
+              {wantedOf()} <span className="quiet">{why}</span>
+            </span>
+          </li>
+        );
+      })}
     </Lines>
   );
 }

@@ -24,6 +24,11 @@ export function StoresPage() {
     { key: 'f', label: 'Catalogue files', to: '/stores/files' },
     { key: 'r', label: withRetired ? 'Hide retired' : 'Show retired too', act: () => setWithRetired(!withRetired) },
   ];
+  const countWordsOf = () => {
+    if (found.length === 0) return 'Nothing is called like that';
+    if (found.length > shownAtMost) return `${found.length} found, the first ${shownAtMost}`;
+    return `${found.length} found`;
+  };
   return (
     <Sheet
       place="stores, part models"
@@ -48,13 +53,7 @@ export function StoresPage() {
           <WordsField name="q" label="Name, maker or kind" autoFocus />
         </form>
         <h2>
-          <span role="status">
-            {found.length === 0
-              ? 'Nothing is called like that'
-              : found.length > shownAtMost
-                ? `${found.length} found, the first ${shownAtMost}`
-                : `${found.length} found`}
-          </span>
+          <span role="status">{countWordsOf()}</span>
         </h2>
         <Lines aria-label="Part models">
           {found.slice(0, shownAtMost).map(({ id, name, kind, maker, terminals, massG, revision, retired }) => (

@@ -51,11 +51,10 @@ export function writeKit(lines: readonly (KitLine & { counted: number | null })[
 }
 
 export function readStock(text: string, newId: () => string): CsvRead<StockLine> {
-  return readRows(
-    text,
-    stockColumns,
-    ['key', 'name', 'unit', 'on hand'],
-    (cell, fault) => {
+  return readRows(text, {
+    columns: stockColumns,
+    wanted: ['key', 'name', 'unit', 'on hand'],
+    make: (cell, fault) => {
       const onHand = numberIn(cell['on hand'], fault, 'on hand');
       if (!units.has(cell.unit ?? '')) fault(`unit is pieces, mm or g, not “${cell.unit}”`);
       if (!['', 'yes', 'no', undefined].includes(cell.offcut)) fault(`offcut is yes or no, not “${cell.offcut}”`);
@@ -81,20 +80,19 @@ export function readStock(text: string, newId: () => string): CsvRead<StockLine>
         doc: Object.fromEntries(Object.entries(doc).filter(([, value]) => value !== undefined)),
       };
     },
-    ({ key, offcut }) => (offcut ? null : key),
-  );
+    unique: ({ key, offcut }) => (offcut ? null : key),
+  });
 }
 
 export function readKit(text: string, lines: readonly KitLine[]): CsvRead<{ key: string; counted: number }> {
   const known = new Set(lines.map(({ key }) => key));
-  return readRows(
-    text,
-    kitColumns,
-    ['key', 'counted'],
-    (cell, fault) => {
+  return readRows(text, {
+    columns: kitColumns,
+    wanted: ['key', 'counted'],
+    make: (cell, fault) => {
       if (!known.has(cell.key ?? '')) fault(`“${cell.key}” is no line of this kit`);
       return { key: cell.key ?? '', counted: numberIn(cell.counted, fault, 'counted') };
     },
-    ({ key }) => key,
-  );
+    unique: ({ key }) => key,
+  });
 }

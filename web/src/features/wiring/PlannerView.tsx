@@ -113,21 +113,42 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
         },
   ];
   const reason = row?.is === 'wish' && state.is === 'answered' ? `${row.id}: ${state.reasons[row.id] ?? ''}` : '';
+  const bodyOf = () => {
+    if (planned && state.is === 'answered' && state.made)
+      return <Outcome planned={planned} made={state.made} why={reason} more={state.alternatives} />;
+    if (result?.is === 'conflict')
+      return (
+        <Ways
+          says={ways.map(({ says, loss }) => `${says}${loss > 0 ? `, loses ${loss}` : ''}`)}
+          onTake={wayOut}
+          waiting={state.is === 'answered' && state.ways === null}
+        />
+      );
+    return null;
+  };
+  const noteOf = () => {
+    if (planned) return 'beside what is built now';
+    if (result?.is === 'conflict') return 'each was tried; of each kind the cheapest first';
+    return 'nothing planned yet';
+  };
+  const titleOf = () => {
+    if (planned) return 'the wiring that serves it';
+    if (result?.is === 'conflict') return 'ways out';
+    return 'the wiring';
+  };
+  const underOf = () => {
+    if (change.error) return `The plan was not changed: ${change.error.message}`;
+    if (state.is === 'failed') return `The planner stopped: ${state.why}`;
+    if (ways.length > 0) return `Keys 1 to ${ways.length} take a way out and plan again.`;
+    return underLine(planned, row);
+  };
   return (
     <JobFrame
       bench={bench}
       shown={current}
       answers={answers}
       sentence={sentence(state.is, planned, result?.is === 'conflict' ? result : null)}
-      under={
-        change.error
-          ? `The plan was not changed: ${change.error.message}`
-          : state.is === 'failed'
-            ? `The planner stopped: ${state.why}`
-            : ways.length > 0
-              ? `Keys 1 to ${ways.length} take a way out and plan again.`
-              : underLine(planned, row)
-      }
+      under={underOf()}
       left={{
         title: 'what is wanted',
         note: `${rows.length} lines, ↑ ↓ choose one`,
@@ -149,22 +170,9 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
         />
       }
       right={{
-        title: planned ? 'the wiring that serves it' : result?.is === 'conflict' ? 'ways out' : 'the wiring',
-        note: planned
-          ? 'beside what is built now'
-          : result?.is === 'conflict'
-            ? 'each was tried; of each kind the cheapest first'
-            : 'nothing planned yet',
-        body:
-          planned && state.is === 'answered' && state.made ? (
-            <Outcome planned={planned} made={state.made} why={reason} more={state.alternatives} />
-          ) : result?.is === 'conflict' ? (
-            <Ways
-              says={ways.map(({ says, loss }) => `${says}${loss > 0 ? `, loses ${loss}` : ''}`)}
-              onTake={wayOut}
-              waiting={state.is === 'answered' && state.ways === null}
-            />
-          ) : null,
+        title: titleOf(),
+        note: noteOf(),
+        body: bodyOf(),
       }}
     />
   );

@@ -63,16 +63,17 @@ function SetupSheet({ bench }: { bench: Bench }) {
   const odd = compared?.ok
     ? compared.lines.filter(({ verdict }) => verdict === 'differs' || verdict === 'missing')
     : [];
+  const headlineOf = () => {
+    if (compared?.ok) {
+      if (odd.length === 0) return 'The dump says what the wiring wants';
+      return `${odd.length} settings do not mirror the wiring`;
+    }
+    return 'What the software must be told';
+  };
   return (
     <Sheet
       place={`${job.quad}, set-up`}
-      title={
-        compared?.ok
-          ? odd.length === 0
-            ? 'The dump says what the wiring wants'
-            : `${odd.length} settings do not mirror the wiring`
-          : 'What the software must be told'
-      }
+      title={headlineOf()}
       note={`${job.quad}, ${job.title}, plan version ${job.plan.version}. Made from the wiring; what says “measure” is set at the bench.`}
       go={(to) => void navigate(to)}
       doors={[

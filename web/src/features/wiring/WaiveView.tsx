@@ -72,6 +72,21 @@ export function WaiveView({
         },
   ];
   const [at] = finding.at;
+  const bodyOf = () => {
+    if (waiver) return <p style={{ fontSize: 22, paddingTop: 16 }}>{reasonOf(bench, waiver)}</p>;
+    if (objection) return null;
+    return (
+      <Own>
+        Why, by key or in your own words
+        <input
+          value={reason}
+          maxLength={300}
+          onChange={({ target }) => setReason(target.value)}
+          onKeyDown={(event) => event.key === 'Enter' && reason.trim().length >= 3 && waive()}
+        />
+      </Own>
+    );
+  };
   return (
     <JobFrame
       bench={bench}
@@ -112,19 +127,7 @@ export function WaiveView({
       right={{
         title: 'why it may stay',
         note: waiver ? 'as it was said' : `said by ${bench.person.name}`,
-        body: waiver ? (
-          <p style={{ fontSize: 22, paddingTop: 16 }}>{reasonOf(bench, waiver)}</p>
-        ) : objection ? null : (
-          <Own>
-            Why, by key or in your own words
-            <input
-              value={reason}
-              maxLength={300}
-              onChange={({ target }) => setReason(target.value)}
-              onKeyDown={(event) => event.key === 'Enter' && reason.trim().length >= 3 && waive()}
-            />
-          </Own>
-        ),
+        body: bodyOf(),
       }}
     />
   );

@@ -57,8 +57,11 @@ export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: s
     setSide('top');
     setChosen(0);
   };
-  const otherBuild = (one: BoardWire) =>
-    one.becomes === 'comes off' ? state.start : one.becomes === 'differs' ? state.asBuilt : state.target;
+  const otherBuild = (one: BoardWire) => {
+    if (one.becomes === 'comes off') return state.start;
+    if (one.becomes === 'differs') return state.asBuilt;
+    return state.target;
+  };
   const say = (one: BoardWire) =>
     `${padWords(`${board.slot}.${one.terminal}`, here)} ${one.other ? `to ${terminalWords(one.other, otherBuild(one))}` : 'in the air'}: ${becomesWords(one)}`;
   const answers: Answer[] = [
@@ -92,6 +95,11 @@ export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: s
     },
   ];
   const under = all.length - onSide.length;
+  const headlineOf = () => {
+    if (now) return `${now.wire.colour} ${now.wire.awg} AWG, ${now.wire.id}: ${say(now)}`;
+    if (filter === 'all') return 'Nothing on this side.';
+    return 'Nothing of that kind on this side.';
+  };
   return (
     <JobFrame
       bench={bench}
@@ -102,13 +110,7 @@ export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: s
           <strong>{board.slot}</strong>: {count(all)}
         </>
       }
-      under={
-        now
-          ? `${now.wire.colour} ${now.wire.awg} AWG, ${now.wire.id}: ${say(now)}`
-          : filter === 'all'
-            ? 'Nothing on this side.'
-            : 'Nothing of that kind on this side.'
-      }
+      under={headlineOf()}
       both={{
         title: `${slotTitle(board.slot, here)}${board.from === 'start' ? ', which comes off' : ''}`,
         note: `${model.name}, ${side === 'top' ? 'top side' : 'underside'}${under > 0 ? `; ${under} more on the other side` : ''}; board ${at + 1} of ${boards.length}, ↑ ↓ choose a wire`,

@@ -63,11 +63,18 @@ export function WireBodyView({ bench, wireId, setMode }: { bench: Bench; wireId:
   const step = <T,>(list: readonly T[], now: T, by: number) =>
     list[(Math.max(0, list.indexOf(now)) + by + list.length) % list.length]!;
   const landed = asBuilt.build.wires[wireId]?.ends.some(isAttached) ?? false;
-  const fixed = landed
-    ? 'It is landed already: what it is now is a fact'
-    : wire.from === 'tail'
-      ? 'It is a lead of its part: the part brings it so'
-      : null;
+  const fixedOf = () => {
+    if (landed) return 'It is landed already: what it is now is a fact';
+    if (wire.from === 'tail') return 'It is a lead of its part: the part brings it so';
+    return null;
+  };
+  const fixed = fixedOf();
+  const blockedOf = () => {
+    if (changes.length === 0) return 'It is so already';
+    if (worst?.severity === 'kill') return worst.says;
+    if (edits.pending) return 'changing';
+    return null;
+  };
   const answers: Answer[] = [
     { key: 'Escape', label: 'Wiring', act: back },
     {
@@ -91,20 +98,19 @@ export function WireBodyView({ bench, wireId, setMode }: { bench: Bench; wireId:
       label: `Plan: ${colour}, ${awg} AWG`,
       main: true,
       act: () => edits.make(changes, back),
-      blocked:
-        fixed ??
-        (changes.length === 0
-          ? 'It is so already'
-          : worst?.severity === 'kill'
-            ? worst.says
-            : edits.pending
-              ? 'changing'
-              : null),
+      blocked: fixed ?? blockedOf(),
     },
   ];
   const end =
     ([1, 0] as const).find((one) => terminalUnder(assemble(plan.target, catalogue), wire.ends[one]) !== null) ?? 1;
   const ref = terminalUnder(assemble(plan.target, catalogue), wire.ends[end]);
+  const underOf = () => {
+    if (edits.failed) return `The plan was not changed: ${edits.failed}`;
+    if (fixed) return `${fixed}.`;
+    if (worst) return `${severityWord[worst.severity]}: ${worst.says}`;
+    if (changes.length > 0) return 'No rule objects. It is kept when the planner runs again.';
+    return 'Up and down for the colour, left and right for the gauge.';
+  };
   return (
     <JobFrame
       bench={bench}
@@ -116,17 +122,7 @@ export function WireBodyView({ bench, wireId, setMode }: { bench: Bench; wireId:
           {ref ? ` to ${padWords(ref, target)}` : ''}?
         </>
       }
-      under={
-        edits.failed
-          ? `The plan was not changed: ${edits.failed}`
-          : fixed
-            ? `${fixed}.`
-            : worst
-              ? `${severityWord[worst.severity]}: ${worst.says}`
-              : changes.length > 0
-                ? 'No rule objects. It is kept when the planner runs again.'
-                : 'Up and down for the colour, left and right for the gauge.'
-      }
+      under={underOf()}
       left={{ ...wireHands(bench, jointName(wireId, end)).left, title: 'where it goes' }}
       crossing={
         <>

@@ -242,7 +242,9 @@ function WiresSheet({ bench }: { bench: Bench }) {
 function endOf({ wire, from, to }: WireRow, end: 0 | 1, target: Assembly): string {
   const { ends } = target.build.wires[wire]!;
   const ref = ends[end].at.on === 'cavity' ? terminalUnder(target, ends[end]) : null;
-  return ref ? `${ref}, plug` : end === 0 ? from : to;
+  if (ref) return `${ref}, plug`;
+  if (end === 0) return from;
+  return to;
 }
 
 function stateOf({ wire }: WireRow, there: Build, target: Build): string {
@@ -255,5 +257,7 @@ function stateOf({ wire }: WireRow, there: Build, target: Build): string {
   );
   if (away) return '▲ differs from plan';
   const landed = ends.filter(({ at, wanted }) => at.on !== 'air' || wanted.on === 'air').length;
-  return landed === 2 ? '● landed' : built.ends.some(isAttached) ? '◐ one end landed' : '○ planned';
+  if (landed === 2) return '● landed';
+  if (built.ends.some(isAttached)) return '◐ one end landed';
+  return '○ planned';
 }

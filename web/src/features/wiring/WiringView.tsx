@@ -59,9 +59,9 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
   const { wire, end, planned, now, plugged } = here;
   const joint = jointName(wire.id, end);
   const ring = useRing(bench, joint, planned ?? now!);
-  const offer = ring.moved && planned ? offerToPlan(plan, asBuilt, wire.id, end, ring.at) : null;
+  const offer = ring.moved && planned ? offerToPlan(plan, asBuilt, { wireId: wire.id, end }, ring.at) : null;
   const found =
-    ring.moved && now && ring.at !== now ? foundElsewhere(asBuilt, wire.id, end, ring.at, plan.cells) : null;
+    ring.moved && now && ring.at !== now ? foundElsewhere(asBuilt, { wire: wire.id, end }, ring.at, plan.cells) : null;
   const objection = objectionTo(here, ring.moved, offer);
   const { findings } = walk;
   const { shown } = findings;
@@ -92,6 +92,23 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
     { key: '8', label: 'Set-up', act: () => void navigate(`/jobs/${jobId}/setup`) },
     { key: '0', label: 'See all', act: () => setMode({ is: 'whole board', slot: splitRef(ring.at).slot }) },
   ];
+  const labelOf = () => {
+    if (ring.moved) return `Plan: on ${padWords(ring.at, target)}`;
+    if (plugged) return 'Moved in its plug';
+    return 'Arrows move the ring';
+  };
+  const foundBlockedOf = () => {
+    if (found) return null;
+    if (now) return 'It is known to be there';
+    return 'It is not on any pad yet';
+  };
+  const blockedOf = () => {
+    if (shown) {
+      if (shown.of === 'the quad as it came in') return 'it came so: it is moved, not waived';
+      return null;
+    }
+    return 'no rule objects here';
+  };
   const answers: Answer[] = [
     { key: 'Escape', label: ring.moved ? 'Ring back' : 'Bench', act: () => (ring.moved ? ring.back() : setMode(work)) },
     { key: '-', label: 'Wire before', hidden: true, act: () => walk.by(-1) },
@@ -131,11 +148,7 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
       label: 'May the finding stay as it is?',
       hidden: true,
       act: waive,
-      blocked: shown
-        ? shown.of === 'the quad as it came in'
-          ? 'it came so: it is moved, not waived'
-          : null
-        : 'no rule objects here',
+      blocked: blockedOf(),
     },
     ...(ring.moved
       ? []
@@ -151,18 +164,14 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
             key: '0',
             label: `Found: it is on ${padWords(ring.at, target)}`,
             act: keepFound,
-            blocked: found ? null : now ? 'It is known to be there' : 'It is not on any pad yet',
+            blocked: foundBlockedOf(),
           },
         ]
       : doors),
     ...arrows,
     {
       key: 'Enter',
-      label: ring.moved
-        ? `Plan: on ${padWords(ring.at, target)}`
-        : plugged
-          ? 'Moved in its plug'
-          : 'Arrows move the ring',
+      label: labelOf(),
       main: true,
       act: planIt,
       blocked: !ring.moved
@@ -175,6 +184,11 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
     flipped: ring.flipped,
     ...(plugged ? {} : { onPick: ring.pick }),
   });
+  const betweenOf = () => {
+    if (found) return <IfFound found={found} />;
+    if (shown && !ring.moved) return <FindingHere findings={findings} bench={bench} />;
+    return <WiresBetween bench={bench} walk={walk} here={here} />;
+  };
   return (
     <JobFrame
       bench={bench}
@@ -199,15 +213,7 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
         failed: edits.failed,
         changes: offer?.changes.length ?? 0,
       })}
-      crossing={
-        found ? (
-          <IfFound found={found} />
-        ) : shown && !ring.moved ? (
-          <FindingHere findings={findings} bench={bench} />
-        ) : (
-          <WiresBetween bench={bench} walk={walk} here={here} />
-        )
-      }
+      crossing={betweenOf()}
     />
   );
 }

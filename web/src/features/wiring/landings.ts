@@ -22,12 +22,17 @@ export function walkedEnds({ state: { target, asBuilt } }: Pick<Bench, 'state'>)
       const at = by === 'factory' ? null : terminalUnder(inPlan ? target : asBuilt, wire.ends[end]);
       if (!at) return [];
       const built = there.build.wires[wire.id];
+      const nowOf = () => {
+        if (!inPlan) return at;
+        if (built) return terminalUnder(there, built.ends[end]);
+        return null;
+      };
       return [
         {
           wire,
           end,
           planned: inPlan ? at : null,
-          now: !inPlan ? at : built ? terminalUnder(there, built.ends[end]) : null,
+          now: nowOf(),
           plugged: by === 'crimp',
         },
       ];
@@ -41,7 +46,12 @@ export function walkedEnds({ state: { target, asBuilt } }: Pick<Bench, 'state'>)
 export function endWords(bench: Bench, { wire, planned, now }: WalkedEnd): string {
   const { target, asBuilt } = bench.state;
   if (!planned) return `╱ ${wire.id} off ${padWords(now!, asBuilt)}`;
-  return `${now === planned ? '●' : now ? '▲' : '○'} ${wire.id} → ${padWords(planned, target)}`;
+  const glyphOf = () => {
+    if (now === planned) return '●';
+    if (now) return '▲';
+    return '○';
+  };
+  return `${glyphOf()} ${wire.id} → ${padWords(planned, target)}`;
 }
 
 /** What a wire is called, also when the plan does not have it. */

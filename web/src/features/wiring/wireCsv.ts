@@ -13,11 +13,10 @@ export function writeWires(rows: readonly WireRow[]): string {
 }
 
 export function readWires(text: string): CsvRead<{ line: number; row: WireRow }> {
-  return readRows(
-    text,
+  return readRows(text, {
     columns,
-    ['wire', 'from', 'to', 'gauge awg', 'colour'],
-    (cell, fault, line) => {
+    wanted: ['wire', 'from', 'to', 'gauge awg', 'colour'],
+    make: (cell, fault, line) => {
       for (const name of ['wire', 'from', 'to', 'colour']) if (!cell[name]) fault(`${name} is empty`);
       const awg = numberIn(cell['gauge awg'], fault, 'gauge awg');
       if (awg < 4 || awg > 40) fault(`gauge awg is 4 to 40, not ${awg}`);
@@ -32,6 +31,6 @@ export function readWires(text: string): CsvRead<{ line: number; row: WireRow }>
       };
       return { line, row };
     },
-    ({ row }) => row.wire,
-  );
+    unique: ({ row }) => row.wire,
+  });
 }

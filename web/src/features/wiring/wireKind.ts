@@ -6,5 +6,7 @@ export type WireKind = 'supply' | 'ground' | 'signal';
 export function kindOf(net: Net | null, assembly: Assembly): WireKind {
   const is = (role: 'ground' | 'supply') =>
     net?.terminals.some((ref) => assembly.terminal(ref)?.roles.some((one) => one.is === role));
-  return is('ground') ? 'ground' : is('supply') ? 'supply' : 'signal';
+  if (is('ground')) return 'ground';
+  if (is('supply')) return 'supply';
+  return 'signal';
 }
