@@ -2,7 +2,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', 'data/**', '.out/**', '**/*.cjs', 'test-results/**'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', 'data/**', 'data-dev/**', '.out/**', '**/*.cjs', 'test-results/**'] },
   ...tseslint.configs.recommended,
   {
     rules: {

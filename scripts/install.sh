@@ -42,10 +42,19 @@ need_modules() {
   echo "$want" >"$stamp"
 }
 
+# data_folder NAME: where a database may lie. Under root it runs as the user mysql, who must be able to enter the folder.
+data_folder() {
+  if [ "$(id -u)" = 0 ] && ! setpriv --reuid mysql --regid mysql --clear-groups test -x "$PWD"; then
+    echo "/var/lib/junctor-$(pwd | sha256sum | cut -c1-8)${1#data}"
+  else
+    echo "$PWD/$1"
+  fi
+}
+
 # The pages, when anything they are made of is newer than they are.
 need_pages() {
   local built=web/dist/index.html
-  if [ -f "$built" ] && [ -z "$(find web/src web/index.html web/vite.config.ts core/src package-lock.json -newer "$built" -print -quit)" ]; then return; fi
+  if [ -f "$built" ] && [ -z "$(find web/src web/index.html web/public web/vite.config.ts core/src solver/src package-lock.json -newer "$built" -print -quit)" ]; then return; fi
   echo "Building the pages ..."
   (cd web && npx vite build --logLevel warn) || fail "The pages could not be built."
 }

@@ -1,17 +1,17 @@
 /** Runs the kinds of test one after the other, counts them, and ends with one line that says how it went. */
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 
 const workspaces = ['core', 'solver', 'catalogue', 'server', 'demo', 'cli', 'proof', 'web', 'e2e'];
 
 const kinds = {
   types: () =>
-    ['tsconfig.node.json', 'tsconfig.browser.json'].map((file) =>
-      command(`types by ${file}`, 'npx', ['tsc', '-p', file]),
-    ),
+    ['tsconfig.node.json', 'tsconfig.browser.json'].map((file) => command(`types by ${file}`, 'tsc', ['-p', file])),
   lint: () => [
-    command('eslint', 'npx', ['eslint', '.', '--max-warnings', '0']),
-    command('who imports whom', 'npx', ['depcruise', '--config', '.dependency-cruiser.cjs', ...workspaces]),
+    command('format, else npm run format', 'prettier', ['.', '--check', '--log-level', 'warn']),
+    command('eslint', 'eslint', ['.', '--max-warnings', '0']),
+    command('nothing is exported or depended on that nobody uses', 'knip', []),
+    command('who imports whom', 'depcruise', ['--config', '.dependency-cruiser.cjs', ...workspaces]),
     command('catalogue has all data', 'node', ['--import', 'tsx', 'catalogue/src/lintCatalogue.ts']),
   ],
   unit: () => vitest('unit'),
@@ -29,7 +29,7 @@ let passed = 0;
 let failed = 0;
 for (const kind of asked ? [asked] : Object.keys(kinds)) {
   const from = Date.now();
-  const results = kinds[kind]();
+  const results = (await Promise.all(await kinds[kind]())).flat();
   for (const result of results) {
     passed += result.passed;
     failed += result.failed;
@@ -40,18 +40,31 @@ if (passed === 0) failed += 1;
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
 
-function run(program, args, env = {}) {
-  return spawnSync(program, args, { stdio: 'inherit', env: { ...process.env, ...env } }).status ?? 1;
+/** The exit code; what is said comes out whole when it ends if several run beside each other. */
+function run(program, args, { env = {}, whole = false } = {}) {
+  const child = spawn(program, args, {
+    stdio: whole ? ['ignore', 'pipe', 'pipe'] : 'inherit',
+    env: { ...process.env, PATH: `node_modules/.bin:${process.env.PATH}`, ...env },
+  });
+  let said = '';
+  for (const stream of whole ? [child.stdout, child.stderr] : []) stream.on('data', (chunk) => (said += chunk));
+  return new Promise((resolve) => {
+    child.once('error', () => resolve(1));
+    child.once('close', (code) => {
+      if (said && code !== 0) process.stderr.write(said);
+      resolve(code ?? 1);
+    });
+  });
 }
 
-function command(name, program, args) {
-  const ok = run(program, args) === 0;
-  if (!ok) console.error(`failed: ${name}`);
+async function command(name, program, args) {
+  const ok = (await run(program, args, { whole: true })) === 0;
+  console.log(`${ok ? 'holds' : 'FAILED'}: ${name}`);
   return { passed: ok ? 1 : 0, failed: ok ? 0 : 1 };
 }
 
-function withPages(tests) {
-  const built = command('pages build', 'bash', ['-c', '. scripts/install.sh && need_pages']);
+async function withPages(tests) {
+  const built = await command('pages build', 'bash', ['-c', '. scripts/install.sh && need_pages']);
   return built.failed ? [built] : tests();
 }
 
@@ -63,11 +76,10 @@ function counted(file, read, status) {
   return [result];
 }
 
-function vitest(project) {
+async function vitest(project) {
   const file = `.out/${project}.json`;
   rmSync(file, { force: true });
-  const status = run('npx', [
-    'vitest',
+  const status = await run('vitest', [
     'run',
     '--project',
     project,
@@ -78,11 +90,11 @@ function vitest(project) {
   return counted(file, (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }), status);
 }
 
-function playwright() {
+async function playwright() {
   const file = '.out/e2e.json';
   rmSync(file, { force: true });
-  const status = run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], {
-    PLAYWRIGHT_JSON_OUTPUT_NAME: `${process.cwd()}/${file}`,
+  const status = await run('playwright', ['test', '--config', 'e2e/playwright.config.ts'], {
+    env: { PLAYWRIGHT_JSON_OUTPUT_NAME: `${process.cwd()}/${file}` },
   });
   return counted(file, ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }), status);
 }

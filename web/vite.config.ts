@@ -5,5 +5,5 @@ export default defineConfig({
   plugins: [react()],
   build: { target: 'es2022', chunkSizeWarningLimit: 900 },
   worker: { format: 'es' },
-  server: { proxy: { '/api': 'http://127.0.0.1:4680' } },
+  server: { proxy: { '/api': `http://127.0.0.1:${process.env.JUNCTOR_PORT ?? 4680}` } },
 });

@@ -39,7 +39,7 @@ export interface DemoJob {
   intake: Intake;
 }
 
-export interface DemoInput {
+interface DemoInput {
   catalogue: Catalogue;
   templates: readonly Template[];
   meter: Meter;

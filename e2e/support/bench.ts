@@ -3,7 +3,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 
-export const technician = { name: 'Bram Tolley', password: 'saltpan-bench' };
+const technician = { name: 'Bram Tolley', password: 'saltpan-bench' };
 export const lead = { name: 'Oda Quill', password: 'saltpan-lead' };
 
 export async function signIn(page: Page, url: string, { name, password } = technician): Promise<void> {
@@ -108,7 +108,7 @@ export async function logOf(page: Page, url: string, quadId: string): Promise<Lo
   return (await response.json()) as LogRecord[];
 }
 
-export interface LogRecord {
+interface LogRecord {
   id: string;
   seq: number;
   step: string | null;

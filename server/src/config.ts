@@ -2,13 +2,15 @@
 import { isAbsolute, join, resolve } from 'node:path';
 import { StartError } from './database/StartError';
 
-export interface Config {
+interface Config {
   port: number;
   dataFolder: string;
   /** Another MariaDB instead of the private one: the owner's URL. */
   dbUrl: string | null;
   dbName: string;
   empty: boolean;
+  /** False: only the interface for programs, while a development server gives the pages. */
+  pages: boolean;
   /** Derived views are made again, all of them. */
   rebuild: boolean;
   durable: boolean;
@@ -16,12 +18,13 @@ export interface Config {
   signInTries: number;
 }
 
+const known = ['--empty', '--rebuild', '--no-pages'];
 const project = join(import.meta.dirname, '..', '..');
 
 /** @throws {StartError} For a setting or an argument that means nothing. */
 export function configFrom(env: Readonly<Record<string, string | undefined>>, args: readonly string[]): Config {
-  const unknown = args.find((arg) => arg !== '--empty' && arg !== '--rebuild');
-  if (unknown) throw new StartError(`Unknown argument ${unknown}. Known: --empty, --rebuild`);
+  const unknown = args.find((arg) => !known.includes(arg));
+  if (unknown) throw new StartError(`Unknown argument ${unknown}. Known: ${known.join(', ')}`);
   const data = env.JUNCTOR_DATA ?? join(project, 'data');
   return {
     port: number(env.JUNCTOR_PORT, 4680, 'JUNCTOR_PORT'),
@@ -29,6 +32,7 @@ export function configFrom(env: Readonly<Record<string, string | undefined>>, ar
     dbUrl: env.JUNCTOR_DB_URL ?? null,
     dbName: env.JUNCTOR_DB_NAME ?? 'junctor',
     empty: args.includes('--empty'),
+    pages: !args.includes('--no-pages'),
     rebuild: args.includes('--rebuild'),
     durable: env.JUNCTOR_TEST_DATA !== '1',
     logLevel: env.JUNCTOR_LOG ?? 'warn',

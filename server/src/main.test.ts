@@ -66,6 +66,6 @@ it('another database that cannot be reached, and an argument that means nothing'
   expect([away.code, away.said]).toEqual([1, expect.stringMatching(/^Cannot reach the database: .*ECONNREFUSED.*\n$/)]);
   expect(await start({}, '--emtpy')).toEqual({
     code: 1,
-    said: 'Unknown argument --emtpy. Known: --empty, --rebuild\n',
+    said: 'Unknown argument --emtpy. Known: --empty, --rebuild, --no-pages\n',
   });
 });

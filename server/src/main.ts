@@ -17,7 +17,8 @@ const pages = join(import.meta.dirname, '..', '..', 'web', 'dist');
 async function main(): Promise<void> {
   const config = configFrom(process.env, process.argv.slice(2));
   const log = pino({ level: config.logLevel });
-  if (!existsSync(join(pages, 'index.html'))) throw new StartError('The pages are not built: start with ./start');
+  if (config.pages && !existsSync(join(pages, 'index.html')))
+    throw new StartError('The pages are not built: start with ./start');
   // The port first: a second start must not disturb the first one's database.
   let handler: RequestListener = notReady;
   const server = await listen(config.port, (request, response) => handler(request, response));
@@ -40,7 +41,7 @@ async function main(): Promise<void> {
       rebuild: config.rebuild,
       log,
       now: () => new Date(),
-      pages,
+      pages: config.pages ? pages : null,
       signInTries: config.signInTries,
     });
     close = () => shop.database.close();

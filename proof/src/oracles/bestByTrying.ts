@@ -7,7 +7,7 @@ import type { Pad, Term } from './parts';
 import type { Choice } from './ways';
 import { Ways } from './ways';
 
-export interface Best {
+interface Best {
   loss: number;
   crowding: number;
   lengthMm: number;

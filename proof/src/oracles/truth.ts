@@ -13,7 +13,7 @@ export interface Outcome {
   because: string;
 }
 
-export interface Case {
+interface Case {
   build: Build;
   catalogue: Catalogue;
   links: readonly Link[];

@@ -9,7 +9,7 @@ export interface Choice {
   to: readonly { pad: Pad; rail: string | null; typical: number; peak: number; doubt: number; mm: number }[];
 }
 
-export interface Way {
+interface Way {
   loss: number;
   ports: readonly string[];
   parts: readonly string[];

@@ -8,7 +8,7 @@ import { mutate } from '../generators/mutate';
 import type { Outcome } from '../oracles/truth';
 import { truth } from '../oracles/truth';
 
-export interface Mended {
+interface Mended {
   mutant: Mutant;
   /** What the rules say that they did not say before. */
   says: string;

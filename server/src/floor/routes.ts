@@ -16,7 +16,7 @@ export function floorRoutes(deps: LogDeps): Router {
   });
 }
 
-export interface FloorReply {
+interface FloorReply {
   /** The same for the same floor. */
   tag: string;
   /** Lines as JSON. */

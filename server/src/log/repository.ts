@@ -9,7 +9,7 @@ import { fromJson, fromSqlTime, toSqlTime } from '../database/Database';
 export type SentRecord = Omit<QuadRecord, 'quadId' | 'seq' | 'arrivedAt'>;
 
 /** A record with the name of whoever made it. */
-export type NamedRecord = QuadRecord & { person: string };
+type NamedRecord = QuadRecord & { person: string };
 
 type Row = Omit<NamedRecord, 'body' | 'replaces'> & {
   body: string;

@@ -10,7 +10,7 @@ import { modelRow } from '../catalogue/storedModels';
 import { toSqlTime } from '../database/Database';
 import type { Deps } from '../http/Deps';
 
-export type Taken = { ok: true; added: number; known: number } | { ok: false; mistakes: readonly Mistake[] };
+type Taken = { ok: true; added: number; known: number } | { ok: false; mistakes: readonly Mistake[] };
 
 /** More are not listed: the file is refused anyway. */
 const mostMistakes = 500;

@@ -11,7 +11,7 @@ import { makeQuadLogs } from '../log/QuadLogs';
 import type { ShopKind } from './firstStart';
 import { ensureShop } from './firstStart';
 
-export interface ShopOptions {
+interface ShopOptions {
   ownerUrl: string;
   databaseName: string;
   /** null: whatever is there, the demo shop the first time. */

@@ -8,14 +8,14 @@ import { useSyncExternalStore } from 'react';
 import { ApiError, OfflineError, request } from './client';
 import { newId } from './device';
 
-export interface Batch {
+interface Batch {
   key: string;
   quadId: string;
   personId: string;
   records: readonly QuadRecord[];
 }
 
-export interface OutboxState {
+interface OutboxState {
   batches: readonly Batch[];
   waiting: number;
   /** Why nothing gets through, in words; null while all is well. */

@@ -3,7 +3,7 @@ import type { ModelIndexLine, PartLine, PartModel, StockLine } from '@junctor/co
 import { useQuery } from '@tanstack/react-query';
 import { request } from './client';
 
-export interface ModelSheet {
+interface ModelSheet {
   revisions: readonly PartModel[];
   retired: boolean;
   usedIn: readonly {

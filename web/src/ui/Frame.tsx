@@ -5,7 +5,7 @@ import styled from 'styled-components';
 /** What the two hands hold and what is between them; or one thing held in both. */
 export type Held = { left: Hand; crossing: ReactNode; right: Hand } | { both: Hand };
 
-export type FrameProps = Held & {
+type FrameProps = Held & {
   head: ReactNode;
   sentence: ReactNode;
   under: ReactNode;

@@ -1,7 +1,7 @@
 /** What the server refused, told beside the field it is about. */
 import { ApiError } from '../api/client';
 
-export interface FieldErrors {
+interface FieldErrors {
   /** The mistake of a field, or null. */
   of(path: string): string | null;
   /** What belongs to no field shown; of a file, with its place in it. */

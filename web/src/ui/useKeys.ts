@@ -3,7 +3,7 @@ import { useLayoutEffect, useRef } from 'react';
 import type { Answer } from './Answers';
 
 /** A pedal is Enter: what bounces within this answers nothing. */
-export const bounceMs = 350;
+const bounceMs = 350;
 // A page that is quick to open must not take its first Enter for a bounce.
 let lastEnterAt = -Infinity;
 

@@ -2,7 +2,7 @@
 import type { XY } from '../../facts/terms/names';
 import { segmentsCross } from '../../physics/geometry/crossings';
 
-export interface Room {
+interface Room {
   /** Where the lines bend, left and right of the board. */
   leftX: number;
   rightX: number;

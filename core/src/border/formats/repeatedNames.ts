@@ -1,14 +1,14 @@
 /** Names that stand twice in one object of a JSON text: readers keep the last and lose the others in silence. */
 
 /** The part of a JSON parser's tree that is needed here; jsonc-parser's `Node` is one. */
-export interface JsonNode {
+interface JsonNode {
   type: string;
   offset: number;
   value?: unknown;
   children?: readonly JsonNode[];
 }
 
-export interface RepeatedName {
+interface RepeatedName {
   /** Where in the file, like `plan.target.wires.W1`. */
   path: string;
   offset: number;

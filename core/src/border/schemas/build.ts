@@ -43,7 +43,7 @@ const wireBodyKeys = {
 };
 
 export const wireBody = Joi.object(wireBodyKeys);
-export const wire = Joi.object({ id: key, ...wireBodyKeys, ends: Joi.array().items(wireEnd).length(2) });
+const wire = Joi.object({ id: key, ...wireBodyKeys, ends: Joi.array().items(wireEnd).length(2) });
 export const housing = Joi.object({
   id: key,
   family: key,

@@ -3,7 +3,6 @@ import Joi from 'joi';
 import { buildFile, planChange } from './build';
 import { id, key, name, text } from './common';
 
-export const personName = name;
 const password = Joi.string().min(8).max(200);
 const device = Joi.object({ id, label: Joi.string().trim().min(1).max(80) });
 
@@ -17,7 +16,7 @@ const date = Joi.string()
   .pattern(/^\d{4}-\d\d-\d\d$/, 'date')
   .allow(null);
 
-export const intake = Joi.object({
+const intake = Joi.object({
   wants: text,
   valueMinor: Joi.number().integer().min(0).max(1e12),
   pack: key.allow(null),

@@ -157,7 +157,7 @@ const body = Joi.when(
   },
 );
 
-export const sentRecord = Joi.object({
+const sentRecord = Joi.object({
   id,
   jobId: id,
   step: stepId.allow(null),

@@ -16,7 +16,7 @@ export function checkElements(model: PartModel): ModelMistake[] {
 }
 
 /** The nodes an element stands between. */
-export function nodesOf(element: Element): readonly string[] {
+function nodesOf(element: Element): readonly string[] {
   switch (element.is) {
     case 'resistor':
     case 'winding':

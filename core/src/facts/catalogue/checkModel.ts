@@ -191,7 +191,7 @@ function checkKnownFrom(model: PartModel): ModelMistake[] {
 }
 
 /** What a JSON pointer leads to; undefined when nothing is there. */
-export function atPointer(value: unknown, pointer: string): unknown {
+function atPointer(value: unknown, pointer: string): unknown {
   return pointer
     .split('/')
     .slice(1)

@@ -41,7 +41,7 @@ export function liesByArrow(kind: PartKind): boolean {
 }
 
 /** Somewhere a wire can be put: no lead of the part itself, and no bare metal. */
-export function canLand({ form }: Pick<Terminal, 'form'>): boolean {
+function canLand({ form }: Pick<Terminal, 'form'>): boolean {
   return form !== 'tail' && form !== 'metal';
 }
 

@@ -24,7 +24,7 @@ export function revisionMistakes(before: PartModel | null, next: PartModel): Mod
   ];
 }
 
-export interface ModelChange {
+interface ModelChange {
   what: string;
   before: string;
   after: string;

@@ -3,7 +3,7 @@ import type { TerminalRef } from '../terms/names';
 import type { ActEntry, Entry, LogState } from './logState';
 
 /** What a note stands on: true for an act that it does not survive. */
-export type StandsOn = (act: ActEntry) => boolean;
+type StandsOn = (act: ActEntry) => boolean;
 
 /**
  * The act that makes a note stale: later by seq or by the clock, either is enough, so that a late offline record or a

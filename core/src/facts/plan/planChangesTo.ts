@@ -6,7 +6,7 @@ import { pinName } from './planChange';
 import type { Wish } from './wish';
 import { sameJson } from '../terms/sameJson';
 
-export interface PlanParts {
+interface PlanParts {
   target: Build;
   links: readonly Link[];
   wishes: readonly Wish[];

@@ -34,7 +34,7 @@ export function wireRows({ wires }: Pick<Build, 'wires'>, links: readonly Link[]
   }));
 }
 
-export function landingWord(at: Landing): string {
+function landingWord(at: Landing): string {
   if (at.on === 'terminal') return at.ref;
   if (at.on === 'cavity') return `${at.housing}#${at.position}`;
   return at.end;

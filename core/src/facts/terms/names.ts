@@ -46,7 +46,7 @@ export function splitJoint(name: string): { wire: WireId; end: 0 | 1 } | null {
 }
 
 /** Volts of one lithium pouch cell, empty and full. */
-export const cellV: Range = [3.0, 4.2];
+const cellV: Range = [3.0, 4.2];
 
 /** Empty to full volts of packs of so many cells in series, fewest and most. */
 export function packVolts(cells: Range): Range {

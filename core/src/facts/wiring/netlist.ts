@@ -26,7 +26,7 @@ export interface Netlist {
 }
 
 /** The conductor inside a part that a terminal belongs to, as `SLOT:NODE`; null when it does not exist. */
-export function conductorOf(assembly: Assembly, ref: TerminalRef): string | null {
+function conductorOf(assembly: Assembly, ref: TerminalRef): string | null {
   const { slot, terminal } = splitRef(ref);
   const model = assembly.model(slot);
   const found = model && terminalOf(model, terminal);

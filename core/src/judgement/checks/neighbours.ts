@@ -6,7 +6,7 @@ import { gapMm } from '../../physics/geometry/gap';
 import type { Assembly } from '../../facts/assembly/assembly';
 
 /** Copper to copper, in mm. */
-export const neighbourWithinMm = 2;
+const neighbourWithinMm = 2;
 
 /** Neighbours of a terminal on the same side of its board, nearest first. */
 export function neighboursOf(model: PartModel, terminal: Terminal): { terminal: Terminal; gapMm: number }[] {

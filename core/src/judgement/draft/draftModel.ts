@@ -80,7 +80,7 @@ export function draftModel(draft: BoardDraft): Drafted {
 }
 
 /** Small letters, digits and hyphens. */
-export function idOf(name: string): string {
+function idOf(name: string): string {
   return (
     name
       .normalize('NFKD')

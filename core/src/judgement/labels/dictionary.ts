@@ -21,7 +21,7 @@ export interface LabelView {
 
 type Reader = (match: RegExpExecArray, view: LabelView) => readonly Candidate[];
 
-export interface Entry {
+interface Entry {
   pattern: RegExp;
   read: Reader;
 }

@@ -49,7 +49,7 @@ function viewOf(kind: PartKind, plain: readonly string[]): LabelView {
 }
 
 /** Capitals, no spaces, one kind of minus, no brackets. */
-export function canonical(printed: string): string {
+function canonical(printed: string): string {
   return printed
     .normalize('NFKC')
     .toUpperCase()

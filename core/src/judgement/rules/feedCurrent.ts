@@ -6,7 +6,7 @@ import { terminalUnder } from '../../facts/wiring/terminalUnder';
 import type { RuleView } from './finding';
 import { hasRole } from '../../facts/catalogue/roles';
 
-export interface Feed {
+interface Feed {
   /** The supply terminal that is fed. */
   ref: TerminalRef;
   /** Typically, at the empty pack, through this wire alone. */

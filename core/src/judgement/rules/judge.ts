@@ -51,7 +51,7 @@ export function judgeSoFar(
 }
 
 /** The target with every end that has been landed since the start where it really is. */
-export function targetAsLanded(asBuilt: Build, target: Build, start: Build): Build {
+function targetAsLanded(asBuilt: Build, target: Build, start: Build): Build {
   const wires = { ...target.wires };
   const untouched = (wire: Wire, end: 0 | 1) =>
     Boolean(start.wires[wire.id] && sameLanding(start.wires[wire.id]!.ends[end].at, wire.ends[end].at));

@@ -3,8 +3,8 @@
  * i = Is * (exp(vj / nVt) - 1), v = vj + i * Rs; Is follows from the forward voltage at a stated current.
  * Source: Shockley's law; the emission coefficient is a typical value for silicon junctions in power parts.
  */
-export const emission = 1.7;
-export const thermalV = 0.025852;
+const emission = 1.7;
+const thermalV = 0.025852;
 const nVt = emission * thermalV;
 /** Exponents are cut here; beyond, the law goes on as a straight line. */
 const greatestExponent = 60;
@@ -18,7 +18,7 @@ export interface DiodeLaw {
 const saturations = new WeakMap<DiodeLaw, number>();
 
 /** Saturation current in A. */
-export function saturationA(law: DiodeLaw): number {
+function saturationA(law: DiodeLaw): number {
   const known = saturations.get(law);
   if (known !== undefined) return known;
   const amps = law.atA / (Math.exp((law.forwardV - law.atA * law.seriesOhms) / nVt) - 1);

@@ -13,7 +13,7 @@ export type Drive = { volts: number; ohms: number } | null;
 /** For each capacitor: the volts it stands at and the resistance behind them; null leaves it open. */
 export type CapacitorAs = (id: string) => { volts: number; ohms: number } | null;
 
-export interface Solution {
+interface Solution {
   volts: readonly number[];
   /** Red against black. */
   portV: number;

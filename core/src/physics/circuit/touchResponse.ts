@@ -9,7 +9,7 @@ import type { CapacitorAs, Drive } from './solve';
 import { solvePort } from './solve';
 import type { Meter } from '../../facts/terms/meter';
 
-export interface TouchResponse {
+interface TouchResponse {
   /** How long the meter sounds from the moment of touch, in seconds; Infinity when it never stops. */
   toneS: number;
   /** Red against black once everything has settled. */

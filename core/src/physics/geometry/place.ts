@@ -10,7 +10,7 @@ import type { Assembly } from '../../facts/assembly/assembly';
 import { liesByArrow } from '../../facts/catalogue/kinds';
 
 /** A service loop, so that boards can be lifted for repair. */
-export const slackMm = 30;
+const slackMm = 30;
 
 const usual: Readonly<Partial<Record<PartKind, readonly [number, number, number]>>> = {
   controller: [0, 0, 12],

@@ -55,7 +55,7 @@ export function motorMap(assembly: Assembly, convention: 'normal' | 'reversed' =
     .sort((a, b) => a.corner - b.corner);
 }
 
-export function other(sense: Sense): Sense {
+function other(sense: Sense): Sense {
   return sense === 'clockwise' ? 'anticlockwise' : 'clockwise';
 }
 

@@ -146,7 +146,7 @@ function newWires(from: Build, changes: readonly Change[]): WireBody[] {
 const counted: readonly PortKind[] = ['serial', 'video', 'lights', 'buzzer', 'i2c', 'escData', 'sense', 'motorSignal'];
 
 /** Ports of boards that are joined to a port of another part. */
-export function portsUsed(assembly: Assembly): Set<string> {
+function portsUsed(assembly: Assembly): Set<string> {
   const used = new Set<string>();
   for (const net of netlist(assembly).nets) {
     const ports = net.terminals.flatMap((ref) => {

@@ -3,7 +3,7 @@ import type { KitLine, KitState } from './kitLine';
 import type { Part } from '../../facts/catalogue/part';
 import type { StockLine } from '../../facts/catalogue/stockLine';
 
-export type PartInHand = Readonly<{
+type PartInHand = Readonly<{
   id: Part['id'];
   model: string;
   serial: string | null;

@@ -41,7 +41,7 @@ export function feedsOf(assembly: Assembly, packV: Range): Feed[] {
 }
 
 /** Parts on whose battery pads other wires may be landed beside the lead's. */
-export function carriesBattery({ kind }: PartModel): boolean {
+function carriesBattery({ kind }: PartModel): boolean {
   return kind === 'distribution' || kind === 'single board' || kind === 'esc';
 }
 

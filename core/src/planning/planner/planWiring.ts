@@ -74,7 +74,7 @@ export interface Conflict {
 export type PlanResult = Planned | Conflict | { is: 'gave up'; why: string };
 
 /** Called between solves: how far it is, from 0 to 1, and in words. */
-export type OnProgress = (share: number, words: string) => void;
+type OnProgress = (share: number, words: string) => void;
 
 /** A wiring that the rules refuse is forbidden and the next best is taken, so often at most. */
 const mostCuts = 8;

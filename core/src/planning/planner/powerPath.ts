@@ -108,7 +108,7 @@ function linkOf(lead: boolean, slot: string) {
 }
 
 /** Motor channels in order: those of ESC1 before ESC2, on a board by their number. */
-export function channelsOf(assembly: Assembly): Channel[] {
+function channelsOf(assembly: Assembly): Channel[] {
   const number = (slot: Slot) => Number(/\d+$/.exec(slot)?.[0] ?? 0);
   return Object.keys(assembly.build.slots)
     .sort((a, b) => number(a) - number(b))

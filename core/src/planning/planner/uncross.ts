@@ -13,13 +13,13 @@ export interface Strand {
   may: (pad: TerminalRef) => boolean;
 }
 
-export interface Ground {
+interface Ground {
   /** From above, mm. */
   pointOf: (ref: TerminalRef) => readonly [number, number];
   lengthMm: (own: TerminalRef, pad: TerminalRef) => number;
 }
 
-export interface Uncrossed {
+interface Uncrossed {
   /** In the order given. */
   pads: TerminalRef[];
   before: number;

@@ -145,7 +145,7 @@ function otherColours(wire: Wire): Remedy[] {
         .map((colour) => ({ says: `Make ${wire.id} ${colour}`, changes: [change(wire, { ...wire, colour })] }));
 }
 
-export function insulated(wire: Wire): Remedy[] {
+function insulated(wire: Wire): Remedy[] {
   const end = wire.ends.findIndex(({ at }) => at.on === 'air' && at.end === 'bare');
   return end < 0
     ? []

@@ -6,7 +6,7 @@ import type { PartKind, PartModel } from '../../facts/catalogue/partModel';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { isController } from '../../facts/catalogue/kinds';
 
-export interface Extra {
+interface Extra {
   what: string;
   model: string;
   there: boolean;

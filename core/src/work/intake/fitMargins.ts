@@ -6,7 +6,7 @@ import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Slot } from '../../facts/terms/names';
 import type { Assembly } from '../../facts/assembly/assembly';
 
-export interface FitMargin {
+interface FitMargin {
   what: string;
   slots: readonly Slot[];
   bay: string;
@@ -16,7 +16,7 @@ export interface FitMargin {
   verdict: 'go' | 'tight' | 'no';
 }
 
-export interface ScrewFit {
+interface ScrewFit {
   thread: string;
   lengthMm: number;
   clampsMm: number;

@@ -6,7 +6,7 @@ import type { Range, Slot } from '../../facts/terms/names';
 import { packVolts } from '../../facts/terms/names';
 import type { Assembly } from '../../facts/assembly/assembly';
 
-export interface MotorRisk {
+interface MotorRisk {
   motor: string;
   slots: readonly Slot[];
   fullV: number;

@@ -6,7 +6,7 @@ import { sourcesOf } from '../../judgement/rules/sources';
 import { netlist } from '../../facts/wiring/netlist';
 import type { Assembly } from '../../facts/assembly/assembly';
 
-export interface WindowLine {
+interface WindowLine {
   slot: Slot;
   pad: TerminalRef;
   printed: string;

@@ -12,7 +12,7 @@ import type { Assembly } from '../../facts/assembly/assembly';
 import { assemble } from '../../facts/assembly/assembly';
 import { lengthMmOf } from '../../physics/geometry/wireLength';
 
-export interface WeightForecast {
+interface WeightForecast {
   dryG: Range;
   /** By pack model, dry weight and pack together, propellers included when they are known. */
   withPack: readonly { pack: string; id: string; g: Range }[];

@@ -12,7 +12,7 @@ type AboutOf<Verb, Any = ChangeAbout> = Any extends { verb: infer Some; about: i
     : never
   : never;
 
-export interface ChangeStep<Verb extends ChangeVerb> extends Draft<Verb, AboutOf<Verb>> {
+interface ChangeStep<Verb extends ChangeVerb> extends Draft<Verb, AboutOf<Verb>> {
   effect: readonly Act[];
 }
 

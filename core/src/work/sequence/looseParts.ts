@@ -8,7 +8,7 @@ import type { Place } from './order';
 import type { StepState } from './step';
 import { done, open } from './step';
 
-export interface LoosePart {
+interface LoosePart {
   slot: Slot;
   model: PartModel;
 }

@@ -2,7 +2,7 @@
 import { repeatedNames } from '@junctor/core';
 import { parseTree } from 'jsonc-parser';
 
-export type ReadResult = { ok: true; file: unknown } | { ok: false; problem: string };
+type ReadResult = { ok: true; file: unknown } | { ok: false; problem: string };
 
 export async function readBuildFile(file: File | null): Promise<ReadResult> {
   if (!file || file.size === 0) return { ok: false, problem: 'Choose a build file first' };

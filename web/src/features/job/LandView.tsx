@@ -61,7 +61,7 @@ export function LandView({ bench, step, setMode }: { bench: Bench; step: Step; s
 }
 
 /** "A3 and C3 lie 1.4 mm away: look for a bridge." */
-export function neighbourLine(bench: Bench, ref: `${string}.${string}`): string {
+function neighbourLine(bench: Bench, ref: `${string}.${string}`): string {
   const { build } = bench.state.target;
   const { slot, terminal } = splitRef(ref);
   const model = assemble(build, bench.catalogue).model(slot)!;

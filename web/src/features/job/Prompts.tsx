@@ -5,7 +5,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import type { Answer } from '../../ui/Answers';
 
-export interface Choice {
+interface Choice {
   value: string;
   label: string;
   /** The key that always means this answer; without one, choices are numbered from 1. */
@@ -30,7 +30,7 @@ export type NumberPrompt<Id extends string> = Asked<Id> & {
 
 export type Prompt<Id extends string> = ChoicePrompt<Id> | NumberPrompt<Id>;
 
-export interface PromptState<Id extends string> {
+interface PromptState<Id extends string> {
   prompt: Prompt<Id>;
   index: number;
   given: Readonly<Partial<Record<Id, string>>>;

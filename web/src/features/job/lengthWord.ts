@@ -6,7 +6,7 @@ export function word(length: Length): string {
   return length === 'none' ? 'silent' : length;
 }
 
-export interface LengthAnswer {
+interface LengthAnswer {
   key: string;
   value: Length;
   label: string;

@@ -38,7 +38,7 @@ export interface Bench {
   ) => void;
 }
 
-export type BenchLoad = { is: 'loading' } | { is: 'failed'; why: string } | { is: 'ready'; bench: Bench };
+type BenchLoad = { is: 'loading' } | { is: 'failed'; why: string } | { is: 'ready'; bench: Bench };
 
 export function useBench(jobId: string): BenchLoad {
   const job = useJob(jobId);

@@ -4,7 +4,7 @@ import { useState } from 'react';
 
 const key = 'junctor.draft.board';
 
-export const emptyDraft: BoardDraft = {
+const emptyDraft: BoardDraft = {
   name: '',
   maker: '',
   kind: 'controller',

@@ -1,7 +1,7 @@
 /** Find as you type in the list of part models: every word must be in name, maker, kind or id. */
 import type { ModelIndexLine } from '@junctor/core';
 
-export interface Findable {
+interface Findable {
   line: ModelIndexLine;
   text: string;
 }

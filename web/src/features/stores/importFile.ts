@@ -6,7 +6,7 @@ export interface ImportFault {
   message: string;
 }
 
-export type ImportResult =
+type ImportResult =
   { ok: true; added: number; known: number } | { ok: false; says: string; faults: readonly ImportFault[] };
 
 export const largestBytes = 64 * 1024 * 1024;

@@ -67,7 +67,7 @@ export function heldWords({ what, of, value }: Pinned): string {
     : `wire from ${name}: ${value}${what === 'gauge' ? ' AWG' : ''}`;
 }
 
-export function served(planned: PlannedWish | undefined): string {
+function served(planned: PlannedWish | undefined): string {
   if (!planned) return '';
   return planned.way === null ? '→ dropped' : `→ ${planned.port?.replace('/', ' ') ?? planned.way}`;
 }

@@ -6,7 +6,7 @@ import { ApiError } from '../../api/client';
 import { useChangePlan } from '../../api/queries';
 import type { Bench } from '../job/useBench';
 
-export interface PlanEdits {
+interface PlanEdits {
   make: (changes: readonly PlanChange[], then?: () => void) => void;
   undo: () => void;
   redo: () => void;
@@ -61,7 +61,7 @@ const things: Readonly<Record<string, string>> = {
 };
 
 /** What somebody else has changed, as it is called at the bench. */
-export function conflictWords(error: Error): string {
+function conflictWords(error: Error): string {
   if (!(error instanceof ApiError) || error.refusal.code !== 'plan.conflict' || !error.refusal.path)
     return error.message;
   const [part, ...name] = error.refusal.path.split('/');

@@ -6,7 +6,7 @@ import type { PlanAnswer, PlanQuestion } from '../../compute/planWorker';
 import type { PlanWorker } from '../../compute/planner';
 import { openPlanWorker } from '../../compute/planner';
 
-export type Planning =
+type Planning =
   | { is: 'idle' }
   | { is: 'running'; share: number; words: string }
   | ({
@@ -17,7 +17,7 @@ export type Planning =
     } & PlanAnswer)
   | { is: 'failed'; why: string };
 
-export interface Planner {
+interface Planner {
   state: Planning;
   ask: (question: PlanQuestion) => void;
   alternatives: (wish: Wish) => void;

@@ -8,7 +8,7 @@ import { sideFor } from '../job/boardHand';
 
 export type Direction = 'left' | 'right' | 'up' | 'down';
 
-export interface Ring {
+interface Ring {
   at: TerminalRef;
   moved: boolean;
   flipped: boolean;

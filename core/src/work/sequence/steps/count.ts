@@ -9,7 +9,7 @@ import type { Draft, StepKind } from '../step';
 import { done, open } from '../step';
 import { untilWorkBegins } from '../untilWorkBegins';
 
-export interface CountStep extends Draft<'count', { kind: 'line'; line: KitLine }> {
+interface CountStep extends Draft<'count', { kind: 'line'; line: KitLine }> {
   line: KitLine;
 }
 

@@ -12,10 +12,10 @@ import type { PlacedChange } from '../placedChanges';
 import type { Draft, StepKind, StepState } from '../step';
 import { done, open } from '../step';
 
-export type LookAbout =
+type LookAbout =
   { kind: 'joints'; of: Group; joints: readonly string[] } | { kind: 'plug'; slot: Slot; connector: string };
 
-export type LookStep = Draft<'look', LookAbout>;
+type LookStep = Draft<'look', LookAbout>;
 
 /** One look after each row of joints, and one into each plug before it is mated. */
 export const look: StepKind<LookStep> = {

@@ -6,7 +6,7 @@ import { powerPlace, powerTurns } from '../powerPlace';
 import type { Draft, StepKind } from '../step';
 import { done, open } from '../step';
 
-export type PackStep = Draft<'pack', { kind: 'pack' }>;
+type PackStep = Draft<'pack', { kind: 'pack' }>;
 
 /** The pack measured at its plug, the limiter in line. */
 export const pack: StepKind<PackStep> = {

@@ -5,7 +5,7 @@ import { powerPlace, powerTurns } from '../powerPlace';
 import type { Draft, StepKind } from '../step';
 import { done, open } from '../step';
 
-export type PermitStep = Draft<'permit', { kind: 'gate'; gate: 'first power' }>;
+type PermitStep = Draft<'permit', { kind: 'gate'; gate: 'first power' }>;
 
 /** The server's word that everything before it holds. */
 export const permit: StepKind<PermitStep> = {

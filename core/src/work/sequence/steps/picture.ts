@@ -4,7 +4,7 @@ import { offTurns } from '../order';
 import type { Draft, StepKind } from '../step';
 import { untilWorkBegins } from '../untilWorkBegins';
 
-export type PictureStep = Draft<'picture', { kind: 'picture'; of: string }>;
+type PictureStep = Draft<'picture', { kind: 'picture'; of: string }>;
 
 /** A picture before something can no longer be seen: what is off already cannot be photographed any more. */
 export const picture: StepKind<PictureStep> = {

@@ -4,7 +4,7 @@ import { powerPlace, powerTurns } from '../powerPlace';
 import type { Draft, StepKind } from '../step';
 import { done, open } from '../step';
 
-export type PowerStep = Draft<'power', { kind: 'stage'; stage: 'limited, all' }>;
+type PowerStep = Draft<'power', { kind: 'stage'; stage: 'limited, all' }>;
 
 /** Limited first power. */
 export const power: StepKind<PowerStep> = {

@@ -6,7 +6,7 @@ import { passedPower } from '../passedPower';
 import type { Draft, StepKind } from '../step';
 import { done, open } from '../step';
 
-export type ProveStep = Draft<'prove', { kind: 'meter' }>;
+type ProveStep = Draft<'prove', { kind: 'meter' }>;
 
 /** The meter proved, and nothing left on the main leads. */
 export const prove: StepKind<ProveStep> = {

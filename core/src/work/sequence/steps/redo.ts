@@ -11,7 +11,7 @@ import { jointTurns, turns } from '../order';
 import type { Draft, StepKind } from '../step';
 import { open } from '../step';
 
-export interface RedoStep extends Draft<'redo', JointAbout> {
+interface RedoStep extends Draft<'redo', JointAbout> {
   effect: readonly Act[];
 }
 

@@ -12,7 +12,7 @@ import { done, open } from '../step';
 import { untilWorkBegins } from '../untilWorkBegins';
 import { powerPlace, powerTurns } from '../powerPlace';
 
-export type SayStep = Draft<'say', { kind: 'caution'; caution: Caution }>;
+type SayStep = Draft<'say', { kind: 'caution'; caution: Caution }>;
 
 /** A caution or a small duty that is done and said. */
 export const say: StepKind<SayStep> = {

@@ -6,7 +6,7 @@ import { firstOfModel, kitPlace, kitTurns, looseParts, notedOrSkipped } from '..
 import type { Draft, StepKind } from '../step';
 import { untilWorkBegins } from '../untilWorkBegins';
 
-export type SignStep = Draft<'sign', SlotAbout>;
+type SignStep = Draft<'sign', SlotAbout>;
 
 const signed: ReadonlySet<PartKind> = new Set(['esc', 'single board', 'controller', 'video unit']);
 

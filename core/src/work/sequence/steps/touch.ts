@@ -12,7 +12,7 @@ import { lastNote } from '../jobContext';
 import type { Draft, StepKind } from '../step';
 import { done, open } from '../step';
 
-export interface TouchStep extends Draft<'touch', { kind: 'touch'; listed: ListedTouch }> {
+interface TouchStep extends Draft<'touch', { kind: 'touch'; listed: ListedTouch }> {
   listed: ListedTouch;
 }
 

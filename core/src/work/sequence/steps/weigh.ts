@@ -6,7 +6,7 @@ import { firstOfModel, kitPlace, kitTurns, looseParts, notedOrSkipped } from '..
 import type { Draft, StepKind } from '../step';
 import { untilWorkBegins } from '../untilWorkBegins';
 
-export type WeighStep = Draft<'weigh', SlotAbout>;
+type WeighStep = Draft<'weigh', SlotAbout>;
 
 const weighed: ReadonlySet<PartKind> = new Set(['frame', 'esc', 'single board', 'controller', 'motor']);
 
