@@ -18,7 +18,7 @@ function templateGaps(id: string, name: string, plan: PlanDraft, models: readonl
   const against = judge(assemble(plan.target, makeCatalogue(models)), plan.links, plan.cells).filter(
     ({ severity }) => severity !== 'warn',
   );
-  return against.map(({ says }) => `${id}: ${says}`);
+  return against.map(({ message }) => `${id}: ${message}`);
 }
 
 if (process.argv[1] === import.meta.filename) {

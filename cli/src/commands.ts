@@ -30,7 +30,7 @@ export interface Said {
 
 export function checkFile({ plan }: BuildFile, catalogue: Catalogue): Said {
   const findings = judge(assemble(plan.target, catalogue), plan.links, plan.cells);
-  const lines = findings.map(({ severity, rule, says }) => `${severity}  ${rule}: ${says}`);
+  const lines = findings.map(({ severity, rule, message }) => `${severity}  ${rule}: ${message}`);
   return { text: lines.join('\n') || 'no rule objects', data: findings, found: findings.length > 0 };
 }
 
@@ -50,7 +50,7 @@ export async function planFile({ name, plan }: BuildFile, catalogue: Catalogue, 
   if (result.is === 'conflict') {
     const ways = waysOut(request, result, solve);
     return {
-      text: [`conflict: ${result.why}`, ...ways.map(({ says, loss }) => `  ${says} (loses ${loss})`)].join('\n'),
+      text: [`conflict: ${result.why}`, ...ways.map(({ message, loss }) => `  ${message} (loses ${loss})`)].join('\n'),
       data: { ...result, waysOut: ways },
       found: true,
     };
@@ -64,7 +64,9 @@ export async function planFile({ name, plan }: BuildFile, catalogue: Catalogue, 
   );
   const file = buildFileOf(name, { ...plan, target: result.target, links: result.links, wishes });
   return {
-    text: [...served, ...wires, ...result.findings.map(({ severity, says }) => `${severity}  ${says}`)].join('\n'),
+    text: [...served, ...wires, ...result.findings.map(({ severity, message }) => `${severity}  ${message}`)].join(
+      '\n',
+    ),
     data: file,
     found: result.findings.length > 0 || result.wishes.some(({ way }) => way === null),
   };

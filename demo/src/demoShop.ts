@@ -225,7 +225,7 @@ function cameIn(bench: Bench, startMs: number, asFound: Build): QuadRecord[] {
     { saw: 'weight', what: 'with propellers', grams: 1369 },
   ];
   const begun = record(bench, startWalk(bench, startMs), null, [...found, ...weights]);
-  return begun.records.map((one) => ({ ...one, how: 'found' }));
+  return begun.records.map((entry) => ({ ...entry, how: 'found' }));
 }
 
 /** A build without some parts and whatever hangs on them. */

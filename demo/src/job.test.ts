@@ -1,6 +1,6 @@
 /** A whole job by a virtual technician: gates, permits, staleness, the plan that follows a wrong pad. */
 import type { Act, Note, QuadRecord, Step } from '@junctor/core';
-import { deriveJob, fold, makeCatalogue, offerToPlan, applyPlanChanges, notesOf, validPermit } from '@junctor/core';
+import { deriveJob, fold, makeCatalogue, rebasePlan, applyPlanChanges, notesOf, validPermit } from '@junctor/core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { shippedModels, shippedTemplate } from '@junctor/catalogue';
 import { seededIds } from './seededIds';
@@ -23,7 +23,7 @@ const bench: Bench = {
   newId: seededIds(1),
 };
 const startMs = Date.UTC(2026, 0, 5, 8);
-const gate = (now: Walk, id: string) => now.state.gates.find((one) => one.id === id)!;
+const gate = (now: Walk, id: string) => now.state.gates.find((known) => known.id === id)!;
 const doing = (now: Walk, ...bodies: (Act | Note)[]) => record(bench, now, null, bodies);
 const reheat = (wire: string): Act => ({ do: 'reheat', wire, end: 1, dwellS: null });
 
@@ -155,8 +155,8 @@ describe('the permit', () => {
       reason: 'limiter at 0.1 A, nothing warm',
     });
     expect([waived.state.findings, waived.state.waived.map(({ finding }) => finding.key)]).toEqual([[], [key]]);
-    expect(without.state.objections).toContain(without.state.findings[0]!.says);
-    expect(waived.state.objections).not.toContain(without.state.findings[0]!.says);
+    expect(without.state.objections).toContain(without.state.findings[0]!.message);
+    expect(waived.state.objections).not.toContain(without.state.findings[0]!.message);
   });
 
   it('is not to be had while anything is open, and says what', () => {
@@ -221,7 +221,7 @@ describe('a wire on another pad', () => {
   it('is followed by the plan on a sister phase, which takes the freed pad', () => {
     const now = elsewhere('ESC.C1');
     expect(now.state.current?.id).toBe('free:M1-B.b');
-    const { changes, objections } = offerToPlan(plan, now.state.asBuilt, { wireId: 'M1-B', end: 1 }, 'ESC.C1');
+    const { changes, objections } = rebasePlan(plan, now.state.asBuilt, { wireId: 'M1-B', end: 1 }, 'ESC.C1');
     expect(objections).toEqual([]);
     const kept = applyPlanChanges(plan, changes);
     if (!kept.ok) throw new Error('the plan did not follow');
@@ -235,7 +235,7 @@ describe('a wire on another pad', () => {
     ['ESC.BP', 'wrong kind of pad'],
     ['ESC.A1', 'pad full'],
   ] as const)('is not followed on %s: %s', (ref, rule) => {
-    const { objections } = offerToPlan(plan, elsewhere(ref).state.asBuilt, { wireId: 'M1-B', end: 1 }, ref);
-    expect(objections.map((one) => one.rule)).toContain(rule);
+    const { objections } = rebasePlan(plan, elsewhere(ref).state.asBuilt, { wireId: 'M1-B', end: 1 }, ref);
+    expect(objections.map((objection) => objection.rule)).toContain(rule);
   });
 });

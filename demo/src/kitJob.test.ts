@@ -107,7 +107,7 @@ describe('the kit', () => {
 
 describe('a quad that comes in built', () => {
   const found = difference(emptyBuild, plan.target).flatMap(({ effect }) => [...effect]);
-  const cameIn = doing(fresh, ...found).records.map((one) => ({ ...one, how: 'found' as const }));
+  const cameIn = doing(fresh, ...found).records.map((entry) => ({ ...entry, how: 'found' as const }));
 
   it('has nothing to build, nothing to kit, and is judged as it is', () => {
     const state = derived(cameIn);

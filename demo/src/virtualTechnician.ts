@@ -68,13 +68,13 @@ export function startWalk(bench: Bench, nowMs: number, records: readonly QuadRec
   };
 }
 
-const mostSteps = 3000;
+const maxSteps = 3000;
 
 /** Does steps until `until` says so or nothing is left. */
 export function walk(bench: Bench, from: Walk, until: (step: Step) => boolean, mishaps: readonly Mishap[] = []): Walk {
   const unused = [...mishaps];
   let now = from;
-  let left = mostSteps;
+  let left = maxSteps;
   for (let step = now.state.current; step && !until(step); step = now.state.current) {
     if (left-- === 0) throw new Error(`the job goes round in circles at ${step.id}`);
     const happened = unused

@@ -138,7 +138,7 @@ test('an old part stays in, a wish is let go and asked for again', async ({ page
 });
 
 /** Presses a key of a line and waits for what it says then. */
-async function answerRow(page: Page, key: string, list: ReturnType<Page['getByRole']>, says: string): Promise<void> {
+async function answerRow(page: Page, key: string, list: ReturnType<Page['getByRole']>, message: string): Promise<void> {
   await press(page, key);
-  await expect(list).toContainText(says);
+  await expect(list).toContainText(message);
 }

@@ -38,7 +38,9 @@ test('import, export, revision', async ({ page, shop }, info) => {
         {
           ...model!,
           revision: 2,
-          terminals: model!.terminals.map((one, index) => (index === 1 ? { ...one, atMm: [40, 0] } : one)),
+          terminals: model!.terminals.map((terminal, index) =>
+            index === 1 ? { ...terminal, atMm: [40, 0] } : terminal,
+          ),
         },
         { ...model!, id: 'ghost', colour: 'red' },
       ],
@@ -66,7 +68,9 @@ test('import, export, revision', async ({ page, shop }, info) => {
             ...model!,
             revision: 2,
             massG: 5.6,
-            terminals: model!.terminals.map((one) => (one.id === 'SBUS' ? { ...one, printed: 'S' } : one)),
+            terminals: model!.terminals.map((terminal) =>
+              terminal.id === 'SBUS' ? { ...terminal, printed: 'S' } : terminal,
+            ),
           },
         ],
       }),

@@ -19,7 +19,7 @@ export async function workUntil(page: Page, url: string, quad: string, verb: str
   const get = async <T>(path: string) => (await (await page.request.get(`${url}/api${path}`)).json()) as T;
   const session = await get<Session>('/session');
   const [line] = (await get<{ jobId: string; quadId: string; quad: string }[]>('/floor')).filter(
-    (one) => one.quad === quad,
+    (line) => line.quad === quad,
   );
   if (!line) throw new Error(`no open job of ${quad}`);
   const { plan } = await get<JobSheet>(`/jobs/${line.jobId}`);

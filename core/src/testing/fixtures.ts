@@ -110,7 +110,7 @@ export function buildOf(slots: Readonly<Record<string, string>>, wires: readonly
   return {
     ...emptyBuild,
     slots: Object.fromEntries(Object.entries(slots).map(([slot, id]) => [slot, fitted(id)])),
-    wires: Object.fromEntries(wires.map((one) => [one.id, one])),
+    wires: Object.fromEntries(wires.map((given) => [given.id, given])),
   };
 }
 

@@ -2,7 +2,7 @@
 import type { Build } from '@junctor/core';
 import { applyAct, conversion, planWiring, sameJson, assemble } from '@junctor/core';
 import { catalogue } from '../trials/ruleTrial';
-import { fewestActs } from '../oracles/fewestActs';
+import { minActs } from '../oracles/fewestActs';
 import { generate } from '../generators/generate';
 import { smallBuild } from '../generators/smallBuild';
 import { loadSolver } from '@junctor/solver/node';
@@ -33,7 +33,7 @@ export async function conversions(): Promise<Measurement[]> {
     const [from, to] = [smallBuild(seed, catalogue), smallBuild(seed + 1000, catalogue)];
     const { changes, work } = conversion(assemble(from, catalogue), assemble(to, catalogue));
     const cost = work.jointsOpened + work.jointsMade + work.contacts + work.plugs + work.parts;
-    const least = fewestActs(from, to, cost);
+    const least = minActs(from, to, cost);
     if (least === cost && reaches(from, changes, to)) shortest += 1;
     else console.log(`# small pair ${seed}: ${cost} acts, ${least} would do`);
   }

@@ -25,8 +25,9 @@ export async function labels(): Promise<Measurement[]> {
   );
   const all = [...clean, ...noisy];
   if (process.env.JUNCTOR_SHOW_WRONG)
-    for (const one of new Set(all.filter(({ is }) => is === 'wrong').map(({ says }) => says))) console.error(one);
-  const share = (list: typeof all, is: string) => (100 * list.filter((one) => one.is === is).length) / list.length;
+    for (const one of new Set(all.filter(({ is }) => is === 'wrong').map(({ message }) => message))) console.error(one);
+  const share = (list: typeof all, is: string) =>
+    (100 * list.filter((outcome) => outcome.is === is).length) / list.length;
   const line = (what: string, value: number, bar: string, met: boolean): Measurement => ({
     what,
     value: value.toFixed(2),
@@ -63,7 +64,7 @@ function outcomes({ board, kind, labels }: PracticeBoard, printed: readonly stri
       return 'lost';
     };
     const is = isOf();
-    return { is, says: `${board}: ${printed[index]} is ${truth || 'unknown'}, read ${offered.join(' / ')}` };
+    return { is, message: `${board}: ${printed[index]} is ${truth || 'unknown'}, read ${offered.join(' / ')}` };
   });
 }
 

@@ -15,7 +15,8 @@ type Mutable = { -readonly [K in keyof PartModel]: unknown } & {
   connectors: { pins: string[]; pitchMm: number }[];
 };
 
-const solid = (one: Record<string, unknown>) => one.form !== 'tail' && one.form !== 'shell' && one.form !== 'metal';
+const solid = (terminal: Record<string, unknown>) =>
+  terminal.form !== 'tail' && terminal.form !== 'shell' && terminal.form !== 'metal';
 
 const breakages: Readonly<Record<string, Breakage>> = {
   'two pads on one place': ({ terminals }) => {

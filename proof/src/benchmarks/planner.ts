@@ -92,7 +92,9 @@ function minimal(given: Generated, set: readonly string[], solve: Solve): boolea
       solve,
     ).is;
   return (
-    set.length > 0 && only(set) === 'conflict' && set.every((id) => only(set.filter((one) => one !== id)) === 'planned')
+    set.length > 0 &&
+    only(set) === 'conflict' &&
+    set.every((id) => only(set.filter((other) => other !== id)) === 'planned')
   );
 }
 

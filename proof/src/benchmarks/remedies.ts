@@ -8,11 +8,11 @@ const every = 17;
 
 export async function remedies(): Promise<Measurement[]> {
   const from = performance.now();
-  const all = goodBuilds().flatMap((good) => mended(good, every).map((one) => ({ ...one, of: good.name })));
+  const all = goodBuilds().flatMap((good) => mended(good, every).map((mended) => ({ ...mended, of: good.name })));
   const seconds = (performance.now() - from) / 1000;
   const known = all.filter(({ remedy }) => remedy !== null);
-  for (const { of, mutant, says } of all.filter(({ remedy }) => remedy === null))
-    console.log(`# no remedy: ${of}: ${mutant.operator}, ${mutant.what}: ${says}`);
+  for (const { of, mutant, message } of all.filter(({ remedy }) => remedy === null))
+    console.log(`# no remedy: ${of}: ${mutant.operator}, ${mutant.what}: ${message}`);
   const wrong = known.filter(({ gone, then }) => !gone || (then !== null && then.is !== 'fine'));
   for (const { of, mutant, remedy, then } of wrong)
     console.log(`# wrong: ${of}: ${mutant.operator}, ${mutant.what}: ${remedy}: ${then?.because ?? 'still found'}`);

@@ -10,18 +10,18 @@ export async function rules(): Promise<Measurement[]> {
   const all = builds.flatMap((good) => tried(good, every));
   const operators = [...new Set(all.map(({ operator }) => operator))];
   for (const operator of operators) {
-    const own = all.filter((one) => one.operator === operator);
+    const own = all.filter((verdict) => verdict.operator === operator);
     const bad = own.filter(({ is }) => is !== 'fine');
     console.log(
-      `# ${operator}: ${own.length} mutations, found ${bad.filter(caught).length}, missed ${bad.filter((one) => !caught(one)).length}, false ${own.filter((one) => falseAlarm(one)).length}`,
+      `# ${operator}: ${own.length} mutations, found ${bad.filter(caught).length}, missed ${bad.filter((verdict) => !caught(verdict)).length}, false ${own.filter((verdict) => falseAlarm(verdict)).length}`,
     );
   }
-  for (const { of, operator, what, because } of all.filter((one) => one.is !== 'fine' && !caught(one)))
+  for (const { of, operator, what, because } of all.filter((verdict) => verdict.is !== 'fine' && !caught(verdict)))
     console.log(`# missed: ${of}: ${operator}, ${what}: ${because}`);
   for (const one of all.filter((each) => falseAlarm(each)))
-    console.log(`# false: ${one.of}: ${one.operator}, ${one.what}: ${falseAlarm(one)!.says}`);
+    console.log(`# false: ${one.of}: ${one.operator}, ${one.what}: ${falseAlarm(one)!.message}`);
   const share = (what: string, is: 'kill' | 'stop', least: number): Measurement => {
-    const of = all.filter((one) => one.is === is);
+    const of = all.filter((verdict) => verdict.is === is);
     const percent = (100 * of.filter(caught).length) / of.length;
     return {
       what: `${what}, of ${of.length} mutations:`,
@@ -45,9 +45,9 @@ export async function rules(): Promise<Measurement[]> {
     share('stops found', 'stop', 98),
     count(
       'kills and stops on wirings that work',
-      all.filter((one) => falseAlarm(one)).length,
+      all.filter((verdict) => falseAlarm(verdict)).length,
       '0',
-      !all.some((one) => falseAlarm(one)),
+      !all.some((verdict) => falseAlarm(verdict)),
     ),
   ];
 }

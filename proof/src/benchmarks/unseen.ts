@@ -23,12 +23,12 @@ export async function unseen(): Promise<Measurement[]> {
     const build: Build = planned.target;
     all.push(...tried({ name: `generated ${seed}`, build, links: planned.links, cells }, everyFar, everyth));
   }
-  for (const { of, is, operator, what, because } of all.filter((one) => one.is !== 'fine' && !caught(one)))
+  for (const { of, is, operator, what, because } of all.filter((verdict) => verdict.is !== 'fine' && !caught(verdict)))
     console.log(`# missed: ${is}: ${of}: ${operator}, ${what}: ${because}`);
   for (const one of all.filter((each) => falseAlarm(each)))
-    console.log(`# false: ${one.of}: ${one.operator}, ${one.what}: ${falseAlarm(one)!.says}`);
+    console.log(`# false: ${one.of}: ${one.operator}, ${one.what}: ${falseAlarm(one)!.message}`);
   const share = (is: 'kill' | 'stop', least: number): Measurement => {
-    const of = all.filter((one) => one.is === is);
+    const of = all.filter((verdict) => verdict.is === is);
     const percent = (100 * of.filter(caught).length) / of.length;
     return {
       what: `${is}s found on ${builds} wirings not seen before, of ${of.length} mutations:`,
@@ -38,7 +38,7 @@ export async function unseen(): Promise<Measurement[]> {
       met: percent >= least,
     };
   };
-  const wrong = all.filter((one) => falseAlarm(one)).length;
+  const wrong = all.filter((verdict) => falseAlarm(verdict)).length;
   return [
     share('kill', 100),
     share('stop', 98),

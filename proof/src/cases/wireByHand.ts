@@ -45,7 +45,7 @@ export function wireByHand(hand: HandWired, catalogue: Catalogue): PlanDraft {
     check(start, to);
     const slot = from.split('.')[0]!;
     const terminal = from.slice(slot.length + 1);
-    const tail = start.model(slot)!.tails.find((one) => one.terminal === terminal);
+    const tail = start.model(slot)!.tails.find((tail) => tail.terminal === terminal);
     const id = tail ? tailWireId(slot, terminal) : `W${index + 1}`;
     const factory: WireEnd = { at: { on: 'terminal', ref: from }, by: 'factory' };
     made.wires[id] = tail
@@ -71,7 +71,7 @@ export function wireByHand(hand: HandWired, catalogue: Catalogue): PlanDraft {
   }
   const links = hand.links
     .split(';')
-    .map((one) => one.trim())
+    .map((word) => word.trim())
     .filter(Boolean)
     .map((text): Link => {
       const ends = text
@@ -128,7 +128,7 @@ function lead(
   const [from, to] = text.split('>') as [string, string];
   const plug = (at: string, name: string) => {
     const [slot, connectorId] = [at.split('.')[0]!, at.slice(at.indexOf('.') + 1)];
-    const connector = assembly.model(slot)!.connectors.find((one) => one.id === connectorId);
+    const connector = assembly.model(slot)!.connectors.find((connector) => connector.id === connectorId);
     if (!connector) throw new RangeError(`no connector ${at}`);
     made.housings[name] = {
       id: name,

@@ -199,7 +199,7 @@ function filled(
   );
   // Ports that exclude each other count as one.
   const ports = hears.filter(
-    ({ id, excludes }) => !excludes.some((other) => hears.some((one) => one.id === other) && other < id),
+    ({ id, excludes }) => !excludes.some((other) => hears.some((hear) => hear.id === other) && other < id),
   ).length;
   const used = wishes.filter(({ purpose }) =>
     ['receiver', 'positioning', 'on-screen data', 'video control'].includes(purpose),

@@ -60,17 +60,17 @@ export function mutate(build: Build, catalogue: Catalogue, cells: readonly [numb
   const slipped = ends.flatMap((a) =>
     modelOf(slotOf(a.ref))
       .terminals.filter(
-        (one) =>
-          one.holds > 0 &&
-          one.form !== 'pin' &&
-          `${slotOf(a.ref)}.${one.id}` !== a.ref &&
-          near(a.ref, `${slotOf(a.ref)}.${one.id}`),
+        (terminal) =>
+          terminal.holds > 0 &&
+          terminal.form !== 'pin' &&
+          `${slotOf(a.ref)}.${terminal.id}` !== a.ref &&
+          near(a.ref, `${slotOf(a.ref)}.${terminal.id}`),
       )
-      .map((one) =>
+      .map((terminal) =>
         make(
           'neighbouring pad',
-          `${a.id}.${a.end} on ${slotOf(a.ref)}.${one.id}`,
-          landed(build, a, `${slotOf(a.ref)}.${one.id}`),
+          `${a.id}.${a.end} on ${slotOf(a.ref)}.${terminal.id}`,
+          landed(build, a, `${slotOf(a.ref)}.${terminal.id}`),
         ),
       ),
   );
@@ -117,7 +117,7 @@ function landed(build: Build, { id, end }: End, ref: TerminalRef): Build {
 }
 
 function newest(catalogue: Catalogue, model: PartModel): PartModel[] {
-  return catalogue.models.filter((one) => one.kind === model.kind && one.id !== model.id);
+  return catalogue.models.filter((other) => other.kind === model.kind && other.id !== model.id);
 }
 
 /** The wires stay where pads of that name are; the others hang in the air. */

@@ -9,7 +9,7 @@ import { Ways } from './ways';
 
 interface Best {
   loss: number;
-  crowding: number;
+  softPenalties: number;
   lengthMm: number;
 }
 
@@ -26,7 +26,7 @@ export function bestByTrying(
     !best ||
     a.loss < best.loss ||
     (a.loss === best.loss &&
-      (a.crowding < best.crowding || (a.crowding === best.crowding && a.lengthMm < best.lengthMm)));
+      (a.softPenalties < best.softPenalties || (a.softPenalties === best.softPenalties && a.lengthMm < best.lengthMm)));
   const serve = (
     index: number,
     loss: number,
@@ -70,19 +70,19 @@ class World extends Ways {
         roles.some((role) => role.is === 'supply' && role.dir === 'takes'),
       );
       const own = supplies.find(({ form }) => form !== 'pin') ?? supplies[0];
-      const role = own?.roles.find((one) => one.is === 'supply');
+      const role = own?.roles.find((role) => role.is === 'supply');
       if (this.fedBy.has(slot) || !own || role?.is !== 'supply') return [];
       const plug = model.connectors.find(({ pins }) => pins.includes(own.id));
-      const far = (one: Term) =>
-        100 * Math.abs(one.thickestAwg - own.thickestAwg) +
-        Math.hypot(one.atMm[0] - own.atMm[0], one.atMm[1] - own.atMm[1]);
+      const far = (terminal: Term) =>
+        100 * Math.abs(terminal.thickestAwg - own.thickestAwg) +
+        Math.hypot(terminal.atMm[0] - own.atMm[0], terminal.atMm[1] - own.atMm[1]);
       const ground = model.terminals
         .filter(
-          (one) =>
-            one.holds > 0 &&
-            !['shell', 'metal'].includes(one.form) &&
-            one.roles.some(({ is }) => is === 'ground') &&
-            (plug ? plug.pins.includes(one.id) : one.form !== 'pin'),
+          (terminal) =>
+            terminal.holds > 0 &&
+            !['shell', 'metal'].includes(terminal.form) &&
+            terminal.roles.some(({ is }) => is === 'ground') &&
+            (plug ? plug.pins.includes(terminal.id) : terminal.form !== 'pin'),
         )
         .sort((a, b) => far(a) - far(b))[0];
       const mine = { slot, terminal: own };
@@ -110,8 +110,10 @@ class World extends Ways {
       .flatMap((slot) =>
         this.model(slot)
           .terminals.filter(
-            (one) =>
-              one.holds > 0 && !['shell', 'metal'].includes(one.form) && one.roles.some(({ is }) => is === 'ground'),
+            (terminal) =>
+              terminal.holds > 0 &&
+              !['shell', 'metal'].includes(terminal.form) &&
+              terminal.roles.some(({ is }) => is === 'ground'),
           )
           .map((terminal) => ({ slot, terminal })),
       );
@@ -171,19 +173,20 @@ class World extends Ways {
     for (const { own } of choices)
       onPad.set(`${own.slot}.${own.terminal.id}`, (onPad.get(`${own.slot}.${own.terminal.id}`) ?? 0) + 1);
     const onRail = new Map<string, { typical: number; peak: number }>();
-    const walk = (index: number, doubt: number, crowded: number, mm: number): void => {
+    const walk = (index: number, doubt: number, penalties: number, mm: number): void => {
       const so = best();
-      const floor = crowded + doubt;
+      const floor = penalties + doubt;
       if (
         so &&
         so.loss === loss &&
-        (floor + idle > so.crowding || (floor + idle === so.crowding && mm + (rest[index] ?? 0) >= so.lengthMm))
+        (floor + idle > so.softPenalties ||
+          (floor + idle === so.softPenalties && mm + (rest[index] ?? 0) >= so.lengthMm))
       )
         return;
       const choice = order[index];
       if (!choice) {
         if (this.bears(onRail) && this.rooted(placed))
-          found({ loss, crowding: floor + this.over(onRail) + idle, lengthMm: mm });
+          found({ loss, softPenalties: floor + this.over(onRail) + idle, lengthMm: mm });
         return;
       }
       for (const { pad, rail, typical, peak, doubt: more, mm: length } of choice.to) {
@@ -193,7 +196,7 @@ class World extends Ways {
         onPad.set(ref, count + 1);
         if (rail) this.load(onRail, rail, { typical, peak }, 1);
         placed[index] = { own: choice.own, pad };
-        walk(index + 1, doubt + more, crowded + (count > 0 ? 1 : 0), mm + length);
+        walk(index + 1, doubt + more, penalties + (count > 0 ? 1 : 0), mm + length);
         if (rail) this.load(onRail, rail, { typical, peak }, -1);
         onPad.set(ref, count);
       }
@@ -209,7 +212,7 @@ class World extends Ways {
 
   /** A ground on a small part only together with a supply from it. */
   private rooted(placed: readonly { own: Pad; pad: Pad }[]): boolean {
-    const is = (pad: Pad, role: 'ground' | 'supply') => pad.terminal.roles.some((one) => one.is === role);
+    const is = (pad: Pad, role: 'ground' | 'supply') => pad.terminal.roles.some((given) => given.is === role);
     return placed.every(
       ({ own, pad }) =>
         !is(own, 'ground') ||

@@ -85,7 +85,7 @@ export function powerUp(build: Build, catalogue: Catalogue, packV: number, phase
   const parts = Object.entries(build.slots).map(([slot, fitted]) => ({ slot, model: catalogue.model(fitted) }));
   const lead = parts.find(({ model }) => model.kind === 'battery lead');
   const reference = lead ? point(lead.slot, lead.model.terminals.find(isGround)!.node) : '';
-  const plus = lead ? point(lead.slot, lead.model.terminals.find((one) => !isGround(one))!.node) : '';
+  const plus = lead ? point(lead.slot, lead.model.terminals.find((terminal) => !isGround(terminal))!.node) : '';
   const fixed: Branch[] = [];
   for (const { slot, model } of parts) {
     for (const element of model.elements) {

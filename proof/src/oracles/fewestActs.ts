@@ -30,7 +30,7 @@ function stateOf(build: Build): State {
 }
 
 /** Cost of the cheapest way; Infinity when there is none within `most`. */
-export function fewestActs(from: Build, to: Build, most: number): number {
+export function minActs(from: Build, to: Build, most: number): number {
   const [start, goal] = [stateOf(from), stateOf(to)];
   const key = (state: State) =>
     JSON.stringify([Object.entries(state.parts).sort(), Object.entries(state.wires).sort()]);

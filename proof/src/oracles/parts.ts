@@ -29,8 +29,9 @@ export class Parts {
   protected pins(slot: string, port: string, pin: string): Pad[] {
     return this.model(slot)
       .terminals.filter(
-        (one) =>
-          one.holds > 0 && one.roles.some((role) => role.is === 'port' && role.port === port && role.pin === pin),
+        (terminal) =>
+          terminal.holds > 0 &&
+          terminal.roles.some((role) => role.is === 'port' && role.port === port && role.pin === pin),
       )
       .map((terminal) => ({ slot, terminal }));
   }
@@ -61,7 +62,7 @@ export class Parts {
   }
 
   protected regulator(slot: string, node: string) {
-    return this.model(slot).elements.find((one) => one.is === 'regulator' && one.output === node) as
+    return this.model(slot).elements.find((element) => element.is === 'regulator' && element.output === node) as
       Extract<Model['elements'][number], { is: 'regulator' }> | undefined;
   }
 

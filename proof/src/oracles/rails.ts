@@ -9,7 +9,7 @@ export class Rails extends Parts {
     turn: 1 | -1,
   ): void {
     const [slot, id] = rail.split('/') as [string, string];
-    const element = this.model(slot).elements.find((one) => one.id === id);
+    const element = this.model(slot).elements.find((element) => element.id === id);
     if (element?.is !== 'regulator') return;
     const was = onRail.get(rail) ?? { typical: 0, peak: 0 };
     onRail.set(rail, { typical: was.typical + turn * typical, peak: was.peak + turn * peak });
@@ -22,7 +22,7 @@ export class Rails extends Parts {
   protected own(rail: string) {
     const [slot, id] = rail.split('/') as [string, string];
     const model = this.model(slot);
-    const element = model.elements.find((one) => one.id === id);
+    const element = model.elements.find((element) => element.id === id);
     if (element?.is !== 'regulator') throw new RangeError(rail);
     const own = this.drawn(model, element.output, element.outV);
     return { element, ...own, flight: own.typical > 0 && ['controller', 'single board'].includes(model.kind) };

@@ -51,10 +51,10 @@ function joinedBefore({ build, catalogue, cells }: Case): Link[] {
   const power = powerUp(build, catalogue, cells[0] * 3, 'low');
   const pins = Object.entries(build.slots).flatMap(([slot, fitted]) => {
     const model = catalogue.model(fitted);
-    return model.terminals.flatMap((one) =>
-      one.roles.flatMap((role) => {
+    return model.terminals.flatMap((terminal) =>
+      terminal.roles.flatMap((role) => {
         const port = role.is === 'port' ? model.ports.find(({ id }) => id === role.port) : undefined;
-        return port && wished.includes(port.kind) ? [{ slot, port, point: `${slot}:${one.node}` }] : [];
+        return port && wished.includes(port.kind) ? [{ slot, port, point: `${slot}:${terminal.node}` }] : [];
       }),
     );
   });
@@ -63,11 +63,11 @@ function joinedBefore({ build, catalogue, cells }: Case): Link[] {
       own.port.way === 'gives'
         ? undefined
         : pins.find(
-            (one) =>
-              one.slot !== own.slot &&
-              one.port.kind === own.port.kind &&
-              one.port.way !== 'takes' &&
-              power.joined(one.point, own.point),
+            (pin) =>
+              pin.slot !== own.slot &&
+              pin.port.kind === own.port.kind &&
+              pin.port.way !== 'takes' &&
+              power.joined(pin.point, own.point),
           );
     if (!other || (own.port.way === 'both' && own.slot > other.slot)) return [];
     return [
@@ -91,9 +91,9 @@ function harm({ build, catalogue }: Case, power: Powered): Outcome {
     const model = catalogue.model(fitted);
     const ground = groundNode(model);
     const base = ground ? power.volts(slot, ground) : 0;
-    const supplies = model.terminals.flatMap((one) =>
-      one.roles.flatMap((role) =>
-        role.is === 'supply' && role.dir === 'takes' ? [{ ...one, most: role.volts[1] }] : [],
+    const supplies = model.terminals.flatMap((terminal) =>
+      terminal.roles.flatMap((role) =>
+        role.is === 'supply' && role.dir === 'takes' ? [{ ...terminal, most: role.volts[1] }] : [],
       ),
     );
     const feedV = Math.max(0, ...supplies.map(({ node }) => power.volts(slot, node)));
@@ -131,10 +131,10 @@ function fed(build: Build, catalogue: Catalogue, power: Powered): Set<string> {
         const model = catalogue.model(fitted);
         const ground = groundNode(model);
         const base = ground ? power.volts(slot, ground) : 0;
-        return model.terminals.some((one) =>
-          one.roles.some((role) => {
+        return model.terminals.some((terminal) =>
+          terminal.roles.some((role) => {
             if (role.is !== 'supply' || role.dir !== 'takes') return false;
-            const volts = power.volts(slot, one.node) - base;
+            const volts = power.volts(slot, terminal.node) - base;
             return (
               volts > 0.5 &&
               volts >= role.volts[0] * 0.98 &&
@@ -164,11 +164,11 @@ function served({ build, catalogue, links }: Case, link: Link, power: Powered): 
     // A pad with alternatives is what some link says it is, else the first of them.
     const named = (port: string) =>
       links.some(({ ends }) => ends.some((end) => end.slot === slot && end.port === port));
-    return model.terminals.flatMap((one): Pin[] => {
-      const roles = one.roles.flatMap((role) => (role.is === 'port' ? [role] : []));
+    return model.terminals.flatMap((terminal): Pin[] => {
+      const roles = terminal.roles.flatMap((role) => (role.is === 'port' ? [role] : []));
       const role = roles.find(({ port }) => named(port)) ?? roles[0];
       const port = model.ports.find(({ id }) => id === role?.port);
-      return role && port ? [{ slot, model, port, pin: role.pin, point: `${slot}:${one.node}` }] : [];
+      return role && port ? [{ slot, model, port, pin: role.pin, point: `${slot}:${terminal.node}` }] : [];
     });
   });
   const mine = pins.filter(({ slot, port }) => slot === own.slot && port.id === own.port);
@@ -180,13 +180,13 @@ function served({ build, catalogue, links }: Case, link: Link, power: Powered): 
   const held = Object.entries(build.slots).flatMap(([slot, fitted]) =>
     catalogue
       .model(fitted)
-      .terminals.filter((one) => one.roles.some(({ is }) => is === 'ground' || is === 'supply'))
-      .map((one) => `${slot}:${one.node}`),
+      .terminals.filter((terminal) => terminal.roles.some(({ is }) => is === 'ground' || is === 'supply'))
+      .map((terminal) => `${slot}:${terminal.node}`),
   );
   const signals = mine.filter(({ pin, port }) => pin !== 'plus' && port.kind !== 'motorPhase');
   if (signals.some(({ point }) => held.some((rail) => power.joined(point, rail)))) return false;
   const others = (a: Pin, pin: string, like: Port['kind'] = kind) =>
-    pins.filter((one) => one.slot !== a.slot && one.port.kind === like && one.pin === pin && meet(a, one));
+    pins.filter((other) => other.slot !== a.slot && other.port.kind === like && other.pin === pin && meet(a, other));
   switch (kind) {
     case 'motorPhase': {
       const met = mine.flatMap((lead) => theirs.filter((phase) => meet(lead, phase)).map(({ pin }) => pin));
@@ -234,7 +234,7 @@ function serialServed(
   const used = needed.map((a) =>
     pins.find((b) => b.slot === slot && b.port.kind === theirs[0]!.port.kind && b.pin === cross(a.pin) && meet(a, b)),
   );
-  if (used.some((one) => !one) || new Set(used.map((one) => one!.port.id)).size > 1) return false;
+  if (used.some((pin) => !pin) || new Set(used.map((pin) => pin!.port.id)).size > 1) return false;
   return needed.every((a, index) => {
     const partner = used[index]!;
     const [sender, hears] = a.pin === 'tx' ? [a, partner] : [partner, a];
@@ -243,14 +243,14 @@ function serialServed(
       hears.port.inversion === 'either' ||
       sender.port.inversion === hears.port.inversion;
     const intruders = pins.filter(
-      (one) =>
-        one.slot !== a.slot &&
-        one.slot !== slot &&
-        one.port.kind === 'serial' &&
-        pins.some((own) => own.slot === slot && own.port.id === partner.port.id && meet(own, one)),
+      (pin) =>
+        pin.slot !== a.slot &&
+        pin.slot !== slot &&
+        pin.port.kind === 'serial' &&
+        pins.some((own) => own.slot === slot && own.port.id === partner.port.id && meet(own, pin)),
     );
     const like = pins.filter(
-      (one) => one.slot !== a.slot && one.port.kind === 'serial' && one.pin === a.pin && meet(a, one),
+      (pin) => pin.slot !== a.slot && pin.port.kind === 'serial' && pin.pin === a.pin && meet(a, pin),
     );
     return sense && intruders.length === 0 && like.length === 0;
   });

@@ -30,11 +30,12 @@ export class Ways extends Rails {
     const thickest = (is: 'supply' | 'ground') =>
       [...this.model(main).terminals]
         .filter(
-          (one) =>
-            one.holds > 0 && one.roles.some((role) => role.is === is && (role.is !== 'supply' || role.dir === 'takes')),
+          (terminal) =>
+            terminal.holds > 0 &&
+            terminal.roles.some((role) => role.is === is && (role.is !== 'supply' || role.dir === 'takes')),
         )
         .sort((a, b) => a.thickestAwg - b.thickestAwg)[0]!;
-    for (const slot of names.filter((one) => ['battery lead', 'capacitor'].includes(this.model(one).kind))) {
+    for (const slot of names.filter((name) => ['battery lead', 'capacitor'].includes(this.model(name).kind))) {
       for (const is of ['supply', 'ground'] as const) this.use(`${main}.${thickest(is).id}`);
       this.fedBy.add(slot);
     }
@@ -63,7 +64,9 @@ export class Ways extends Rails {
 
   protected signal(own: Pad, pads: readonly Pad[]): Choice {
     // A buzzer's plus loads the rail that it sits on.
-    const load = this.model(own.slot).elements.find((one) => one.is === 'load' && one.plus === own.terminal.node);
+    const load = this.model(own.slot).elements.find(
+      (element) => element.is === 'load' && element.plus === own.terminal.node,
+    );
     return {
       own,
       to: pads.map((pad) => {
@@ -90,13 +93,13 @@ export class Ways extends Rails {
   ways(wish: Wish): Way[] {
     const model = this.model(wish.of);
     const talk = (own: string, theirs: readonly string[], wayName: string): Way[] => {
-      const port = model.ports.find((one) => one.kind === 'serial' && one.speaks.includes(own));
+      const port = model.ports.find((port) => port.kind === 'serial' && port.speaks.includes(own));
       if (!port || !wish.ways.includes(wayName)) return [];
       return this.boards().flatMap((board) =>
         this.model(board)
-          .ports.filter((one) => one.kind === 'serial' && one.speaks.some((word) => theirs.includes(word)))
-          .flatMap((one): Way[] => {
-            if (port.inversion !== one.inversion && port.inversion !== 'either' && one.inversion !== 'either')
+          .ports.filter((port) => port.kind === 'serial' && port.speaks.some((word) => theirs.includes(word)))
+          .flatMap((host): Way[] => {
+            if (port.inversion !== host.inversion && port.inversion !== 'either' && host.inversion !== 'either')
               return [];
             const pairs = (
               [
@@ -105,13 +108,13 @@ export class Ways extends Rails {
               ] as const
             ).flatMap(([mine, other]) => {
               const own_ = this.firstPin(wish.of, port.id, mine);
-              return own_ ? [{ own: own_, pads: this.pins(board, one.id, other) }] : [];
+              return own_ ? [{ own: own_, pads: this.pins(board, host.id, other) }] : [];
             });
             if (pairs.length === 0 || pairs.some(({ pads }) => pads.length === 0)) return [];
             return [
               {
                 loss: 0,
-                ports: [`${board}/${one.id}`, ...one.excludes.map((id) => `${board}/${id}`)],
+                ports: [`${board}/${host.id}`, ...host.excludes.map((id) => `${board}/${id}`)],
                 parts: [],
                 signals: pairs.map(({ own: mine, pads }) => this.signal(mine, pads)),
               },
@@ -120,15 +123,15 @@ export class Ways extends Rails {
       );
     };
     const shared = (kind: string, pins: readonly string[]): Way[] => {
-      const port = model.ports.find((one) => one.kind === kind && (kind !== 'lights' || one.way === 'takes'));
+      const port = model.ports.find((port) => port.kind === kind && (kind !== 'lights' || port.way === 'takes'));
       return this.boards().flatMap((board) =>
         this.model(board)
-          .ports.filter((one) => one.kind === kind && one.way !== 'takes')
+          .ports.filter((port) => port.kind === kind && port.way !== 'takes')
           .slice(0, 1)
-          .flatMap((one): Way[] => {
+          .flatMap((host): Way[] => {
             const signals = pins.flatMap((pin) => {
               const own = port && this.firstPin(wish.of, port.id, pin);
-              return own ? [this.signal(own, this.pins(board, one.id, pin === 'in' ? 'out' : pin))] : [];
+              return own ? [this.signal(own, this.pins(board, host.id, pin === 'in' ? 'out' : pin))] : [];
             });
             return signals.length > 0 && signals.every(({ to }) => to.length > 0)
               ? [{ loss: 0, ports: [], parts: [], signals }]
@@ -190,7 +193,7 @@ export class Ways extends Rails {
     );
     return this.boards().flatMap((board): Way[] => {
       const [into, out] = (['takes', 'gives'] as const).map((way) =>
-        this.model(board).ports.find((one) => one.kind === 'video' && one.way === way),
+        this.model(board).ports.find((port) => port.kind === 'video' && port.way === way),
       );
       if (!camera || !into || !out) return [];
       const signals = [

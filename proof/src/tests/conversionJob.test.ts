@@ -8,7 +8,7 @@ import {
   foundElsewhere,
   jointName,
   judge,
-  judgeAsItCame,
+  judgeAsReceived,
   landedOn,
   makeCatalogue,
   stepWords,
@@ -39,8 +39,8 @@ const bench: Bench = {
   newId: seededIds(3),
 };
 const found = difference(emptyBuild, asFound.target).flatMap(({ effect }) => [...effect]);
-const begun = record(bench, startWalk(bench, Date.UTC(2026, 0, 5, 8)), null, found).records.map((one) => ({
-  ...one,
+const begun = record(bench, startWalk(bench, Date.UTC(2026, 0, 5, 8)), null, found).records.map((entry) => ({
+  ...entry,
   how: 'found' as const,
 }));
 const start = startWalk(bench, Date.UTC(2026, 0, 5, 9), begun);
@@ -94,10 +94,10 @@ describe('the conversion of the culvert inspector', () => {
 
   it('warns of a lead that runs in the lid before anything is opened', () => {
     const lead = { ...asFound.target.wires.W3!, via: ['lid'] };
-    const log = begun.map((one) =>
-      'do' in one.body && one.body.do === 'land' && one.body.wire === lead.id
-        ? { ...one, body: { ...one.body, body: { ...one.body.body, via: lead.via } } }
-        : one,
+    const log = begun.map((entry) =>
+      'do' in entry.body && entry.body.do === 'land' && entry.body.wire === lead.id
+        ? { ...entry, body: { ...entry.body, body: { ...entry.body.body, via: lead.via } } }
+        : entry,
     );
     const lidded = startWalk(bench, Date.UTC(2026, 0, 5, 9), log);
     const [picture, warning, first] = lidded.state.steps.filter(
@@ -134,7 +134,7 @@ describe('old and new on one board', () => {
     ).toBe(made.opens.filter((joint) => list.some((line) => line.startsWith(`${joint} `))).length);
     expect(list.filter((line) => line.includes('goes on')).every((line) => line.endsWith('to do'))).toBe(true);
     for (const id of made.stays.wires)
-      for (const line of list.filter((one) => one.startsWith(`${id}.`))) expect(line).toMatch(/stays$/);
+      for (const line of list.filter((entry) => entry.startsWith(`${id}.`))) expect(line).toMatch(/stays$/);
   });
 
   it('has the old receiver and the new one as two boards, and nothing left to do at the end', () => {
@@ -157,15 +157,15 @@ describe('old and new on one board', () => {
         ({ severity }) => severity === 'kill',
       ),
     ).toEqual([]);
-    const log = record(bench, start, null, [act]).records.map((one, index, all) =>
-      index === all.length - 1 ? { ...one, how: 'found' as const } : one,
+    const log = record(bench, start, null, [act]).records.map((entry, index, all) =>
+      index === all.length - 1 ? { ...entry, how: 'found' as const } : entry,
     );
     const moved = startWalk(bench, Date.UTC(2026, 0, 5, 10), log);
     const joint = jointName(red.id, 1);
     expect(words(start, 'FC').find((line) => line.startsWith(joint))).not.toContain('BP');
     expect(words(moved, 'FC').find((line) => line.startsWith(joint))).toBe(`${joint} BP comes off, to do`);
     const came = ({ state }: typeof start) =>
-      judgeAsItCame(state.start, state.asBuilt, plan.cells).map(({ severity, wires }) => [severity, ...wires]);
+      judgeAsReceived(state.start, state.asBuilt, plan.cells).map(({ severity, wires }) => [severity, ...wires]);
     expect(came(start)).toEqual([]);
     expect(came(moved)[0]).toEqual(['kill', red.id]);
     const off = record(bench, moved, null, [{ do: 'free', wire: red.id, end: 1, left: 'clean', now: 'bare' }]);

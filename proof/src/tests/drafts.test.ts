@@ -36,7 +36,7 @@ function draftOf(kind: BoardDraft['kind'], labels: readonly string[]): BoardDraf
   };
 }
 
-it.each(boards.map((one) => [one.board, one] as const))('%s', (_name, { kind, labels }) => {
+it.each(boards.map((board) => [board.board, board] as const))('%s', (_name, { kind, labels }) => {
   const draft = draftOf(
     kind,
     labels.map(({ printed }) => printed),

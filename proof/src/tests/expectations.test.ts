@@ -111,7 +111,7 @@ describe('the continuity list', () => {
   });
 
   it('asks for every ground and for every phase against plus and minus', () => {
-    const touched = (reason: string) => list.touches.filter((one) => one.reason === reason);
+    const touched = (reason: string) => list.touches.filter((touch) => touch.reason === reason);
     expect(touched('phase to rail')).toHaveLength(24);
     expect(touched('ground').map(({ touch }) => touch.red)).toContain('RX.GND');
   });

@@ -31,7 +31,7 @@ const culvert = shippedTemplate('quad-culvert-4s').plan;
 const lines = new Map(
   kitList(assemble(emptyBuild, catalogue), assemble(target, catalogue)).map((line) => [line.key, line]),
 );
-const model = (id: string) => models.find((one) => one.id === id)!;
+const model = (id: string) => models.find((known) => known.id === id)!;
 
 describe('the pick list', () => {
   it('counts every part of the plan, once each', () => {

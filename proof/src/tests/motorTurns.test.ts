@@ -20,7 +20,7 @@ function quad(...kinds: Kind[]): Build {
 const wrong = (build: Build) =>
   judge(assemble(build, catalogue), [], [1, 1])
     .filter(({ rule }) => rule === 'motor turns')
-    .map(({ severity, says }) => `${severity} ${says}`);
+    .map(({ severity, message }) => `${severity} ${message}`);
 const wanted = motorMap(assemble(quad('cw', 'cw', 'cw', 'cw'), catalogue)).map(({ sense }): Kind =>
   sense === 'clockwise' ? 'cw' : 'ccw',
 );

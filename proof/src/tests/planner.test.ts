@@ -1,7 +1,7 @@
 /** The planner on the demo shop's parts; ./measure planner does it for hundreds of generated builds. */
 import type { Build, PlanRequest, Solve } from '@junctor/core';
 import {
-  asBegun,
+  wiresBegun,
   conversion,
   emptyBuild,
   landedOn,
@@ -126,23 +126,23 @@ describe('the planner', () => {
     const request = requestOf('quad-serial-6s');
     const more = ['RX2', 'RX3', 'RX4', 'RX5'].map((slot) => [slot, request.slots.RX!] as const);
     const slots = { ...request.slots, ...Object.fromEntries(more) };
-    const crowded: PlanRequest = {
+    const penalties: PlanRequest = {
       ...request,
       slots,
       wishes: wishesFor(assemble({ ...emptyBuild, slots }, catalogue)),
     };
-    const result = planWiring(crowded, solve);
+    const result = planWiring(penalties, solve);
     expect(result).toMatchObject({
       is: 'conflict',
       wishes: ['receiver RX', 'receiver RX2', 'receiver RX3', 'receiver RX4', 'receiver RX5'],
     });
     if (result.is !== 'conflict') return;
-    const ways = waysOut(crowded, result, solve);
+    const ways = waysOut(penalties, result, solve);
     expect(ways.map((way) => way.do)).toContain('exchange');
-    expect(ways.filter((way) => way.do === 'drop').map(({ says }) => says)).toContain('Do without receiver RX3');
+    expect(ways.filter((way) => way.do === 'drop').map(({ message }) => message)).toContain('Do without receiver RX3');
     const other = ways.find((way) => way.do === 'exchange' && way.slot === 'FC')!;
     if (other.do !== 'exchange') return;
-    planned({ ...crowded, slots: { ...slots, FC: { ...slots.FC!, model: other.model, revision: other.revision } } });
+    planned({ ...penalties, slots: { ...slots, FC: { ...slots.FC!, model: other.model, revision: other.revision } } });
   });
 
   it('lets no two leads of a motor cross, and keeps the phases of a motor that is soldered already', () => {
@@ -279,7 +279,7 @@ describe('the planner', () => {
     };
     const blind = planned({ slots, catalogue, cells, wishes, pinned, keep: built });
     expect(conversion(assemble(built, catalogue), assemble(blind.target, catalogue)).opens).toEqual([`${far.id}.b`]);
-    const { target: next } = planned({ slots, catalogue, cells, wishes, pinned, keep: asBegun(built, plan), built });
+    const { target: next } = planned({ slots, catalogue, cells, wishes, pinned, keep: wiresBegun(built, plan), built });
     expect([
       conversion(assemble(built, catalogue), assemble(next, catalogue)).opens,
       landedOn(next.wires[far.id]!.ends[0]),

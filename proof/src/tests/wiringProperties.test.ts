@@ -75,11 +75,11 @@ describe('rules', () => {
     } of mutants) {
       const found = judge(assemble(build, catalogue), good.links, cells);
       expect(new Set(found.map(({ key }) => key)).size).toBe(found.length);
-      for (const { at, wires, says } of found) {
+      for (const { at, wires, message } of found) {
         for (const ref of at) expect(netlist(assemble(build, catalogue)).netOf(ref)).not.toBeNull();
         for (const id of wires) expect(build.wires).toHaveProperty([id]);
-        expect(says).toMatch(/^\S.*\.$/s);
-        expect(says).not.toMatch(/undefined|NaN|null|\[object/);
+        expect(message).toMatch(/^\S.*\.$/s);
+        expect(message).not.toMatch(/undefined|NaN|null|\[object/);
       }
     }
   });
@@ -105,7 +105,7 @@ describe('supplies', () => {
         const constant = rail.draws.every(({ slot, load }) =>
           assemble(build, catalogue)
             .model(slot)!
-            .elements.some((one) => one.id === load && one.is === 'load' && one.constant !== 'power'),
+            .elements.some((element) => element.id === load && element.is === 'load' && element.constant !== 'power'),
         );
         const drawn =
           rail.draws.reduce((sum, { typical }) => sum + typical, 0) +
@@ -133,8 +133,8 @@ describe('supplies', () => {
   it('draw no less with a part more', () => {
     for (const { build, cells } of builds) {
       const whole = supplyTree(assemble(build, catalogue), cells).rails[0]!.out.empty.peak;
-      for (const slot of Object.keys(build.slots).filter((one) =>
-        ['receiver', 'positioning', 'lights', 'buzzer'].includes(assemble(build, catalogue).model(one)!.kind),
+      for (const slot of Object.keys(build.slots).filter((key) =>
+        ['receiver', 'positioning', 'lights', 'buzzer'].includes(assemble(build, catalogue).model(key)!.kind),
       )) {
         const { [slot]: _gone, ...slots } = build.slots;
         const wires = Object.fromEntries(
@@ -194,7 +194,7 @@ describe('motors', () => {
         const front = [-Math.sin(turn), Math.cos(turn), 0];
         const up = [0, 0, flip];
         const dot = (a: readonly number[], b: readonly number[]) =>
-          a.reduce((sum, one, axis) => sum + one * b[axis]!, 0);
+          a.reduce((sum, item, axis) => sum + item * b[axis]!, 0);
         // Right hand: nose down turns about minus right, right side down about front, turning right about minus up.
         const about = { 'nose down': [-1, 0, 0], 'right side down': [0, 1, 0], 'turned right': [0, 0, -1] } as const;
         for (const { tilt, board } of tiltSigns({ yawDeg, upsideDown })) {
@@ -203,7 +203,7 @@ describe('motors', () => {
             yawDeg,
             upsideDown,
             tilt,
-            board.sign,
+            board.polarity,
           ]);
         }
       }

@@ -20,7 +20,7 @@ describe('names of pads', () => {
   it.each(Object.keys(plan.target.slots))('of %s are different on each side, so that no two pads share one', (slot) => {
     const model = catalogue.model(plan.target.slots[slot]!);
     for (const side of ['top', 'bottom'] as const) {
-      const pads = model.terminals.filter((one) => one.sides.includes(side) && one.form !== 'pin');
+      const pads = model.terminals.filter((terminal) => terminal.sides.includes(side) && terminal.form !== 'pin');
       const names = pads.map(({ id }) => padWords(`${slot}.${id}`, target));
       expect(names.filter((name, index) => names.indexOf(name) !== index)).toEqual([]);
     }
@@ -39,7 +39,7 @@ it('neighbours are those on the same side within two millimetres, nearest first'
   const near = (id: string) =>
     neighboursOf(
       fc,
-      fc.terminals.find((one) => one.id === id)!,
+      fc.terminals.find((terminal) => terminal.id === id)!,
     ).map(({ terminal }) => terminal.id);
   expect(near('RX2').sort()).toEqual(['5V2', 'TX2']);
   expect(near('SDA').sort()).toEqual(['RX4', 'SCL']);

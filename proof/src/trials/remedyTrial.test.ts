@@ -11,8 +11,8 @@ it.each(
   const all = mended(good, 53);
   const told = (list: typeof all) =>
     list.map(
-      ({ mutant: { operator, what }, says, remedy, then }) =>
-        `${operator} ${what}: ${says} ${remedy ?? 'no remedy'} ${then?.because ?? ''}`,
+      ({ mutant: { operator, what }, message, remedy, then }) =>
+        `${operator} ${what}: ${message} ${remedy ?? 'no remedy'} ${then?.because ?? ''}`,
     );
   expect(all.length).toBeGreaterThan(2);
   const tried = all.filter(({ remedy }) => remedy !== null);

@@ -11,7 +11,7 @@ import { truth } from '../oracles/truth';
 interface Mended {
   mutant: Mutant;
   /** What the rules say that they did not say before. */
-  says: string;
+  message: string;
   /** What the key says; null: the program knows no remedy. */
   remedy: string | null;
   /** The finding is gone and nothing graver has come, judged anew. */
@@ -45,11 +45,11 @@ export function mended(good: GoodBuild, every: number): Mended[] {
       if (!found) return [];
       const [first] = remediesFor(plan, catalogue, found);
       const made = first && applyPlanChanges(plan, first.changes);
-      if (!first || !made?.ok) return [{ mutant, says: found.says, remedy: null, gone: false, then: null }];
+      if (!first || !made?.ok) return [{ mutant, message: found.message, remedy: null, gone: false, then: null }];
       const after = grave(made.plan);
-      const gone = !after.some(({ key }) => key === found.key || !before.some((one) => one.key === key));
+      const gone = !after.some(({ key }) => key === found.key || !before.some((finding) => finding.key === key));
       const then =
         after.length === 0 ? truth({ build: made.plan.target, catalogue, links, cells: mutant.cells }, build) : null;
-      return [{ mutant, says: found.says, remedy: first.says, gone, then }];
+      return [{ mutant, message: found.message, remedy: first.message, gone, then }];
     });
 }

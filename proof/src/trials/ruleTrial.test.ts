@@ -25,9 +25,9 @@ describe('the rules against blind mutations', () => {
       const told = (list: typeof all) => list.map(({ operator, what, because }) => `${operator} ${what}: ${because}`);
       expect(all.filter(({ is }) => is === 'kill').length).toBeGreaterThan(10);
       expect(all.filter(({ is }) => is === 'stop').length).toBeGreaterThan(40);
-      expect(told(all.filter((one) => one.is === 'kill' && !caught(one)))).toEqual([]);
-      expect(told(all.filter((one) => one.is === 'stop' && !caught(one)))).toEqual([]);
-      expect(told(all.filter((one) => falseAlarm(one)))).toEqual([]);
+      expect(told(all.filter((verdict) => verdict.is === 'kill' && !caught(verdict)))).toEqual([]);
+      expect(told(all.filter((verdict) => verdict.is === 'stop' && !caught(verdict)))).toEqual([]);
+      expect(told(all.filter((verdict) => falseAlarm(verdict)))).toEqual([]);
     },
   );
 });

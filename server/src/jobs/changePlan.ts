@@ -58,7 +58,7 @@ function refuseBad(before: Plan, after: Plan, catalogue: Catalogue): void {
   if (wrong) throw new ApiError(422, 'plan.nowhere', sentenceOf(wrong), { path: wrong.path });
   const deadly = newFindings(before, after, catalogue).find(({ severity }) => severity === 'kill');
   if (!deadly) return;
-  throw new ApiError(422, 'plan.kills', `That would destroy hardware: ${deadly.says}`, {
+  throw new ApiError(422, 'plan.kills', `That would destroy hardware: ${deadly.message}`, {
     path: deadly.wires[0] ? `wires/${deadly.wires[0]}` : 'plan',
   });
 }

@@ -62,13 +62,13 @@ describe('a catalogue file', () => {
   it('is refused for a loop of regulators, a rail from nowhere, a rating below its rail', async () => {
     const change = (id: string, edit: (element: PartModel['elements'][number]) => object) =>
       called(id, { elements: curlew.elements.map((element) => ({ ...element, ...edit(element) })) });
-    expect(await faults([change('loop', (one) => (one.id === 'REG5' ? { input: 'V33' } : {}))])).toContain(
+    expect(await faults([change('loop', (element) => (element.id === 'REG5' ? { input: 'V33' } : {}))])).toContain(
       'models.0.elements.1 model.regulator loop',
     );
     expect(
       await faults([called('dead', { elements: curlew.elements.filter(({ id }) => id !== 'REG9') })]),
     ).toContainEqual(expect.stringContaining('model.source'));
-    expect(await faults([change('weak', (one) => (one.id === 'C9' ? { ratedV: 6 } : {}))])).toContainEqual(
+    expect(await faults([change('weak', (element) => (element.id === 'C9' ? { ratedV: 6 } : {}))])).toContainEqual(
       expect.stringContaining('model.rating'),
     );
   });
@@ -94,7 +94,7 @@ describe('a catalogue file', () => {
         called('revised', {
           revision: 2,
           terminals: fewer,
-          elements: curlew.elements.filter((one) => !one.id.endsWith('BOOT')),
+          elements: curlew.elements.filter((element) => !element.id.endsWith('BOOT')),
         }),
       ]),
     ).toEqual(['models.0.terminals model.dropped']);

@@ -40,7 +40,7 @@ export function modelRoutes(deps: Deps): Router {
   });
   router.post('/catalogue/models', (request, response) => {
     const { wanted } = validated<{ wanted: { model: string; revision: number }[] }>(wantedModels, request.body);
-    response.json(wanted.filter((one) => catalogue.has(one)).map((one) => catalogue.model(one)));
+    response.json(wanted.filter((ref) => catalogue.has(ref)).map((ref) => catalogue.model(ref)));
   });
   router.get('/catalogue/models/:id', async (request, response) => {
     const id = String(request.params.id);

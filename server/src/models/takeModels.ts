@@ -13,7 +13,7 @@ import type { Deps } from '../http/Deps';
 type Taken = { ok: true; added: number; known: number } | { ok: false; mistakes: readonly Mistake[] };
 
 /** More are not listed: the file is refused anyway. */
-const mostMistakes = 500;
+const maxMistakes = 500;
 const sliceMs = 40;
 
 /** @param progress Told how many of all have been looked at. */
@@ -41,9 +41,9 @@ export async function takeModels(
       await new Promise((resolve) => setImmediate(resolve));
       sliceStart = performance.now();
     }
-    if (mistakes.length >= mostMistakes) break;
+    if (mistakes.length >= maxMistakes) break;
   }
-  if (mistakes.length > 0) return { ok: false, mistakes: mistakes.slice(0, mostMistakes) };
+  if (mistakes.length > 0) return { ok: false, mistakes: mistakes.slice(0, maxMistakes) };
   const at = toSqlTime(now().toISOString());
   await database.transaction(async (queries) => {
     for (const model of fresh.values()) await queries.write('catalogue/insertModel', modelRow(model, personId, at));

@@ -23,7 +23,9 @@ export async function refuseWaiver(
     ...state.waived.map(({ finding }) => finding),
     ...judge(assemble(plan.target, catalogue), plan.links, plan.cells),
   ].filter(({ key }) => key === body.finding);
-  const worst = (['kill', 'stop', 'warn'] as const).find((severity) => said.some((one) => one.severity === severity));
+  const worst = (['kill', 'stop', 'warn'] as const).find((severity) =>
+    said.some((finding) => finding.severity === severity),
+  );
   if (!worst) throw new ApiError(422, 'waiver.nothing', 'No rule says that now: there is nothing to waive', { path });
   const objection =
     waiverObjection({ severity: worst }, role) ??

@@ -69,7 +69,7 @@ export function stockRoutes({ database, now }: Deps): Router {
   });
   router.get('/stock/:id/moves', async (request, response) => {
     const moves = await database.rows<{ at: string }>('stock/listStockMoves', { stockId: idFrom(request.params.id) });
-    response.json(moves.map((one) => ({ ...one, at: fromSqlTime(one.at) })));
+    response.json(moves.map((move) => ({ ...move, at: fromSqlTime(move.at) })));
   });
   return router;
 }

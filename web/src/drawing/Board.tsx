@@ -30,11 +30,13 @@ interface BoardProps {
 
 export function Board({ slot, model, side, marks, rings, ghost, onPick, wire, everyLabel = false }: BoardProps) {
   const { width, height } = boardSize;
-  const shown = model.terminals.filter((one) => one.sides.includes(side) && one.form !== 'tail');
+  const shown = model.terminals.filter((terminal) => terminal.sides.includes(side) && terminal.form !== 'tail');
   const ringed = shown.filter(({ id }) => rings.includes(id));
   const view = boardView(model, side, ringed, { widthPx: width, heightPx: height });
-  const near = new Set(ringed.flatMap((one) => neighboursOf(model, one).map(({ terminal }) => terminal.id)));
-  const said = ringed.map((one) => `${one.printed}: ${markWords(markOf(marks, terminalRef(slot, one.id)))}`).join('; ');
+  const near = new Set(ringed.flatMap((ring) => neighboursOf(model, ring).map(({ terminal }) => terminal.id)));
+  const said = ringed
+    .map((terminal) => `${terminal.printed}: ${markWords(markOf(marks, terminalRef(slot, terminal.id)))}`)
+    .join('; ');
   const title = `${slot}, ${side} up${said ? `, ring on ${said}` : ''}`;
   return (
     <svg
@@ -252,10 +254,10 @@ function Inset({ model, side, ringed, view }: { model: PartModel; side: Side; ri
       <rect width={size} height={size} fill={theme.paper} stroke={theme.edge} rx={4} />
       <polygon points={points} fill={theme.board} stroke={theme.ink} strokeWidth={1.2} />
       {model.terminals
-        .filter((one) => one.sides.includes(side) && one.form !== 'tail')
-        .map((one) => {
-          const [px, py] = small.toPx(one.atMm);
-          return <rect key={one.id} x={px - 1.5} y={py - 1.5} width={3} height={3} fill={theme.padDone} />;
+        .filter((terminal) => terminal.sides.includes(side) && terminal.form !== 'tail')
+        .map((terminal) => {
+          const [px, py] = small.toPx(terminal.atMm);
+          return <rect key={terminal.id} x={px - 1.5} y={py - 1.5} width={3} height={3} fill={theme.padDone} />;
         })}
       <circle cx={x} cy={y} r={7} fill="none" stroke={theme.bronze} strokeWidth={3} />
     </g>

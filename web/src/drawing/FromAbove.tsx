@@ -130,7 +130,7 @@ function BoardFromAbove({
   ];
   return (
     <g fill={theme.board} stroke={theme.ink} strokeWidth={1.5}>
-      <path d={`M${body.outlineMm.map((one) => lie(one).join(' ')).join('L')}Z`} />
+      <path d={`M${body.outlineMm.map((corner) => lie(corner).join(' ')).join('L')}Z`} />
       {body.arrowDeg !== null && (
         <path
           d={`M${tail.join(' ')}L${tip.join(' ')}M${left.join(' ')}L${tip.join(' ')}L${right.join(' ')}`}

@@ -5,7 +5,7 @@ import { wireColour } from './wireColours';
 
 export interface LeadRow {
   id: string;
-  says: string;
+  message: string;
   colour: string;
   awg: number;
   state: 'planned' | 'current' | 'landed' | 'differs';
@@ -43,9 +43,9 @@ function Row({ row, y, pitch, width }: { row: LeadRow; y: number; pitch: number;
   const size = pitch > 60 ? 18 : 16;
   const current = row.state === 'current';
   return (
-    <g role="listitem" aria-label={`${row.says}, ${row.state}`} data-lead={row.id} data-state={row.state}>
+    <g role="listitem" aria-label={`${row.message}, ${row.state}`} data-lead={row.id} data-state={row.state}>
       <text x={from + 46} y={y - thick / 2 - 7} fontSize={size} fontWeight={current ? 700 : 400} fill={theme.ink}>
-        {row.says}
+        {row.message}
       </text>
       {row.state === 'planned' ? (
         <path

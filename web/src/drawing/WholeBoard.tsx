@@ -31,7 +31,7 @@ export function WholeBoard({ slot, model, side, marks, wires, current, say, onPi
   const at = wires.map(({ terminal }) => terminalOf(model, terminal)!);
   const lanes =
     Math.max(
-      ...(['upper', 'lower'] as const).map((edge) => at.filter((one) => edgeOf(one, model) === edge).length),
+      ...(['upper', 'lower'] as const).map((edge) => at.filter((terminal) => edgeOf(terminal, model) === edge).length),
       0,
     ) *
     lanePx *
@@ -43,7 +43,7 @@ export function WholeBoard({ slot, model, side, marks, wires, current, say, onPi
   const reach = span(model)[1] / 2;
   const exits = exitsOf(
     pads,
-    at.map((one) => edgeOf(one, model)),
+    at.map((terminal) => edgeOf(terminal, model)),
     sides,
     { upperY: view.toPx([0, reach])[1], lowerY: view.toPx([0, -reach])[1], lane: lanePx },
   );
@@ -62,7 +62,7 @@ export function WholeBoard({ slot, model, side, marks, wires, current, say, onPi
     >
       <Outline model={model} view={view} rings={[]} plain />
       {model.terminals
-        .filter((one) => one.sides.includes(side) && one.form !== 'tail')
+        .filter((terminal) => terminal.sides.includes(side) && terminal.form !== 'tail')
         .map((terminal) => (
           <Pad
             key={terminal.id}
@@ -163,7 +163,7 @@ function Run({
   };
   const width = widthOf();
   const edge = casing === '#20262b' ? casing : theme.ink;
-  const path = `M${[...from, bend, end].map((one) => one.join(' ')).join('L')}`;
+  const path = `M${[...from, bend, end].map((point) => point.join(' ')).join('L')}`;
   const out = Math.sign(end[0] - bend[0]);
   if (becomes === 'comes off' && done) {
     return (

@@ -44,7 +44,7 @@ const model = {
     pad('under', [5, 15], [3, 3], ['bottom']),
   ],
 } as unknown as PartModel;
-const named = (id: string) => model.terminals.find((one) => one.id === id)!;
+const named = (id: string) => model.terminals.find((terminal) => terminal.id === id)!;
 
 describe('boardView', () => {
   it('shows the whole board where its pads can be told apart, and zooms to one that cannot', () => {

@@ -11,10 +11,10 @@ export interface BoardView {
 }
 
 /** A pad drawn smaller than this across cannot be told from its neighbours at arm's length. */
-const leastPadPx = 22;
-const leastPxPerMm = 4;
+const minPadPx = 22;
+const minPxPerMm = 4;
 const zoomPxPerMm = 24;
-const mostPxPerMm = 16;
+const maxPxPerMm = 16;
 const marginPx = 14;
 
 /** @param focus The pads in question; empty shows the whole board. */
@@ -25,8 +25,8 @@ export function boardView(
   { widthPx, heightPx }: { widthPx: number; heightPx: number },
 ): BoardView {
   const [spanX, spanY] = span(model);
-  const whole = Math.min(mostPxPerMm, (widthPx - 2 * marginPx) / spanX, (heightPx - 2 * marginPx) / spanY);
-  const fits = whole >= leastPxPerMm && focus.every((one) => Math.min(...one.sizeMm) * whole >= leastPadPx);
+  const whole = Math.min(maxPxPerMm, (widthPx - 2 * marginPx) / spanX, (heightPx - 2 * marginPx) / spanY);
+  const fits = whole >= minPxPerMm && focus.every((terminal) => Math.min(...terminal.sizeMm) * whole >= minPadPx);
   const box = boxOf(focus);
   const close = Math.min(
     zoomPxPerMm,
@@ -47,7 +47,7 @@ export function boardView(
 
 function boxOf(focus: readonly Terminal[]): { atMm: XY; sizeMm: XY } {
   const along = (axis: 0 | 1) => {
-    const at = focus.map((one) => one.atMm[axis]);
+    const at = focus.map((terminal) => terminal.atMm[axis]);
     return { low: Math.min(...at), high: Math.max(...at) };
   };
   if (focus.length === 0) return { atMm: [0, 0], sizeMm: [0, 0] };
@@ -74,12 +74,12 @@ export function padTowards(
   const mirror = side === 'bottom' ? -1 : 1;
   const [dx, dy] = { left: [-1, 0], right: [1, 0], up: [0, 1], down: [0, -1] }[direction] as [number, number];
   const found = model.terminals
-    .filter((one) => one.id !== from.id && one.sides.includes(side) && one.form !== 'tail')
-    .map((one) => {
-      const [x, y] = [mirror * (one.atMm[0] - from.atMm[0]), one.atMm[1] - from.atMm[1]];
+    .filter((terminal) => terminal.id !== from.id && terminal.sides.includes(side) && terminal.form !== 'tail')
+    .map((terminal) => {
+      const [x, y] = [mirror * (terminal.atMm[0] - from.atMm[0]), terminal.atMm[1] - from.atMm[1]];
       const ahead = x * dx + y * dy;
       const aside = Math.abs(x * dy) + Math.abs(y * dx);
-      return { one, ahead, cost: ahead + 2.5 * aside };
+      return { one: terminal, ahead, cost: ahead + 2.5 * aside };
     })
     .filter(({ ahead }) => ahead > 0.3)
     .sort((a, b) => a.cost - b.cost);

@@ -52,7 +52,7 @@ export function Cord({ steps, gates, shown }: CordProps) {
         ))}
         {stretches.map((id) => {
           const last = places.filter(({ step }) => step.stretch === id).at(-1);
-          const gate = gates.find((one) => one.id === id);
+          const gate = gates.find((gate) => gate.id === id);
           return last && gate ? (
             <Ferrule
               key={id}

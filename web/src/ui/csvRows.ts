@@ -6,7 +6,7 @@ import Papa from 'papaparse';
 
 export interface CsvFault {
   line: number;
-  says: string;
+  message: string;
 }
 
 export type CsvRead<Row> = { ok: true; rows: readonly Row[] } | { ok: false; faults: readonly CsvFault[] };
@@ -14,7 +14,7 @@ export type CsvRead<Row> = { ok: true; rows: readonly Row[] } | { ok: false; fau
 type Cell = Readonly<Record<string, string>>;
 
 /** Largest table that is read, in rows. */
-const mostRows = 20_000;
+const maxRows = 20_000;
 
 /** A table as text; spreadsheets take it for UTF-8 by the mark at its start. */
 export function writeRows(fields: readonly string[], data: readonly (readonly (string | number)[])[]): string {
@@ -32,7 +32,7 @@ export function readRows<Row>(
   }: {
     columns: readonly string[];
     wanted: readonly string[];
-    make: (cell: Cell, fault: (says: string) => void, line: number) => Row;
+    make: (cell: Cell, fault: (message: string) => void, line: number) => Row;
     unique: (row: Row) => string | null;
   },
 ): CsvRead<Row> {
@@ -40,22 +40,23 @@ export function readRows<Row>(
   const parsed = Papa.parse<string[]>(plain, { skipEmptyLines: false, delimiter: separatorOf(plain) });
   const faults: CsvFault[] = parsed.errors
     .filter(({ type }) => type === 'Quotes')
-    .map(({ row, message }) => ({ line: (row ?? 0) + 1, says: message }));
+    .map(({ row, message }) => ({ line: (row ?? 0) + 1, message }));
   const [head = [], ...body] = parsed.data;
   const names = head.map((name) => name.trim().toLowerCase().replace(/_/g, ' '));
-  for (const name of wanted) if (!names.includes(name)) faults.push({ line: 1, says: `there is no column “${name}”` });
+  for (const name of wanted)
+    if (!names.includes(name)) faults.push({ line: 1, message: `there is no column “${name}”` });
   for (const name of names)
-    if (!columns.includes(name)) faults.push({ line: 1, says: `there is no such column as “${name}”` });
+    if (!columns.includes(name)) faults.push({ line: 1, message: `there is no such column as “${name}”` });
   names.forEach((name, index) => {
-    if (names.indexOf(name) !== index) faults.push({ line: 1, says: `column “${name}” is there twice` });
+    if (names.indexOf(name) !== index) faults.push({ line: 1, message: `column “${name}” is there twice` });
   });
-  if (body.length > mostRows) faults.push({ line: mostRows + 2, says: `a table has at most ${mostRows} rows` });
+  if (body.length > maxRows) faults.push({ line: maxRows + 2, message: `a table has at most ${maxRows} rows` });
   if (faults.length > 0) return { ok: false, faults };
   const seen = new Map<string, number>();
   const rows = body.flatMap((cells, index): Row[] => {
     const line = index + 2;
     if (cells.every((cell) => cell.trim() === '')) return [];
-    const fault = (says: string) => void faults.push({ line, says });
+    const fault = (message: string) => void faults.push({ line, message });
     if (cells.length !== names.length) fault(`has ${cells.length} cells, the head has ${names.length}`);
     // What begins like a formula was written with an apostrophe in front.
     const cell = Object.fromEntries(
@@ -67,18 +68,18 @@ export function readRows<Row>(
     if (key !== null) seen.set(key, line);
     return [row];
   });
-  if (rows.length === 0 && faults.length === 0) faults.push({ line: 1, says: 'the file has no rows' });
+  if (rows.length === 0 && faults.length === 0) faults.push({ line: 1, message: 'the file has no rows' });
   return faults.length > 0 ? { ok: false, faults } : { ok: true, rows };
 }
 
 /** What stands most often in the head; a guess over the cells is misled by what they hold. */
 function separatorOf(text: string): string {
   const head = text.split(/\r?\n/, 1)[0] ?? '';
-  return [',', ';', '\t'].reduce((best, one) => (head.split(one).length > head.split(best).length ? one : best));
+  return [',', ';', '\t'].reduce((best, mark) => (head.split(mark).length > head.split(best).length ? mark : best));
 }
 
 /** A number with point or comma; thousands are not guessed at. */
-export function numberIn(cell: string | undefined, fault: (says: string) => void, name: string): number {
+export function numberIn(cell: string | undefined, fault: (message: string) => void, name: string): number {
   const value = Number((cell ?? '').replace(',', '.'));
   if (cell === undefined || cell === '' || !Number.isFinite(value) || value < 0 || value > 1e9)
     fault(`${name} is a number of 0 or more, not “${cell ?? ''}”`);

@@ -12,7 +12,7 @@ export function fieldErrors(error: unknown): FieldErrors {
   const message = error instanceof Error ? error.message : null;
   const mistakes = error instanceof ApiError ? mistakesOf(error) : [];
   return {
-    of: (path) => mistakes.find((one) => one.path === path)?.message ?? null,
+    of: (path) => mistakes.find((mistake) => mistake.path === path)?.message ?? null,
     rest: (shown) => {
       if (!message || mistakes.some(({ path }) => shown.includes(path))) return null;
       const [first] = mistakes;

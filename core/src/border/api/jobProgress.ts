@@ -35,7 +35,7 @@ export function progressOf(state: JobState): JobProgress {
     leftMinutes: minutes(open),
     done: steps.length - open.length,
     all: steps.length,
-    against: findings.filter(({ severity }) => severity !== 'warn').map(({ says }) => says),
+    against: findings.filter(({ severity }) => severity !== 'warn').map(({ message }) => message),
   };
 }
 

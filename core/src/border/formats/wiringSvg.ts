@@ -59,7 +59,7 @@ function blockOf(assembly: Assembly, { slot, model, side, wires }: Drawn): Block
   const scale = Math.min(sheet.board / spanX, sheet.tall / spanY, 4);
   const at = wires.map(({ terminal }) => terminalOf(model, terminal)!);
   const lanes = (['upper', 'lower'] as const).map(
-    (edge) => at.filter((one) => edgeOf(one, model) === edge).length * sheet.lane,
+    (edge) => at.filter((terminal) => edgeOf(terminal, model) === edge).length * sheet.lane,
   );
   const height = Math.max(spanY * scale + lanes[0]! + lanes[1]!, Math.ceil(wires.length / 2) * sheet.row) + 6;
   const [left, right] = [(sheet.width - sheet.board) / 2, (sheet.width + sheet.board) / 2];
@@ -77,12 +77,12 @@ function blockOf(assembly: Assembly, { slot, model, side, wires }: Drawn): Block
   const sides = sidesOf(pads, room);
   const exits = exitsOf(
     pads,
-    at.map((one) => edgeOf(one, model)),
+    at.map((terminal) => edgeOf(terminal, model)),
     sides,
     { upperY: centre[1] - (spanY * scale) / 2, lowerY: centre[1] + (spanY * scale) / 2, lane: sheet.lane },
   );
   const leaders = placeLeaders(exits, sides, room);
-  const lines = wires.map((one, index) => {
+  const lines = wires.map((wire, index) => {
     const { side: towards, y } = leaders[index]!;
     const out = towards === 'left' ? -1 : 1;
     const [bend, end] =
@@ -90,20 +90,20 @@ function blockOf(assembly: Assembly, { slot, model, side, wires }: Drawn): Block
     const [pad, exit] = [pads[index]!, exits[index]!];
     const lane: XY[] =
       exit[1] === pad[1] ? [pad] : [pad, exit, [exit[0] + out * Math.min(4, Math.abs(bend - exit[0])), exit[1]]];
-    const words = `${padWords(terminalRef(slot, one.terminal), assembly)} to ${one.other ? terminalWords(one.other, assembly) : 'the air'}, ${one.wire.awg} AWG`;
-    return `${run([...lane, [bend, y], [end, y]], one.wire.colour, one.wire.awg)}<text x="${n(end + out * 1.6)}" y="${n(y + 1.1)}" font-size="3.1" text-anchor="${towards === 'left' ? 'end' : 'start'}">${escape(words)}</text>`;
+    const words = `${padWords(terminalRef(slot, wire.terminal), assembly)} to ${wire.other ? terminalWords(wire.other, assembly) : 'the air'}, ${wire.wire.awg} AWG`;
+    return `${run([...lane, [bend, y], [end, y]], wire.wire.colour, wire.wire.awg)}<text x="${n(end + out * 1.6)}" y="${n(y + 1.1)}" font-size="3.1" text-anchor="${towards === 'left' ? 'end' : 'start'}">${escape(words)}</text>`;
   });
   const copperOf = model.terminals
-    .filter((one) => one.sides.includes(side) && one.form !== 'tail')
+    .filter((terminal) => terminal.sides.includes(side) && terminal.form !== 'tail')
     .map(({ atMm, sizeMm, printed }) => {
       const [x, y] = place(atMm);
       const [w, h] = [sizeMm[0] * scale, sizeMm[1] * scale];
       return `<rect x="${n(x - w / 2)}" y="${n(y - h / 2)}" width="${n(w)}" height="${n(h)}" fill="${copper}" stroke="${ink}" stroke-width="0.15"><title>${escape(printed)}</title></rect>`;
     });
-  const outline = `<path d="M${model.body.outlineMm.map((one) => place(one).map(n).join(' ')).join('L')}Z" fill="${paper}" stroke="${ink}" stroke-width="0.4"/>`;
-  const says = `${slot}: ${model.name}, ${side === 'top' ? 'top side' : 'underside'}${arrowWords(model, place)}`;
+  const outline = `<path d="M${model.body.outlineMm.map((corner) => place(corner).map(n).join(' ')).join('L')}Z" fill="${paper}" stroke="${ink}" stroke-width="0.4"/>`;
+  const message = `${slot}: ${model.name}, ${side === 'top' ? 'top side' : 'underside'}${arrowWords(model, place)}`;
   return {
-    svg: `<text x="6" y="4" font-size="4" font-weight="bold">${escape(says)}</text>${outline}${copperOf.join('')}${arrowSvg(model, place)}${lines.join('')}`,
+    svg: `<text x="6" y="4" font-size="4" font-weight="bold">${escape(message)}</text>${outline}${copperOf.join('')}${arrowSvg(model, place)}${lines.join('')}`,
     height: height + sheet.head + 4,
   };
 }
@@ -111,7 +111,7 @@ function blockOf(assembly: Assembly, { slot, model, side, wires }: Drawn): Block
 /** A wire with an edge, so that every colour is seen on paper. */
 function run(points: readonly XY[], colour: string, awg: number): string {
   const width = widthOf(awg);
-  const path = `M${points.map((one) => one.map(n).join(' ')).join('L')}`;
+  const path = `M${points.map((point) => point.map(n).join(' ')).join('L')}`;
   return `<path d="${path}" fill="none" stroke="${ink}" stroke-width="${n(width + 0.4)}" stroke-linejoin="round"/><path d="${path}" fill="none" stroke="${hexOf(colour)}" stroke-width="${width}" stroke-linejoin="round"/>`;
 }
 

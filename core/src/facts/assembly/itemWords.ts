@@ -72,18 +72,20 @@ export function padWords(ref: TerminalRef, assembly: Assembly): string {
   const model = assembly.model(slot);
   const terminal = assembly.terminal(ref);
   if (!model || !terminal) return printed(ref, assembly);
-  const twins = (one: Terminal) =>
+  const twins = (terminal: Terminal) =>
     model.terminals.filter(
       (other) =>
-        other.printed === one.printed && other.id !== one.id && (other.form === 'pin') === (one.form === 'pin'),
+        other.printed === terminal.printed &&
+        other.id !== terminal.id &&
+        (other.form === 'pin') === (terminal.form === 'pin'),
     );
-  const unique = (one: Terminal) => !twins(one).some((other) => sameFace(other, one));
+  const unique = (terminal: Terminal) => !twins(terminal).some((other) => sameFace(other, terminal));
   const under =
     terminal.sides.includes('top') || twins(terminal).every((other) => sameFace(other, terminal)) ? '' : ', underside';
   if (unique(terminal)) return shown(terminal.printed) + under;
-  const distance = (one: Terminal) => Math.hypot(one.atMm[0] - terminal.atMm[0], one.atMm[1] - terminal.atMm[1]);
+  const distance = (pad: Terminal) => Math.hypot(pad.atMm[0] - terminal.atMm[0], pad.atMm[1] - terminal.atMm[1]);
   const near = model.terminals
-    .filter((one) => one.form !== 'shell' && sameFace(one, terminal) && unique(one))
+    .filter((pad) => pad.form !== 'shell' && sameFace(pad, terminal) && unique(pad))
     .sort((a, b) => distance(a) - distance(b))[0];
   return near ? `${shown(terminal.printed)} by ${shown(near.printed)}${under}` : shown(terminal.printed) + under;
 }
@@ -115,7 +117,7 @@ export function jointWords(joint: string, assembly: Assembly): string {
 
 export function plugWords(mateId: string, { build }: Assembly): string {
   const mate = build.mates[mateId];
-  const side = mate && [mate.a, mate.b].find((one) => 'slot' in one);
+  const side = mate && [mate.a, mate.b].find((pad) => 'slot' in pad);
   return side && 'slot' in side ? `${side.slot} ${side.connector}` : mateId;
 }
 

@@ -114,9 +114,9 @@ function overlaps({ terminals }: PartModel): ModelMistake[] {
 function overHoles({ terminals, body }: PartModel): ModelMistake[] {
   return terminals.flatMap(({ id, form, atMm, sizeMm }, index) => {
     if (form === 'tail' || form === 'metal' || form === 'shell') return [];
-    const hole = body.holes.find((one) => {
-      const [dx, dy] = [0, 1].map((axis) => Math.max(0, Math.abs(one.atMm[axis]! - atMm[axis]!) - sizeMm[axis]! / 2));
-      return Math.hypot(dx!, dy!) < one.drillMm / 2 - 0.05;
+    const hole = body.holes.find((hole) => {
+      const [dx, dy] = [0, 1].map((axis) => Math.max(0, Math.abs(hole.atMm[axis]! - atMm[axis]!) - sizeMm[axis]! / 2));
+      return Math.hypot(dx!, dy!) < hole.drillMm / 2 - 0.05;
     });
     return hole ? [mistake(`terminals.${index}.atMm`, 'hole', `${id} reaches into a mounting hole`)] : [];
   });

@@ -60,18 +60,18 @@ function sizeWords({ body: { outlineMm, holes } }: PartModel): string {
 }
 
 function listed(word: string, before: readonly { id: string }[], after: readonly { id: string }[]): ModelChange[] {
-  const old = new Map(before.map((one) => [one.id, one]));
-  const now = new Map(after.map((one) => [one.id, one]));
+  const old = new Map(before.map((member) => [member.id, member]));
+  const now = new Map(after.map((member) => [member.id, member]));
   const gone = before
     .filter(({ id }) => !now.has(id))
     .map(({ id }) => ({ what: `${word} ${id}`, before: 'there', after: 'gone' }));
   return [
     ...gone,
-    ...after.flatMap((one): ModelChange[] => {
-      const was = old.get(one.id);
-      if (!was) return [{ what: `${word} ${one.id}`, before: 'not there', after: 'added' }];
-      return fields(was, one).map(([key, from, to]) => ({
-        what: `${word} ${one.id}, ${key}`,
+    ...after.flatMap((member): ModelChange[] => {
+      const was = old.get(member.id);
+      if (!was) return [{ what: `${word} ${member.id}`, before: 'not there', after: 'added' }];
+      return fields(was, member).map(([key, from, to]) => ({
+        what: `${word} ${member.id}, ${key}`,
         before: from,
         after: to,
       }));

@@ -9,7 +9,7 @@ export function hasRole(terminal: Terminal, is: Role['is']): boolean {
 
 /** The motor channel that a terminal is a phase of, or null. */
 export function phaseChannel(model: PartModel, terminalId: string): number | null {
-  const role = terminalOf(model, terminalId)?.roles.find((one) => one.is === 'port');
+  const role = terminalOf(model, terminalId)?.roles.find((role) => role.is === 'port');
   const port = role?.is === 'port' ? model.ports.find(({ id }) => id === role.port) : undefined;
   return port?.kind === 'motorPhase' ? (port.index ?? 0) : null;
 }

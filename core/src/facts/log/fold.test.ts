@@ -13,8 +13,8 @@ const catalogue = benchParts();
 const foldedLog = (log: readonly QuadRecord[]) => fold(log, catalogue);
 const folded = (log: readonly QuadRecord[]) => foldedLog(log).asBuilt;
 const fit = (slot: keyof typeof benchSlots) => ({ do: 'fit', slot, fitted: fitted(benchSlots[slot]) }) as const;
-const land = (one: Wire, end: 0 | 1) =>
-  ({ do: 'land', wire: one.id, end, as: one.ends[end], body: bodyOf(one) }) as const;
+const land = (wire: Wire, end: 0 | 1) =>
+  ({ do: 'land', wire: wire.id, end, as: wire.ends[end], body: bodyOf(wire) }) as const;
 
 describe('fold', () => {
   it('puts a correction in the place of what it corrects', () => {
@@ -121,7 +121,7 @@ describe('difference', () => {
     ends: Object.fromEntries(
       Object.values(wires)
         .filter(({ ends }) => ends.some(({ at }) => at.on !== 'air'))
-        .map((one) => [one.id, one.ends.map(({ at }) => at)]),
+        .map((wire) => [wire.id, wire.ends.map(({ at }) => at)]),
     ),
   });
 

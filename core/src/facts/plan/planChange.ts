@@ -43,7 +43,8 @@ export function reversePlanChanges(changes: readonly PlanChange[]): PlanChange[]
 export function valueAt(plan: Plan, path: PlanChange['path']): unknown {
   if (path === 'cells') return plan.cells;
   const { part, key } = splitPath(path);
-  if (part in lists) return plan[part as ListName].find((one) => lists[part as ListName](one as never) === key) ?? null;
+  if (part in lists)
+    return plan[part as ListName].find((member) => lists[part as ListName](member as never) === key) ?? null;
   if (part === 'schools') return plan.schools[key] ?? null;
   return (plan.target[part as TargetPart] as Record<string, unknown>)[key] ?? null;
 }
@@ -53,7 +54,7 @@ function withValue(plan: Plan, path: PlanChange['path'], value: unknown): Plan {
   const { part, key } = splitPath(path);
   if (part in lists) {
     const name = part as ListName;
-    const table = Object.fromEntries(plan[name].map((one) => [lists[name](one as never), one as unknown]));
+    const table = Object.fromEntries(plan[name].map((member) => [lists[name](member as never), member as unknown]));
     return { ...plan, [name]: Object.values(withKey(table, key, value)) };
   }
   if (part === 'schools') return { ...plan, schools: withKey(plan.schools, key, value as string | null) };

@@ -59,7 +59,7 @@ function changesOf(
 
 /** Without the version; lists by what they hold, since their order means nothing. */
 function content({ target, links, wishes, pinned, cells, schools }: Plan) {
-  const byName = (list: readonly object[]) => list.map((one) => JSON.stringify(one)).sort();
+  const byName = (list: readonly object[]) => list.map((first) => JSON.stringify(first)).sort();
   return { target, links: byName(links), wishes: byName(wishes), pinned: byName(pinned), cells, schools };
 }
 
@@ -78,8 +78,8 @@ describe('plan changes', () => {
 
   it('of different paths commute; of one path the second that did not see the first is refused and changes nothing', () => {
     fc.assert(
-      fc.property(edits, edits, (one, other) => {
-        const [mine, theirs] = [changesOf(plan, one).changes, changesOf(plan, other).changes];
+      fc.property(edits, edits, (member, other) => {
+        const [mine, theirs] = [changesOf(plan, member).changes, changesOf(plan, other).changes];
         const shared = mine.some(({ path }) => theirs.some((change) => change.path === path));
         const first = applyPlanChanges(plan, mine);
         const second = first.ok ? applyPlanChanges(first.plan, theirs) : first;
@@ -96,13 +96,13 @@ describe('plan changes', () => {
 
   it('between any two plans lead exactly from the one to the other, and to itself are none', () => {
     fc.assert(
-      fc.property(edits, edits, (one, other) => {
+      fc.property(edits, edits, (first, other) => {
         const [from, to] = [
-          changesOf(plan, one).plan,
+          changesOf(plan, first).plan,
           {
             ...changesOf(plan, other).plan,
-            cells: changesOf(plan, one).plan.cells,
-            schools: changesOf(plan, one).plan.schools,
+            cells: changesOf(plan, first).plan.cells,
+            schools: changesOf(plan, first).plan.schools,
           },
         ];
         const changes = planChangesTo(from, to);

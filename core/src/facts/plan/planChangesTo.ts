@@ -19,7 +19,7 @@ export function planChangesTo(from: PlanDraft, to: PlanParts): PlanChange[] {
     changed(part, from.target[part], to.target[part]),
   );
   const named = <T>(list: readonly T[], name: (one: T) => string) =>
-    Object.fromEntries(list.map((one) => [name(one), one]));
+    Object.fromEntries(list.map((member) => [name(member), member]));
   const all = [
     ...tables,
     ...changed(

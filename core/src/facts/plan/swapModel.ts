@@ -116,7 +116,7 @@ function pinsOfCutHousings(build: Build, slot: Slot, from: PartModel, cut: Reado
   for (const id of cut) {
     const { a, b, shift } = build.mates[id]!;
     const [own, other] = 'slot' in a && a.slot === slot ? [a, b] : [b, a];
-    const connector = 'slot' in own ? from.connectors.find((one) => one.id === own.connector) : null;
+    const connector = 'slot' in own ? from.connectors.find((connector) => connector.id === own.connector) : null;
     if (!connector || !('housing' in other)) continue;
     connector.pins.forEach((pin, index) => pins.set(`${other.housing}#${index + 1 + shift}`, pin));
   }
@@ -135,7 +135,7 @@ class Places {
 
   /** A socket of the new model whose pins do the same in the same order; one of the same family before others. */
   socketLike(id: string): Connector | null {
-    const old = this.from.connectors.find((one) => one.id === id);
+    const old = this.from.connectors.find((connector) => connector.id === id);
     if (!old) return null;
     const alike = this.to.connectors.filter(
       ({ pins }) => pins.length === old.pins.length && pins.every((pin, index) => this.does(pin, old.pins[index]!)),
@@ -162,8 +162,10 @@ class Places {
       .map((terminal) => ({ terminal, score: fit(this.from, old, this.to, terminal) }))
       .filter(({ score }) => score > 0);
     const best =
-      ranked.reduce<(typeof ranked)[number] | null>((top, one) => (!top || one.score > top.score ? one : top), null)
-        ?.terminal ?? null;
+      ranked.reduce<(typeof ranked)[number] | null>(
+        (top, candidate) => (!top || candidate.score > top.score ? candidate : top),
+        null,
+      )?.terminal ?? null;
     if (best) this.used.set(best.id, (this.used.get(best.id) ?? 0) + 1);
     return best;
   }

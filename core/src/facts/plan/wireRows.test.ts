@@ -76,9 +76,9 @@ describe('wire rows', () => {
     ).toEqual({
       ok: false,
       faults: [
-        { line: rows.find(({ row }) => row.wire === 'T')!.line, says: 'there is no FC.NOWHERE in this build' },
-        { line: 40, says: `${rows[0]!.row.wire} stands in line 2 already` },
-        { line: 41, says: 'there is no H#3 in this build' },
+        { line: rows.find(({ row }) => row.wire === 'T')!.line, message: 'there is no FC.NOWHERE in this build' },
+        { line: 40, message: `${rows[0]!.row.wire} stands in line 2 already` },
+        { line: 41, message: 'there is no H#3 in this build' },
       ],
     });
   });

@@ -19,7 +19,7 @@ export interface WireRow {
 
 export interface RowFault {
   line: number;
-  says: string;
+  message: string;
 }
 
 export function wireRows({ wires }: Pick<Build, 'wires'>, links: readonly Link[]): WireRow[] {
@@ -58,15 +58,16 @@ export function changesFromRows(
   const wires: Record<WireId, Wire> = {};
   for (const { line, row } of rows) {
     const first = seen.get(row.wire);
-    if (first !== undefined) faults.push({ line, says: `${row.wire} stands in line ${first} already` });
+    if (first !== undefined) faults.push({ line, message: `${row.wire} stands in line ${first} already` });
     seen.set(row.wire, line);
     const [a, b] = [row.from, row.to].map((word) => landingOf(word, assembly));
-    if (!a) faults.push({ line, says: `there is no ${row.from} in this build` });
-    if (!b) faults.push({ line, says: `there is no ${row.to} in this build` });
+    if (!a) faults.push({ line, message: `there is no ${row.from} in this build` });
+    if (!b) faults.push({ line, message: `there is no ${row.to} in this build` });
     if (a && b) wires[row.wire] = wireOf(row, a, b, assembly.build.wires[row.wire]);
   }
   const missing = Object.values(assembly.build.wires).filter(({ id, from }) => from === 'tail' && !seen.has(id));
-  for (const { id } of missing) faults.push({ line: 0, says: `${id} is a lead of its part and must be in the list` });
+  for (const { id } of missing)
+    faults.push({ line: 0, message: `${id} is a lead of its part and must be in the list` });
   if (faults.length > 0) return { ok: false, faults };
   const ids = [...new Set([...Object.keys(assembly.build.wires), ...Object.keys(wires)])];
   const differs = (id: WireId) => JSON.stringify(rowOf(assembly.build.wires[id])) !== JSON.stringify(rowOf(wires[id]));

@@ -15,7 +15,7 @@ type Named = Pick<PlanDraft, 'target' | 'links' | 'wishes' | 'pinned'>;
 
 /** More than any aircraft has; a plan beyond it would keep everybody waiting. */
 const most = { slots: 100, wires: 1000, housings: 300, mates: 300 } as const;
-const mostInList = 300;
+const maxInList = 300;
 
 /** Empty when every name means something and stands once. */
 export function wrongNames(plan: Named, catalogue: Catalogue): WrongName[] {
@@ -83,9 +83,9 @@ function tooMany({ target, links, wishes, pinned }: Named): WrongName[] {
     ...(Object.keys(most) as (keyof typeof most)[]).flatMap((part) =>
       said(`target.${part}`, Object.keys(target[part]).length, most[part]),
     ),
-    ...said('links', links.length, mostInList),
-    ...said('wishes', wishes.length, mostInList),
-    ...said('pinned', pinned.length, mostInList),
+    ...said('links', links.length, maxInList),
+    ...said('wishes', wishes.length, maxInList),
+    ...said('pinned', pinned.length, maxInList),
   ];
 }
 

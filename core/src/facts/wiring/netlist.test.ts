@@ -48,7 +48,7 @@ it('follows a mated plug pin by pin, shifted and mirrored', () => {
   const partner = (build: Build) =>
     netlist(assemble(build, catalogue))
       .netOf('A.1')!
-      .terminals.filter((one) => one.startsWith('B'));
+      .terminals.filter((terminal) => terminal.startsWith('B'));
   expect(partner(mated(0, false))).toEqual(['B.1']);
   expect(partner(mated(1, false))).toEqual(['B.2']);
   expect(partner(mated(0, true))).toEqual(['B.3']);

@@ -46,7 +46,7 @@ function meaning(
 ): Omit<DamageJudged, 'joints' | 'minutes'> {
   const motors = motorMap(assembly);
   const ofKind = (wanted: PartKind) =>
-    Object.keys(assembly.build.slots).filter((one) => assembly.model(one)!.kind === wanted);
+    Object.keys(assembly.build.slots).filter((key) => assembly.model(key)!.kind === wanted);
   const driven = motors.filter(({ channel }) => channel?.slot === slot).map((motor) => motor.slot);
   switch (seen) {
     case 'black motor winding': {
@@ -73,14 +73,14 @@ function meaning(
     case 'charred board or lifted copper':
       return {
         replace: [slot],
-        suspect: ofKind('capacitor').filter((one) => one !== slot),
+        suspect: ofKind('capacitor').filter((other) => other !== slot),
         because: 'the pack was shorted directly: a bead, a whisker, a twisted or cut board, a failed capacitor',
         first: 'find the cause before the new part goes in; a board that its owner has altered is said so in the log',
       };
     case 'capacitor burst or gone':
       return {
         replace: kind === 'capacitor' ? [slot] : ofKind('capacitor'),
-        suspect: ofKind('esc').filter((one) => one !== slot),
+        suspect: ofKind('esc').filter((other) => other !== slot),
         because: 'without it plugging in drives the volts past what the ESC takes',
         first: 'stripe to minus, rating above the full pack, close to the leads; then the main leads both ways',
       };

@@ -122,7 +122,9 @@ describe('a drafted model', () => {
 describe('a first measurement', () => {
   const { model } = draftModel(full);
   const ohms = (of: typeof model, red: string) => {
-    const { band } = looseReadings(of, meter).find((one) => one.mode === 'ohms' && one.red.node === red)!.expected;
+    const { band } = looseReadings(of, meter).find(
+      (reading) => reading.mode === 'ohms' && reading.red.node === red,
+    )!.expected;
     return (band![0] + band![1]) / 2;
   };
 

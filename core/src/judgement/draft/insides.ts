@@ -87,7 +87,7 @@ function railsOf(terminals: readonly Terminal[]): { node: string; dir: 'gives' |
     ),
   );
   return found
-    .filter(({ node }, index) => found.findIndex((one) => one.node === node) === index)
+    .filter(({ node }, index) => found.findIndex((rail) => rail.node === node) === index)
     .map((rail) => ({ ...rail, volts: Math.round(rail.volts * 10) / 10 }));
 }
 

@@ -21,7 +21,7 @@ export function firstMeasures(model: PartModel): { is: 'ohms' | 'tone'; black: s
   const ground = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'ground'));
   const nodes = [...new Set(model.terminals.map(({ node }) => node))];
   const joined = nodes.flatMap((node) => {
-    const [a, b] = model.terminals.filter((one) => one.node === node);
+    const [a, b] = model.terminals.filter((terminal) => terminal.node === node);
     return a && b
       ? [{ is: 'tone' as const, black: a.id, red: b.id, asks: `Does it sound between ${a.id} and ${b.id}?` }]
       : [];
@@ -41,21 +41,24 @@ export function firstMeasures(model: PartModel): { is: 'ohms' | 'tone'; black: s
 }
 
 export function applySignature(model: PartModel, measured: readonly Measured[], meter: Meter): Signature {
-  return measured.reduce<Signature>((so, one) => (one.is === 'tone' ? applyTone(so, one) : applyOhms(so, one, meter)), {
-    model,
-    contradicts: [],
-    filled: [],
-  });
+  return measured.reduce<Signature>(
+    (so, measured) => (measured.is === 'tone' ? applyTone(so, measured) : applyOhms(so, measured, meter)),
+    {
+      model,
+      contradicts: [],
+      filled: [],
+    },
+  );
 }
 
 function applyTone(so: Signature, { black, red, sounds }: Extract<Measured, { is: 'tone' }>): Signature {
-  const [a, b] = [black, red].map((id) => so.model.terminals.find((one) => one.id === id));
+  const [a, b] = [black, red].map((id) => so.model.terminals.find((terminal) => terminal.id === id));
   if (!a || !b || (a.node === b.node) === sounds)
     return sounds ? { ...so, filled: [...so.filled, `${black} and ${red} are one conductor, heard`] } : so;
-  const says = sounds
+  const message = sounds
     ? `${black} and ${red} sound: they are one conductor, but their labels say two`
     : `${black} and ${red} are silent: one of them is something else than its label says`;
-  return { ...so, contradicts: [...so.contradicts, says] };
+  return { ...so, contradicts: [...so.contradicts, message] };
 }
 
 function applyOhms(so: Signature, { black, red, ohms }: Extract<Measured, { is: 'ohms' }>, meter: Meter): Signature {
@@ -66,16 +69,17 @@ function applyOhms(so: Signature, { black, red, ohms }: Extract<Measured, { is: 
       ...so,
       contradicts: [...so.contradicts, `${red} reads ${ohms} ohm against ${black}: shorted, or it is no rail`],
     };
-  const predicted = looseReadings(so.model, meter).find((one) => one.mode === 'ohms' && one.red.node === node)?.expected
-    .band;
+  const predicted = looseReadings(so.model, meter).find(
+    (reading) => reading.mode === 'ohms' && reading.red.node === node,
+  )?.expected.band;
   const index = so.model.elements.findIndex((element) => holdsDown(element, node));
   const element = so.model.elements[index];
   if (!predicted || !element || !('offOhms' in element)) return so;
   // Conductances in parallel add: what is measured beyond the rest is this element's own.
   const rest = 2 / (predicted[0] + predicted[1]) - 1 / element.offOhms;
   const own = 1 / ohms - rest;
-  const elements = so.model.elements.map((one, at) =>
-    at === index ? { ...element, offOhms: own > 0 ? 1 / own : element.offOhms * 100 } : one,
+  const elements = so.model.elements.map((old, at) =>
+    at === index ? { ...element, offOhms: own > 0 ? 1 / own : element.offOhms * 100 } : old,
   );
   const knownFrom = { ...so.model.knownFrom, [`/elements/${index}/offOhms`]: 'measured' as const };
   return {

@@ -83,7 +83,7 @@ function read(printed: string, plain: string, view: LabelView): LabelReading {
 function merge(candidates: readonly Candidate[]): Candidate[] {
   const merged: Candidate[] = [];
   for (const { meaning, weight } of candidates) {
-    const same = merged.find((one) => sameMeaning(one.meaning, meaning));
+    const same = merged.find((candidate) => sameMeaning(candidate.meaning, meaning));
     if (same) same.weight = Math.max(same.weight, weight);
     else merged.push({ meaning, weight });
   }
@@ -91,7 +91,7 @@ function merge(candidates: readonly Candidate[]): Candidate[] {
 }
 
 const lookalikes: Readonly<Record<string, string>> = { 0: 'O', O: '0', 5: 'S', S: '5', 1: 'LI', L: '1', I: '1' };
-const mostChanges = 2;
+const maxChanges = 2;
 
 /** The label itself and what it may have been before a letter was misprinted or misread. */
 function variants(plain: string): { text: string; changes: number }[] {
@@ -99,7 +99,7 @@ function variants(plain: string): { text: string; changes: number }[] {
   for (const letter of plain.slice(0, 12)) {
     all = all.flatMap(({ text, changes }) => [
       { text: text + letter, changes },
-      ...(changes < mostChanges
+      ...(changes < maxChanges
         ? [...(lookalikes[letter] ?? '')].map((other) => ({ text: text + other, changes: changes + 1 }))
         : []),
     ]);

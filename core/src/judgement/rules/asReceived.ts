@@ -10,7 +10,7 @@ import type { Act } from '../../facts/assembly/act';
 import type { Assembly } from '../../facts/assembly/assembly';
 
 /** Kill and stop findings of the start that still hold. What only works badly there is the customer's own choice. */
-export function judgeAsItCame(start: Assembly, asBuilt: Assembly, cells: Range): Finding[] {
+export function judgeAsReceived(start: Assembly, asBuilt: Assembly, cells: Range): Finding[] {
   const untouched = (id: string) => {
     const [before, now] = [start.build.wires[id], asBuilt.build.wires[id]];
     return Boolean(

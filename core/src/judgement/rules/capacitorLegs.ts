@@ -29,7 +29,7 @@ export const capacitorLegs: Rule = {
           (node) =>
             legFrom(
               view,
-              model.terminals.filter((one) => one.node === node).map(({ id }) => terminalRef(slot, id)),
+              model.terminals.filter((terminal) => terminal.node === node).map(({ id }) => terminalRef(slot, id)),
             ) ?? [],
         );
         const [plus, minus] = legs;
@@ -39,10 +39,10 @@ export const capacitorLegs: Rule = {
         const times = (element.esrOhms + ohms + reactance) / element.esrOhms;
         if (times <= wasted) return [];
         const at = landedOn(plus.ends[1]) ?? landedOn(plus.ends[0])!;
-        const says = `${slot} stands on legs of ${plus.lengthMm} and ${minus.lengthMm} mm, ${plus.awg} AWG: with them it has ${times.toFixed(1)} times the resistance of the bare part at ${frequencyHz / 1000} kHz.`;
+        const message = `${slot} stands on legs of ${plus.lengthMm} and ${minus.lengthMm} mm, ${plus.awg} AWG: with them it has ${times.toFixed(1)} times the resistance of the bare part at ${frequencyHz / 1000} kHz.`;
         return [
           {
-            ...finding(view, { rule: name, severity: 'warn', net: view.nets.netOf(at)!, at: [at], says }),
+            ...finding(view, { rule: name, severity: 'warn', net: view.nets.netOf(at)!, at: [at], message }),
             wires: legs.map(({ id }) => id),
           },
         ];

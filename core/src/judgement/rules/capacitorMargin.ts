@@ -19,8 +19,8 @@ export const capacitorMargin: Rule = {
         const net = plus && view.nets.netOf(terminalRef(slot, plus.id));
         const volts = Math.max(0, ...(net ? (view.sources.get(net) ?? []) : []).map((source) => source.volts[1]));
         if (element.is !== 'capacitor' || !plus || !net || element.ratedV >= volts * marginShare) return [];
-        const says = `${slot} is rated ${element.ratedV} V; ${volts.toFixed(1)} V wants at least ${(volts * marginShare).toFixed(0)} V.`;
-        return [finding(view, { rule: name, severity: 'warn', net, at: [terminalRef(slot, plus.id)], says })];
+        const message = `${slot} is rated ${element.ratedV} V; ${volts.toFixed(1)} V wants at least ${(volts * marginShare).toFixed(0)} V.`;
+        return [finding(view, { rule: name, severity: 'warn', net, at: [terminalRef(slot, plus.id)], message })];
       });
     }),
 };

@@ -21,7 +21,7 @@ export const compassPullUps: Rule = {
           severity: 'stop',
           net,
           at: [bus[0]!.ref],
-          says: `Nothing pulls up ${spoken(view, bus[0]!.ref)}: the bus needs a resistor to 3.3 V.`,
+          message: `Nothing pulls up ${spoken(view, bus[0]!.ref)}: the bus needs a resistor to 3.3 V.`,
         }),
       ];
     }),

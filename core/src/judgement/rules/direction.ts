@@ -30,11 +30,11 @@ function wrongWay(view: RuleView, net: Net): Finding[] {
   return pairs(view, net, oneWay).flatMap(([a, b]) => {
     const oneGives = portsOn(view, net).some(({ port, pin }) => port.kind === a.port.kind && pin === 'out');
     if (a.pin !== b.pin || (a.pin === 'in' && oneGives)) return [];
-    const says =
+    const message =
       a.pin === 'in'
         ? `${spoken(view, a.ref)} and ${spoken(view, b.ref)} are both inputs: nothing sends.`
         : `${spoken(view, a.ref)} and ${spoken(view, b.ref)} both send.`;
-    return [finding(view, { rule: name, severity: 'stop', net, at: [a.ref, b.ref], says })];
+    return [finding(view, { rule: name, severity: 'stop', net, at: [a.ref, b.ref], message })];
   });
 }
 
@@ -48,7 +48,7 @@ function unlike(view: RuleView, net: Net): Finding[] {
             severity: 'stop',
             net,
             at: [a.ref, b.ref],
-            says: `${spoken(view, a.ref)} is on ${spoken(view, b.ref)}: the two wires are exchanged.`,
+            message: `${spoken(view, a.ref)} is on ${spoken(view, b.ref)}: the two wires are exchanged.`,
           }),
         ],
   );

@@ -23,7 +23,7 @@ export interface Finding {
   at: readonly TerminalRef[];
   wires: readonly WireId[];
   /** In a technician's words. */
-  says: string;
+  message: string;
 }
 
 /** One rule: its name, why it exists in a technician's words, and what it finds. */
@@ -91,8 +91,8 @@ export function finding(
     severity,
     net,
     at,
-    says,
-  }: { rule: string; severity: Severity; net: Net; at: readonly TerminalRef[]; says: string },
+    message,
+  }: { rule: string; severity: Severity; net: Net; at: readonly TerminalRef[]; message: string },
 ): Finding {
   const near = new Set([net, ...at.flatMap((ref) => view.nets.netOf(ref) ?? [])].flatMap(({ wires }) => wires));
   const touching = [...near].filter((id) =>
@@ -104,7 +104,7 @@ export function finding(
     severity,
     at,
     wires: touching.length > 0 ? touching : net.wires,
-    says,
+    message,
   };
 }
 
@@ -119,7 +119,7 @@ export interface PortAt {
 export function portOf(view: RuleView, ref: TerminalRef): PortAt | null {
   const { slot } = splitRef(ref);
   const ports = view.terminal(ref).roles.flatMap((role) => (role.is === 'port' ? [role] : []));
-  const role = ports.find((one) => view.named.has(`${slot}/${one.port}`)) ?? ports[0];
+  const role = ports.find((port) => view.named.has(`${slot}/${port.port}`)) ?? ports[0];
   const port = role && view.assembly.model(slot)!.ports.find(({ id }) => id === role.port);
   return port ? { ref, slot, port, pin: role.pin } : null;
 }

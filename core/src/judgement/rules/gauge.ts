@@ -17,7 +17,7 @@ export const gauge: Rule = {
       const { ref, amps } = feed;
       const carries = ampsFor(wire.awg, loadedIn(view, wire.bundle) > 2);
       if (amps <= carries) return [];
-      const says = `${wire.id} is ${wire.awg} AWG and carries ${carries.toFixed(1)} A; ${splitRef(ref).slot} draws ${amps.toFixed(1)} A through it.`;
+      const message = `${wire.id} is ${wire.awg} AWG and carries ${carries.toFixed(1)} A; ${splitRef(ref).slot} draws ${amps.toFixed(1)} A through it.`;
       return [
         {
           ...finding(view, {
@@ -25,7 +25,7 @@ export const gauge: Rule = {
             severity: amps > 2 * carries ? 'stop' : 'warn',
             net: view.nets.netOf(ref)!,
             at: [ref],
-            says,
+            message,
           }),
           wires: [wire.id],
         },

@@ -41,7 +41,7 @@ export const groundMissing: Rule = {
       const how = shell
         ? 'finds ground only through a shell or shield'
         : 'has no ground: its current would return through signal wires';
-      const says = `${slot} is fed on ${spoken(view, feed)} but ${how}.`;
+      const message = `${slot} is fed on ${spoken(view, feed)} but ${how}.`;
       // Its supply comes out of its ground pad again, through everything in it.
       const ontoPin = tiedToGround(view, slot, own).some((pad) =>
         view.nets
@@ -54,7 +54,7 @@ export const groundMissing: Rule = {
           severity: volts > harmlessV || ontoPin ? 'kill' : 'stop',
           net: view.nets.netOf(own)!,
           at: [own],
-          says,
+          message,
         }),
       ];
     });
@@ -66,11 +66,15 @@ function tiedToGround(view: RuleView, slot: Slot, own: TerminalRef): TerminalRef
   const { terminals, elements } = view.assembly.model(slot)!;
   const { node } = view.terminal(own);
   const tied = new Set(
-    elements.flatMap((one) =>
-      one.is === 'resistor' && one.ohms < 1000 && (one.a === node || one.b === node) ? [one.a, one.b] : [],
+    elements.flatMap((element) =>
+      element.is === 'resistor' && element.ohms < 1000 && (element.a === node || element.b === node)
+        ? [element.a, element.b]
+        : [],
     ),
   );
-  return terminals.filter((one) => one.node === node || tied.has(one.node)).map(({ id }) => terminalRef(slot, id));
+  return terminals
+    .filter((terminal) => terminal.node === node || tied.has(terminal.node))
+    .map(({ id }) => terminalRef(slot, id));
 }
 
 /** The nets without wires that land on a shell or on bare metal. */

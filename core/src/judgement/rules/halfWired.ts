@@ -42,7 +42,7 @@ export const halfWired: Rule = {
               severity: 'stop',
               net: view.nets.netOf(open[0]!)!,
               at: [open[0]!],
-              says: `${spoken(view, open[0]!)} does not reach its partner: the ${port.kind === 'i2c' ? 'bus' : 'buzzer'} needs both wires.`,
+              message: `${spoken(view, open[0]!)} does not reach its partner: the ${port.kind === 'i2c' ? 'bus' : 'buzzer'} needs both wires.`,
             }),
           ];
         });

@@ -22,8 +22,8 @@ export const inversion: Rule = {
               port.inversion !== sender.port.inversion,
           )
           .map((hears) => {
-            const says = `${spoken(view, sender.ref)} sends ${sender.port.inversion} serial; ${spoken(view, hears.ref)} hears only ${hears.port.inversion}.`;
-            return finding(view, { rule: name, severity: 'stop', net, at: [sender.ref, hears.ref], says });
+            const message = `${spoken(view, sender.ref)} sends ${sender.port.inversion} serial; ${spoken(view, hears.ref)} hears only ${hears.port.inversion}.`;
+            return finding(view, { rule: name, severity: 'stop', net, at: [sender.ref, hears.ref], message });
           }),
       );
     }),

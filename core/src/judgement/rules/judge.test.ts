@@ -14,7 +14,7 @@ const found = (wires: readonly Wire[], cells: readonly [number, number] = [4, 6]
 
 /** The good wiring with one end moved. */
 function moved(id: string, to: TerminalRef): Wire[] {
-  return goodWires().map((one) => (one.id === id ? wire(id, landedOn(one.ends[0]), to) : one));
+  return goodWires().map((given) => (given.id === id ? wire(id, landedOn(given.ends[0]), to) : given));
 }
 
 describe('judge', () => {

@@ -45,7 +45,7 @@ function openIn(view: RuleView, { id, purpose, ends }: Link): Finding[] {
         severity: 'stop',
         at: [],
         wires: [],
-        says: `${purpose}: the part in ${end.slot} has no port ${end.port}.`,
+        message: `${purpose}: the part in ${end.slot} has no port ${end.port}.`,
       },
     ];
   }
@@ -57,7 +57,7 @@ function openIn(view: RuleView, { id, purpose, ends }: Link): Finding[] {
         severity: 'stop',
         at: [],
         wires: [],
-        says: `${purpose}: no lead of ${own.slot} reaches ${other.slot}.`,
+        message: `${purpose}: no lead of ${own.slot} reaches ${other.slot}.`,
       },
     ];
   return (['tx', 'rx', 'out', 'in', 'minus', 'sda', 'scl'] as const).flatMap((pin): Finding[] => {
@@ -68,7 +68,7 @@ function openIn(view: RuleView, { id, purpose, ends }: Link): Finding[] {
     const net = view.nets.netOf(ref)!;
     const kind = portOf(view, ref)!.port.kind;
     const met = portsOn(view, net).find(
-      (one) => one.slot === other.slot && one.pin === wanted && one.port.kind === kind,
+      (portAt) => portAt.slot === other.slot && portAt.pin === wanted && portAt.port.kind === kind,
     );
     if (!met)
       return [
@@ -77,7 +77,7 @@ function openIn(view: RuleView, { id, purpose, ends }: Link): Finding[] {
           severity: 'stop',
           net,
           at: [ref],
-          says: `${purpose}: ${spoken(view, ref)} does not reach ${padWord[wanted]} of ${other.slot}.`,
+          message: `${purpose}: ${spoken(view, ref)} does not reach ${padWord[wanted]} of ${other.slot}.`,
         }),
       ];
     if (met.port.id === other.port || view.nets.netOf(meant) === net) return [];
@@ -88,7 +88,7 @@ function openIn(view: RuleView, { id, purpose, ends }: Link): Finding[] {
           severity: 'stop',
           net,
           at: [ref, met.ref],
-          says: `${purpose}: ${spoken(view, ref)} meets ${spoken(view, met.ref)} and belongs to ${spoken(view, meant)}; the wrong corner would spin.`,
+          message: `${purpose}: ${spoken(view, ref)} meets ${spoken(view, met.ref)} and belongs to ${spoken(view, meant)}; the wrong corner would spin.`,
         }),
       ];
     return [
@@ -97,7 +97,7 @@ function openIn(view: RuleView, { id, purpose, ends }: Link): Finding[] {
         severity: 'warn',
         net,
         at: [ref, met.ref],
-        says: `${purpose}: wired to ${other.slot} ${met.port.id}, planned as ${other.port}. The set-up sheet follows the plan.`,
+        message: `${purpose}: wired to ${other.slot} ${met.port.id}, planned as ${other.port}. The set-up sheet follows the plan.`,
       }),
     ];
   });
@@ -109,7 +109,7 @@ function noMotor(view: RuleView, own: Link['ends'][number], other: Link['ends'][
   if (model.kind !== 'motor') return false;
   return !model.terminals.some(({ id }) =>
     portsOn(view, view.nets.netOf(`${own.slot}.${id}`)!).some(
-      (one) => one.slot === other.slot && one.port.kind === 'motorPhase',
+      (portAt) => portAt.slot === other.slot && portAt.port.kind === 'motorPhase',
     ),
   );
 }

@@ -32,8 +32,8 @@ function leadsByMotor(view: RuleView): Map<Slot, Lead[]> {
 }
 
 function judgeMotor(view: RuleView, slot: Slot, leads: readonly Lead[]): Finding[] {
-  const found = (at: readonly TerminalRef[], says: string) => [
-    finding(view, { rule: name, severity: 'stop', net: view.nets.netOf(at[0]!)!, at, says }),
+  const found = (at: readonly TerminalRef[], message: string) => [
+    finding(view, { rule: name, severity: 'stop', net: view.nets.netOf(at[0]!)!, at, message }),
   ];
   const count = (channel: string) => leads.filter(({ pads }) => pads.some((pad) => pad.channel === channel)).length;
   const home = leads
@@ -71,7 +71,7 @@ function wrongChannel(view: RuleView, slot: Slot, pad: TerminalRef, home: string
       severity: 'stop',
       net: view.nets.netOf(pad)!,
       at: [pad],
-      says: `${slot} is on ${home.replace('/', ' ')} and belongs to ${meant.slot} ${meant.port}: the wrong corner would spin.`,
+      message: `${slot} is on ${home.replace('/', ' ')} and belongs to ${meant.slot} ${meant.port}: the wrong corner would spin.`,
     }),
   ];
 }
@@ -79,7 +79,7 @@ function wrongChannel(view: RuleView, slot: Slot, pad: TerminalRef, home: string
 /** A brushed motor turns the other way when its two leads are exchanged. */
 function brushed(view: RuleView, slot: Slot, leads: readonly Lead[]): Finding[] {
   if (leads.length !== 2) return [];
-  const pinAt = (ref: TerminalRef) => portsOn(view, view.nets.netOf(ref)!).find((one) => one.ref === ref)!.pin;
+  const pinAt = (ref: TerminalRef) => portsOn(view, view.nets.netOf(ref)!).find((portAt) => portAt.ref === ref)!.pin;
   const turned = leads.find(({ ref, pads }) => pads.every((pad) => pinAt(ref) !== pinAt(pad.ref)));
   return turned
     ? [
@@ -88,7 +88,7 @@ function brushed(view: RuleView, slot: Slot, leads: readonly Lead[]): Finding[] 
           severity: 'warn',
           net: view.nets.netOf(turned.ref)!,
           at: [turned.ref],
-          says: `The two leads of ${slot} are exchanged: it turns the other way.`,
+          message: `The two leads of ${slot} are exchanged: it turns the other way.`,
         }),
       ]
     : [];

@@ -33,6 +33,6 @@ function found({ assembly }: RuleView, { slot, where }: MotorPlace, turns: strin
     wires: Object.values(assembly.build.wires)
       .filter(({ tailOf }) => tailOf?.startsWith(`${slot}.`))
       .map(({ id }) => id),
-    says: `${slot}, ${where}, is built to turn ${turns} (${colours} leads): its corner wants the other kind.`,
+    message: `${slot}, ${where}, is built to turn ${turns} (${colours} leads): its corner wants the other kind.`,
   };
 }

@@ -31,7 +31,7 @@ export const noMotorSignal: Rule = {
             severity: 'stop',
             net: view.nets.netOf(ref)!,
             at: [ref],
-            says: `Channel ${port.index} gets no signal: nothing drives ${spoken(view, ref)}.`,
+            message: `Channel ${port.index} gets no signal: nothing drives ${spoken(view, ref)}.`,
           });
         });
     }),

@@ -25,8 +25,10 @@ export const noSupply: Rule = {
       if (!wired.has(slot) || takes.length === 0) return [];
       const refs = takes.map(({ id }) => terminalRef(slot, id));
       if (refs.some((ref) => view.sources.has(view.nets.netOf(ref)!))) return [];
-      const says = `${slot} gets no supply: nothing that gives volts is on ${spoken(view, refs[0]!)}.`;
-      return [finding(view, { rule: name, severity: 'stop', net: view.nets.netOf(refs[0]!)!, at: [refs[0]!], says })];
+      const message = `${slot} gets no supply: nothing that gives volts is on ${spoken(view, refs[0]!)}.`;
+      return [
+        finding(view, { rule: name, severity: 'stop', net: view.nets.netOf(refs[0]!)!, at: [refs[0]!], message }),
+      ];
     });
   },
 };

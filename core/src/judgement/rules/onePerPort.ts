@@ -23,14 +23,14 @@ export const onePerPort: Rule = {
     return [...users.values()].flatMap((seen) => {
       const second = seen.find(({ slot }) => slot !== seen[0]!.slot);
       if (!second) return [];
-      const says = `Two parts share one port: ${seen[0]!.slot} and ${second.slot} both use ${spoken(view, second.ref)}.`;
+      const message = `Two parts share one port: ${seen[0]!.slot} and ${second.slot} both use ${spoken(view, second.ref)}.`;
       return [
         finding(view, {
           rule: name,
           severity: 'stop',
           net: view.nets.netOf(second.ref)!,
           at: [seen[0]!.ref, second.ref],
-          says,
+          message,
         }),
       ];
     });

@@ -13,9 +13,9 @@ export const padFull: Rule = {
     [...wiresOnPads(view)].flatMap(([ref, wires]) => {
       const { holds } = view.terminal(ref);
       if (wires.length <= holds) return [];
-      const says = `${spoken(view, ref)} holds ${holds} wire${holds === 1 ? '' : 's'}; ${wires.length} are on it.`;
+      const message = `${spoken(view, ref)} holds ${holds} wire${holds === 1 ? '' : 's'}; ${wires.length} are on it.`;
       return [
-        { ...finding(view, { rule: name, severity: 'stop', net: view.nets.netOf(ref)!, at: [ref], says }), wires },
+        { ...finding(view, { rule: name, severity: 'stop', net: view.nets.netOf(ref)!, at: [ref], message }), wires },
       ];
     }),
 };

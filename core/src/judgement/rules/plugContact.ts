@@ -19,7 +19,7 @@ export const plugContact: Rule = {
         const ref = terminalUnder(view.assembly, end);
         const limitA = ref && contactLimitA(view, ref);
         if (!ref || limitA === null || feed.amps <= limitA) return [];
-        const says = `The contact of ${spoken(view, ref)} is made for ${limitA} A; ${splitRef(feed.ref).slot} draws ${feed.amps.toFixed(1)} A through it.`;
+        const message = `The contact of ${spoken(view, ref)} is made for ${limitA} A; ${splitRef(feed.ref).slot} draws ${feed.amps.toFixed(1)} A through it.`;
         return [
           {
             ...finding(view, {
@@ -27,7 +27,7 @@ export const plugContact: Rule = {
               severity: feed.amps > 2 * limitA ? 'stop' : 'warn',
               net: view.nets.netOf(ref)!,
               at: [ref],
-              says,
+              message,
             }),
             wires: [wire.id],
           },

@@ -14,9 +14,15 @@ export const polarity: Rule = {
       if (!minus || !plus) return [];
       // The odd one out is what somebody has just joined: name the side with fewer terminals.
       const odd = grounds.length <= supplies.length ? grounds : supplies;
-      const says = `Plus and minus are joined: ${spoken(view, odd[0]!)} is on the same conductor as ${spoken(view, odd === grounds ? plus : minus)}.`;
+      const message = `Plus and minus are joined: ${spoken(view, odd[0]!)} is on the same conductor as ${spoken(view, odd === grounds ? plus : minus)}.`;
       return [
-        finding(view, { rule: 'polarity', severity: 'kill', net, at: [odd[0]!, odd === grounds ? plus : minus], says }),
+        finding(view, {
+          rule: 'polarity',
+          severity: 'kill',
+          net,
+          at: [odd[0]!, odd === grounds ? plus : minus],
+          message,
+        }),
       ];
     }),
 };

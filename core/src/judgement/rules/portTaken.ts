@@ -9,7 +9,7 @@ export const portTaken: Rule = {
   why: 'Some ports share a pin inside the chip, and some are listened to when the board starts: a talking module there can block flashing.',
   judge: (view) => {
     const used = usedPorts(view);
-    return [...used.values()].flatMap((one) => [...excluded(view, one, used), ...bootLoader(view, one)]);
+    return [...used.values()].flatMap((portAt) => [...excluded(view, portAt, used), ...bootLoader(view, portAt)]);
   },
 };
 
@@ -34,7 +34,7 @@ function excluded(view: RuleView, { slot, port, ref }: PortAt, used: ReadonlyMap
         severity: 'stop',
         net: view.nets.netOf(ref)!,
         at: [ref, other.ref],
-        says: `${spoken(view, ref)} and ${spoken(view, other.ref)} share a pin inside ${slot}: only one can be used.`,
+        message: `${spoken(view, ref)} and ${spoken(view, other.ref)} share a pin inside ${slot}: only one can be used.`,
       }),
     ];
   });
@@ -48,7 +48,7 @@ function bootLoader(view: RuleView, { slot, port, ref, pin }: PortAt): Finding[]
       severity: 'warn',
       net: view.nets.netOf(ref)!,
       at: [ref],
-      says: `${spoken(view, ref)} is listened to when ${slot} starts: unplug its part to flash over it.`,
+      message: `${spoken(view, ref)} is listened to when ${slot} starts: unplug its part to flash over it.`,
     }),
   ];
 }

@@ -13,19 +13,19 @@ import { newFindings } from './judge';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { assemble } from '../../facts/assembly/assembly';
 
-export interface KeepOffer {
+export interface RebasedPlan {
   changes: readonly PlanChange[];
   /** What would be wrong with it: kill and stop findings that the plan did not have before. Empty: it can be kept. */
   objections: readonly Finding[];
 }
 
 /** The offer to plan an end of a wire onto another terminal. `asBuilt` tells which ends are landed already. */
-export function offerToPlan(
+export function rebasePlan(
   plan: Plan,
   asBuilt: Assembly,
   { wireId, end }: { wireId: WireId; end: 0 | 1 },
   to: TerminalRef,
-): KeepOffer {
+): RebasedPlan {
   const wire = plan.target.wires[wireId];
   if (!wire) throw new RangeError(`no wire ${wireId} in the plan`);
   const moved = withLanding(wire, end, to);
@@ -60,7 +60,7 @@ function displacedBy(
 ): { wire: Wire; end: 0 | 1 }[] {
   if (!landedOn(wire.ends[end])) return [];
   const users = Object.values(plan.target.wires).filter((other) =>
-    other.ends.some((one) => landedOn(one) === to && one.by !== 'factory'),
+    other.ends.some((end) => landedOn(end) === to && end.by !== 'factory'),
   );
   if (users.length < (assemble(plan.target, asBuilt.catalogue).terminal(to)?.holds ?? 1)) return [];
   for (const other of Object.values(plan.target.wires)) {

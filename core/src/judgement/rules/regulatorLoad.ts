@@ -20,8 +20,8 @@ export const regulatorLoad: Rule = {
         element?.is === 'regulator' ? model.terminals.find(({ node }) => node === element.output) : undefined;
       if (!terminal) return [];
       const ref = terminalRef(rail.slot, terminal.id);
-      const found = (severity: 'stop' | 'warn', says: string) => [
-        finding(view, { rule: name, severity, net: view.nets.netOf(ref)!, at: [ref], says }),
+      const found = (severity: 'stop' | 'warn', message: string) => [
+        finding(view, { rule: name, severity, net: view.nets.netOf(ref)!, at: [ref], message }),
       ];
       const { typical, peak } = {
         typical: Math.max(rail.out.empty.typical, rail.out.full.typical),

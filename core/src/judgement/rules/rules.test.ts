@@ -113,7 +113,7 @@ describe('each rule', () => {
     const light = (typicalA: number, peakA = typicalA) =>
       model('light', 'lights', own, { elements: [{ ...load('V', typicalA, peakA) }] });
     const at = (typicalA: number, peakA?: number, inner: readonly Element[] = []) =>
-      found(board([], [], inner), light(typicalA, peakA), []).filter((one) => one.includes('regulator'));
+      found(board([], [], inner), light(typicalA, peakA), []).filter((rule) => rule.includes('regulator'));
     expect([at(0.5), at(0.77), at(1.2), at(0.5, 1.2)]).toEqual([
       [],
       ['warn regulator load'],
@@ -213,7 +213,7 @@ describe('each rule', () => {
         assemble(
           buildOf(
             benchSlots,
-            goodWires().map((one) => (one.id === id ? { ...one, colour, from } : { ...one, colour: 'white' })),
+            goodWires().map((wire) => (wire.id === id ? { ...wire, colour, from } : { ...wire, colour: 'white' })),
           ),
           benchParts(),
         ),

@@ -15,8 +15,8 @@ export const signalLevel: Rule = {
       return ports
         .filter(({ ref }) => (view.terminal(ref).needsHighV ?? 0) > Math.max(...drives))
         .map(({ ref }) => {
-          const says = `${spoken(view, ref)} needs ${view.terminal(ref).needsHighV} V for high and gets ${Math.max(...drives)} V.`;
-          return finding(view, { rule: name, severity: 'warn', net, at: [ref], says });
+          const message = `${spoken(view, ref)} needs ${view.terminal(ref).needsHighV} V for high and gets ${Math.max(...drives)} V.`;
+          return finding(view, { rule: name, severity: 'warn', net, at: [ref], message });
         });
     }),
 };

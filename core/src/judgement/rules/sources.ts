@@ -49,7 +49,7 @@ export function sourcesOf(assembly: Assembly, nets: Netlist, tree: SupplyTree): 
       add(terminalRef(slot, gives.id), { slot, from: 'USB', volts: given.volts, nominalV: given.volts[0] });
     for (const element of model.elements) {
       if (element.is !== 'regulator') continue;
-      const terminal = model.terminals.find((one) => one.node === element.output);
+      const terminal = model.terminals.find((terminal) => terminal.node === element.output);
       const rail = tree.rails.find(({ id }) => id === `${slot}/${element.id}`);
       // A second regulator on a net is not in the tree, and joined supplies are what a rule looks for.
       const volts: Range = rail?.volts ?? [element.outV, element.outV];
@@ -86,7 +86,7 @@ export function drivesOf(
     // A part that is switched at its minus, like a buzzer, pulls that wire up to its supply while it is off.
     for (const element of model.elements) {
       if (element.is !== 'load') continue;
-      const at = (node: string) => model.terminals.find((one) => one.node === node);
+      const at = (node: string) => model.terminals.find((terminal) => terminal.node === node);
       const [plus, minus] = [at(element.plus), at(element.minus)];
       const volts =
         plus &&

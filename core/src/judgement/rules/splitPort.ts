@@ -24,14 +24,14 @@ export const splitPort: Rule = {
       const [first] = seen;
       const other = seen.find(({ partner }) => partner !== first!.partner);
       if (!other || first!.partner.split('/')[0] !== other.partner.split('/')[0]) return [];
-      const says = `The two data wires go to different ports: ${first!.partner.replace('/', ' ')} and ${other.partner.replace('/', ' ')}.`;
+      const message = `The two data wires go to different ports: ${first!.partner.replace('/', ' ')} and ${other.partner.replace('/', ' ')}.`;
       return [
         finding(view, {
           rule: name,
           severity: 'stop',
           net: view.nets.netOf(first!.ref)!,
           at: [first!.ref, other.ref],
-          says,
+          message,
         }),
       ];
     });

@@ -20,7 +20,7 @@ export const straightThrough: Rule = {
               severity: 'stop',
               net,
               at: [a.ref, b.ref],
-              says: `${word}: ${spoken(view, a.ref)} with ${spoken(view, b.ref)}. Swap the two data wires.`,
+              message: `${word}: ${spoken(view, a.ref)} with ${spoken(view, b.ref)}. Swap the two data wires.`,
             }),
           ];
         }),

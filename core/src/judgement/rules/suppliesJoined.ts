@@ -18,7 +18,7 @@ export const suppliesJoined: Rule = {
       const print = (volts: number) => volts / (1 + regulatorSpread);
       const apart = Math.abs(print(first.volts[1]) - print(second.volts[1])) > harmlessV;
       const at = [first, second].map(({ slot }) => net.terminals.find((ref) => ref.startsWith(`${slot}.`))!);
-      const says = `Two supplies feed one net: ${first.slot} (${first.from}) and ${second.slot} (${second.from}), at ${spoken(view, at[0]!)} and ${spoken(view, at[1]!)}. Keep one.`;
-      return [finding(view, { rule: name, severity: apart ? 'kill' : 'stop', net, at, says })];
+      const message = `Two supplies feed one net: ${first.slot} (${first.from}) and ${second.slot} (${second.from}), at ${spoken(view, at[0]!)} and ${spoken(view, at[1]!)}. Keep one.`;
+      return [finding(view, { rule: name, severity: apart ? 'kill' : 'stop', net, at, message })];
     }),
 };

@@ -16,7 +16,7 @@ export const supplyOutOfRange: Rule = {
         const { withstandV } = view.terminal(ref);
         const low = sources.find((source) => source.volts[1] <= withstandV[1] && source.volts[0] < takes.volts[0]);
         if (low) {
-          const says = `${spoken(view, ref)} wants at least ${takes.volts[0]} V; ${low.slot} (${low.from}) gives ${low.volts[0].toFixed(1)} V at its lowest.`;
+          const message = `${spoken(view, ref)} wants at least ${takes.volts[0]} V; ${low.slot} (${low.from}) gives ${low.volts[0].toFixed(1)} V at its lowest.`;
           // Nominal it would do: only the regulator's own spread is against it.
           return [
             finding(view, {
@@ -24,14 +24,14 @@ export const supplyOutOfRange: Rule = {
               severity: low.nominalV >= takes.volts[0] ? 'warn' : 'stop',
               net,
               at: [ref],
-              says,
+              message,
             }),
           ];
         }
         const high = sources.find((source) => source.volts[1] > takes.volts[1] && source.volts[1] <= withstandV[1]);
         if (!high) return [];
-        const says = `${spoken(view, ref)} takes at most ${takes.volts[1]} V; ${high.slot} (${high.from}) gives up to ${high.volts[1].toFixed(1)} V.`;
-        return [finding(view, { rule: name, severity: 'kill', net, at: [ref], says })];
+        const message = `${spoken(view, ref)} takes at most ${takes.volts[1]} V; ${high.slot} (${high.from}) gives up to ${high.volts[1].toFixed(1)} V.`;
+        return [finding(view, { rule: name, severity: 'kill', net, at: [ref], message })];
       });
     }),
 };

@@ -18,8 +18,8 @@ function fromSupplies(view: RuleView): Finding[] {
       net.terminals
         .filter((ref) => !hasRole(view.terminal(ref), 'ground') && source.volts[1] > view.terminal(ref).withstandV[1])
         .map((ref) => {
-          const says = `${spoken(view, ref)} withstands ${view.terminal(ref).withstandV[1]} V and would get ${source.volts[1].toFixed(1)} V from ${source.slot} (${source.from}).`;
-          return finding(view, { rule: name, severity: 'kill', net, at: [ref], says });
+          const message = `${spoken(view, ref)} withstands ${view.terminal(ref).withstandV[1]} V and would get ${source.volts[1].toFixed(1)} V from ${source.slot} (${source.from}).`;
+          return finding(view, { rule: name, severity: 'kill', net, at: [ref], message });
         }),
     ),
   );
@@ -37,8 +37,8 @@ function fromPins(view: RuleView): Finding[] {
             drive.volts > view.terminal(ref).withstandV[1],
         )
         .map((ref) => {
-          const says = `${spoken(view, ref)} withstands ${view.terminal(ref).withstandV[1]} V; ${spoken(view, drive.ref)} drives ${drive.volts.toFixed(1)} V into it.`;
-          return finding(view, { rule: name, severity: 'kill', net, at: [ref, drive.ref], says });
+          const message = `${spoken(view, ref)} withstands ${view.terminal(ref).withstandV[1]} V; ${spoken(view, drive.ref)} drives ${drive.volts.toFixed(1)} V into it.`;
+          return finding(view, { rule: name, severity: 'kill', net, at: [ref, drive.ref], message });
         }),
     ),
   );

@@ -16,7 +16,7 @@ export const twoDrivers: Rule = {
       const second = drivers.find(({ slot }) => slot !== drivers[0]!.slot);
       const input = ports.find(({ pin }) => inputs.includes(pin));
       if (!second || !input) return [];
-      const says = `${spoken(view, drivers[0]!.ref)} and ${spoken(view, second.ref)} both drive ${spoken(view, input.ref)}. Take one out and insulate it.`;
-      return [finding(view, { rule: name, severity: 'stop', net, at: [drivers[0]!.ref, second.ref], says })];
+      const message = `${spoken(view, drivers[0]!.ref)} and ${spoken(view, second.ref)} both drive ${spoken(view, input.ref)}. Take one out and insulate it.`;
+      return [finding(view, { rule: name, severity: 'stop', net, at: [drivers[0]!.ref, second.ref], message })];
     }),
 };

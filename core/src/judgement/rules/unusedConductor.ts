@@ -24,7 +24,7 @@ function bareEnds(view: RuleView): Finding[] {
           severity: 'warn',
           net,
           at: [at],
-          says: `${wire.id} is live at ${spoken(view, at)} and its other end is bare.`,
+          message: `${wire.id} is live at ${spoken(view, at)} and its other end is bare.`,
         }),
         wires: [wire.id],
       },
@@ -37,15 +37,15 @@ function toNowhere(view: RuleView): Finding[] {
   return view.joined.flatMap((net) => {
     if (net.wires.length === 0) return [];
     const ref = net.terminals.find(
-      (one) =>
-        view.terminal(one).roles.length === 0 &&
-        net.wires.some((id) => view.assembly.build.wires[id]!.ends.some((end) => landedOn(end) === one)),
+      (terminal) =>
+        view.terminal(terminal).roles.length === 0 &&
+        net.wires.some((id) => view.assembly.build.wires[id]!.ends.some((end) => landedOn(end) === terminal)),
     );
     if (!ref) return [];
     const boot = /boot/i.test(view.terminal(ref).printed);
-    const says = boot
+    const message = boot
       ? `A wire is on ${spoken(view, ref)}: held low at the start, the board does not come up.`
       : `A wire is on ${spoken(view, ref)}, which does nothing for it.`;
-    return [finding(view, { rule: boot ? 'boot pin' : name, severity: 'warn', net, at: [ref], says })];
+    return [finding(view, { rule: boot ? 'boot pin' : name, severity: 'warn', net, at: [ref], message })];
   });
 }

@@ -24,7 +24,7 @@ export const videoGround: Rule = {
             severity: 'stop',
             net,
             at: [from.ref, to.ref],
-            says: `${from.slot} and ${to.slot} have no common ground: no picture.`,
+            message: `${from.slot} and ${to.slot} have no common ground: no picture.`,
           }),
         ];
       }
@@ -35,7 +35,7 @@ export const videoGround: Rule = {
           severity: 'warn',
           net,
           at: [from.ref, to.ref],
-          says: `No ground wire runs beside the video wire from ${spoken(view, from.ref)} to ${spoken(view, to.ref)}.`,
+          message: `No ground wire runs beside the video wire from ${spoken(view, from.ref)} to ${spoken(view, to.ref)}.`,
         }),
       ];
     }),

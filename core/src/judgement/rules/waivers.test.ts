@@ -6,13 +6,13 @@ import type { Finding, Severity } from './finding';
 import { splitWaived, waiverObjection } from './waivers';
 import { makeCatalogue } from '../../facts/catalogue/catalogue';
 
-const says = (severity: Severity, key = 'pad full:FC.T1'): Finding => ({
+const message = (severity: Severity, key = 'pad full:FC.T1'): Finding => ({
   key,
   rule: 'pad full',
   severity,
   at: [],
   wires: [],
-  says: 'too many wires',
+  message: 'too many wires',
 });
 const note = (body: Note, seq: number, over: Partial<QuadRecord> = {}): QuadRecord => ({
   id: `r${seq}`,
@@ -39,7 +39,7 @@ const waiver = (severity: 'stop' | 'warn', finding = 'pad full:FC.T1'): Note => 
 });
 const split = (findings: readonly Finding[], ...records: QuadRecord[]) => {
   const { open, waived } = splitWaived(findings, fold(records, makeCatalogue([])), 'job');
-  return { open: open.map(({ severity }) => severity), waived: waived.map((one) => one.waiver.record.id) };
+  return { open: open.map(({ severity }) => severity), waived: waived.map((waived) => waived.waiver.record.id) };
 };
 
 describe('who may waive', () => {
@@ -57,20 +57,20 @@ describe('who may waive', () => {
 
 describe('what a waiver covers', () => {
   it('is its own finding in its own job', () => {
-    expect(split([says('stop')], note(waiver('stop'), 1))).toEqual({ open: [], waived: ['r1'] });
-    expect(split([says('stop', 'pad full:FC.T2')], note(waiver('stop'), 1)).waived).toEqual([]);
-    expect(split([says('stop')], note(waiver('stop'), 1, { jobId: 'another' })).waived).toEqual([]);
+    expect(split([message('stop')], note(waiver('stop'), 1))).toEqual({ open: [], waived: ['r1'] });
+    expect(split([message('stop', 'pad full:FC.T2')], note(waiver('stop'), 1)).waived).toEqual([]);
+    expect(split([message('stop')], note(waiver('stop'), 1, { jobId: 'another' })).waived).toEqual([]);
   });
 
   it('ends when the finding becomes worse than it was, and never holds back what destroys hardware', () => {
-    expect(split([says('stop')], note(waiver('warn'), 1))).toEqual({ open: ['stop'], waived: [] });
-    expect(split([says('kill')], note(waiver('stop'), 1))).toEqual({ open: ['kill'], waived: [] });
-    expect(split([says('warn')], note(waiver('stop'), 1)).waived).toEqual(['r1']);
+    expect(split([message('stop')], note(waiver('warn'), 1))).toEqual({ open: ['stop'], waived: [] });
+    expect(split([message('kill')], note(waiver('stop'), 1))).toEqual({ open: ['kill'], waived: [] });
+    expect(split([message('warn')], note(waiver('stop'), 1)).waived).toEqual(['r1']);
   });
 
   it('ends when it is taken back, and the newest one counts', () => {
     const back = note({ saw: 'taken back', reason: 'the part came' }, 2, { replaces: 'r1' });
-    expect(split([says('stop')], note(waiver('stop'), 1), back)).toEqual({ open: ['stop'], waived: [] });
-    expect(split([says('stop')], note(waiver('stop'), 1), note(waiver('stop'), 2)).waived).toEqual(['r2']);
+    expect(split([message('stop')], note(waiver('stop'), 1), back)).toEqual({ open: ['stop'], waived: [] });
+    expect(split([message('stop')], note(waiver('stop'), 1), note(waiver('stop'), 2)).waived).toEqual(['r2']);
   });
 });

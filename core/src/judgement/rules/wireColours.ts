@@ -17,15 +17,15 @@ export const wireColours: Rule = {
       const supply = net.terminals.find((ref) => hasRole(view.terminal(ref), 'supply'));
       if (ground && supply) return [];
       const wrongOf = () => {
-        if (ground && colour === 'red') return { at: ground, says: `${id} is red and leads to ground.` };
-        if (supply && colour === 'black') return { at: supply, says: `${id} is black and carries a supply.` };
+        if (ground && colour === 'red') return { at: ground, message: `${id} is red and leads to ground.` };
+        if (supply && colour === 'black') return { at: supply, message: `${id} is black and carries a supply.` };
         return null;
       };
       const wrong = wrongOf();
       return wrong
         ? [
             {
-              ...finding(view, { rule: name, severity: 'warn', net, at: [wrong.at], says: wrong.says }),
+              ...finding(view, { rule: name, severity: 'warn', net, at: [wrong.at], message: wrong.message }),
               key: `${name}:${id}`,
               wires: [id],
             },

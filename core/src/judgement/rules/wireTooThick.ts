@@ -13,10 +13,10 @@ export const wireTooThick: Rule = {
       const { thickestAwg } = view.terminal(ref);
       const thick = wires.find((id) => view.assembly.build.wires[id]!.awg < thickestAwg);
       if (!thick) return [];
-      const says = `${thick} is ${view.assembly.build.wires[thick]!.awg} AWG; ${spoken(view, ref)} takes ${thickestAwg} AWG at most.`;
+      const message = `${thick} is ${view.assembly.build.wires[thick]!.awg} AWG; ${spoken(view, ref)} takes ${thickestAwg} AWG at most.`;
       return [
         {
-          ...finding(view, { rule: name, severity: 'warn', net: view.nets.netOf(ref)!, at: [ref], says }),
+          ...finding(view, { rule: name, severity: 'warn', net: view.nets.netOf(ref)!, at: [ref], message }),
           wires: [thick],
         },
       ];

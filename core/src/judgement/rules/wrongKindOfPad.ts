@@ -48,7 +48,7 @@ function wrongOn(view: RuleView, net: Net): Finding[] {
         severity,
         net,
         at: [a.ref, odd],
-        says: `${spoken(view, a.ref)} is joined to ${spoken(view, odd)}, which is for something else.`,
+        message: `${spoken(view, a.ref)} is joined to ${spoken(view, odd)}, which is for something else.`,
       }),
     ];
   });

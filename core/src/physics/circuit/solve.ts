@@ -24,7 +24,7 @@ interface Solution {
 /** Leak from every node to the black probe that keeps floating nodes solvable. */
 const leakSiemens = 1e-10;
 const toleranceV = 1e-5;
-const mostSteps = 200;
+const maxSteps = 200;
 /** Newton steps are cut to this, so that exponentials do not overshoot. */
 const longestStepV = 0.2;
 
@@ -92,7 +92,7 @@ interface PlacedDiode {
 
 function newton(linear: System, diodes: readonly PlacedDiode[], guess: readonly number[]): number[] {
   let volts = [...guess];
-  for (let step = 0; step < mostSteps; step++) {
+  for (let step = 0; step < maxSteps; step++) {
     const system: System = { siemens: linear.siemens.clone(), amps: [...linear.amps] };
     for (const { a, b, law } of diodes) {
       const across = volts[a]! - volts[b]!;

@@ -8,7 +8,9 @@ export function span({ body, terminals }: PartModel): XY {
     2 *
     Math.max(
       ...body.outlineMm.map((at) => Math.abs(at[axis])),
-      ...terminals.map((one) => Math.abs(one.atMm[axis]) + (one.form === 'tail' ? 0 : one.sizeMm[axis] / 2)),
+      ...terminals.map(
+        (terminal) => Math.abs(terminal.atMm[axis]) + (terminal.form === 'tail' ? 0 : terminal.sizeMm[axis] / 2),
+      ),
     );
   return [reach(0), reach(1)];
 }

@@ -37,8 +37,8 @@ export function placeOf(assembly: Assembly, slot: string): Pose {
   const kind = assembly.model(slot)!.kind;
   const number = /^(ESC|M)(\d+)$/.exec(slot)?.[2];
   const frame = Object.keys(assembly.build.slots)
-    .map((one) => assembly.model(one)!.frame)
-    .find((one) => one);
+    .map((key) => assembly.model(key)!.frame)
+    .find((frame) => frame);
   const corner = number ? frame?.corners.find(({ index }) => index === Number(number)) : undefined;
   const share = kind === 'esc' ? 0.5 : 1;
   const atMm = corner ? ([corner.atMm[0] * share, corner.atMm[1] * share, 6] as const) : (usual[kind] ?? [0, 0, 0]);

@@ -45,7 +45,7 @@ const linear: Element = {
 const catalogue = benchParts([linear, load('CPU', 'X33', 0.2, { liveOnUsb: true }), load('FRONT', 'VB', 0.05)]);
 const build = buildOf(benchSlots, goodWires());
 const tree = supplyTree(assemble(build, catalogue), [4, 6]);
-const rail = (id: string) => tree.rails.find((one) => one.id === id)!;
+const rail = (id: string) => tree.rails.find((found) => found.id === id)!;
 
 describe('the supply tree', () => {
   it('hangs regulators on what feeds them, parents first', () => {

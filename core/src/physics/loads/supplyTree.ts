@@ -110,7 +110,11 @@ export function supplyTree(assembly: Assembly, cells: Range, stage: PowerStage =
     const volts = regulator ? giving(regulator.element, inV) : packV;
     const children = regulators
       .filter(
-        (one) => one.from === net && one.from !== one.to && feeder.get(one.to) === one.id && !seen.includes(one.to),
+        (regulator) =>
+          regulator.from === net &&
+          regulator.from !== regulator.to &&
+          feeder.get(regulator.to) === regulator.id &&
+          !seen.includes(regulator.to),
       )
       .map((below) => make({ id: below.id, net: below.to, regulator: below }, volts, [...seen, net]));
     const draws = loads
@@ -166,7 +170,7 @@ export function supplyTree(assembly: Assembly, cells: Range, stage: PowerStage =
 /** "the battery", "FC 5 V"; two regulators of one part with the same volts keep their names. */
 export function railWords({ id, slot, outV }: Pick<Rail, 'id' | 'slot' | 'outV'>, rails: readonly Rail[]): string {
   if (!slot) return 'the battery';
-  const alike = rails.filter((one) => one.slot === slot && one.outV === outV).length > 1;
+  const alike = rails.filter((rail) => rail.slot === slot && rail.outV === outV).length > 1;
   return `${alike ? id.replace('/', ' ') : slot} ${outV} V`;
 }
 

@@ -19,14 +19,14 @@ export interface TiltSign {
   /** What the hands do. */
   tilt: 'nose down' | 'right side down' | 'turned right';
   /** What the board itself feels, without alignment. */
-  board: { axis: 'roll' | 'pitch' | 'yaw'; sign: 1 | -1 };
+  board: { axis: 'roll' | 'pitch' | 'yaw'; polarity: 1 | -1 };
   /** What must be shown once the alignment is set. */
-  wanted: { axis: 'roll' | 'pitch' | 'yaw'; sign: 1 | -1 };
+  wanted: { axis: 'roll' | 'pitch' | 'yaw'; polarity: 1 | -1 };
 }
 
 /** Of the controller or single board; null without one. A board without a pose lies with its arrow forward. */
 export function alignmentOf(assembly: Assembly): Alignment | null {
-  const slot = Object.keys(assembly.build.slots).find((one) => isController(assembly.model(one)!.kind));
+  const slot = Object.keys(assembly.build.slots).find((key) => isController(assembly.model(key)!.kind));
   if (!slot) return null;
   const { arrowDeg } = assembly.model(slot)!.body;
   const pose = assembly.build.slots[slot]!.pose;
@@ -68,12 +68,12 @@ export function tiltSigns({ yawDeg, upsideDown }: Pick<Alignment, 'yawDeg' | 'up
   const felt = (aboutRight: number, aboutFront: number): TiltSign['board'] => {
     const along = (axis: readonly [number, number]) => Math.sign(aboutRight * axis[0] + aboutFront * axis[1]);
     return along(front) !== 0
-      ? { axis: 'roll', sign: along(front) as 1 | -1 }
-      : { axis: 'pitch', sign: -along(right) as 1 | -1 };
+      ? { axis: 'roll', polarity: along(front) as 1 | -1 }
+      : { axis: 'pitch', polarity: -along(right) as 1 | -1 };
   };
   return [
-    { tilt: 'nose down', board: felt(-1, 0), wanted: { axis: 'pitch', sign: 1 } },
-    { tilt: 'right side down', board: felt(0, 1), wanted: { axis: 'roll', sign: 1 } },
-    { tilt: 'turned right', board: { axis: 'yaw', sign: flip }, wanted: { axis: 'yaw', sign: 1 } },
+    { tilt: 'nose down', board: felt(-1, 0), wanted: { axis: 'pitch', polarity: 1 } },
+    { tilt: 'right side down', board: felt(0, 1), wanted: { axis: 'roll', polarity: 1 } },
+    { tilt: 'turned right', board: { axis: 'yaw', polarity: flip }, wanted: { axis: 'yaw', polarity: 1 } },
   ];
 }

@@ -32,7 +32,7 @@ export interface MotorPlace {
 export function motorMap(assembly: Assembly, convention: 'normal' | 'reversed' = 'normal'): MotorPlace[] {
   const nets = netlist(assembly);
   const slots = Object.keys(assembly.build.slots);
-  const frame = slots.map((slot) => assembly.model(slot)!.frame).find((one) => one);
+  const frame = slots.map((slot) => assembly.model(slot)!.frame).find((frame) => frame);
   const motors = slots.filter((slot) => assembly.model(slot)!.kind === 'motor');
   const senses = frame ? turningSenses(frame.corners) : new Map<number, Sense>();
   return motors
@@ -65,14 +65,14 @@ function other(sense: Sense): Sense {
  */
 export function turningSenses(corners: FrameBody['corners']): Map<number, Sense> {
   const upper = corners.filter(({ level }) => level === 'upper').sort((a, b) => angle(a.atMm) - angle(b.atMm));
-  const first = upper.findIndex(({ index }) => index === Math.min(...upper.map((one) => one.index)));
+  const first = upper.findIndex(({ index }) => index === Math.min(...upper.map((motor) => motor.index)));
   const alternate = upper.length % 2 === 0;
   const senses = new Map<number, Sense>();
   upper.forEach(({ index }, place) =>
     senses.set(index, alternate && (place - first) % 2 !== 0 ? 'clockwise' : 'anticlockwise'),
   );
   for (const { index, atMm } of corners.filter(({ level }) => level === 'lower')) {
-    const above = upper.find((one) => Math.hypot(one.atMm[0] - atMm[0], one.atMm[1] - atMm[1]) < 5);
+    const above = upper.find((motor) => Math.hypot(motor.atMm[0] - atMm[0], motor.atMm[1] - atMm[1]) < 5);
     senses.set(index, above ? other(senses.get(above.index)!) : 'clockwise');
   }
   return senses;

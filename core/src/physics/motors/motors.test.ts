@@ -39,7 +39,7 @@ it('finds the straightest leads, exactly, as all permutations would', () => {
   const permutations = (list: number[]): number[][] =>
     list.length < 2
       ? [list]
-      : list.flatMap((one) => permutations(list.filter((other) => other !== one)).map((rest) => [one, ...rest]));
+      : list.flatMap((head) => permutations(list.filter((other) => other !== head)).map((rest) => [head, ...rest]));
   const cost = (chosen: number[]) => chosen.reduce((sum, channel, motor) => sum + distance[motor]![channel]!, 0);
   expect(cost(nearestChannels(distance))).toBe(Math.min(...permutations([0, 1, 2, 3]).map(cost)));
   expect(
@@ -78,7 +78,7 @@ describe('board alignment', () => {
   });
   it('gives the signs that a tilt shows on the board itself', () => {
     const signs = (yawDeg: 0 | 90 | 180 | 270, upsideDown = false) =>
-      tiltSigns({ yawDeg, upsideDown }).map(({ board }) => `${board.sign > 0 ? '+' : '-'}${board.axis}`);
+      tiltSigns({ yawDeg, upsideDown }).map(({ board }) => `${board.polarity > 0 ? '+' : '-'}${board.axis}`);
     expect(signs(0)).toEqual(['+pitch', '+roll', '+yaw']);
     // Turned clockwise by 90 the board's front looks right: nose down is its left side down.
     expect(signs(90)).toEqual(['-roll', '+pitch', '+yaw']);

@@ -21,10 +21,10 @@ describe('a conversion', () => {
   it('opens only what must be opened, and names ports, pads and work', () => {
     const moved = buildOf(
       benchSlots,
-      goodWires().map((one) => {
-        if (one.id === 'T') return wire('T', 'RX.T', 'FC.R2');
-        if (one.id === 'R') return wire('R', 'RX.R', 'FC.T2');
-        return one;
+      goodWires().map((given) => {
+        if (given.id === 'T') return wire('T', 'RX.T', 'FC.R2');
+        if (given.id === 'R') return wire('R', 'RX.R', 'FC.T2');
+        return given;
       }),
     );
     expect(conversion(assemble(good, catalogue), assemble(moved, catalogue))).toMatchObject({
@@ -70,7 +70,7 @@ describe('a conversion', () => {
     expect(
       judge(assemble(idle, catalogue), [], [4, 6])
         .filter(({ severity }) => severity !== 'warn')
-        .map(({ says }) => says),
+        .map(({ message }) => message),
     ).toEqual([]);
     const live = { ...idle, wires: { ...idle.wires, V: good.wires.V! } };
     expect(judge(assemble(live, catalogue), [], [4, 6]).map(({ rule }) => rule)).toContain('ground missing');

@@ -12,7 +12,7 @@ it('thicker wires are thicker', () => {
 it('a sleeve goes over its bundle and is no wider than three times it', () => {
   fc.assert(
     fc.property(fc.array(awg, { minLength: 1, maxLength: 6 }), (wires) => {
-      const round = Math.sqrt(wires.reduce((sum, one) => sum + wireDiameterMm(one) ** 2, 0));
+      const round = Math.sqrt(wires.reduce((sum, wire) => sum + wireDiameterMm(wire) ** 2, 0));
       const sleeve = sleeveFor(wires);
       return (sleeve >= round || sleeve === 20) && sleeve <= 3 * round + 1;
     }),

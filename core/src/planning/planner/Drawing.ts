@@ -97,7 +97,7 @@ export class Drawing {
 
   private tailOf(own: TerminalRef) {
     const { slot, terminal } = splitRef(own);
-    return this.chosen.assembly.model(slot)!.tails.find((one) => one.terminal === terminal) ?? null;
+    return this.chosen.assembly.model(slot)!.tails.find((tail) => tail.terminal === terminal) ?? null;
   }
 
   private socketOf(ref: TerminalRef): { slot: Slot; connector: Connector; position: number } | null {
@@ -218,14 +218,14 @@ export class Drawing {
   }
 
   private pin(what: Pinned['what'], own: TerminalRef): string | undefined {
-    return this.chosen.pinned.find((one) => one.what === what && one.of === own)?.value;
+    return this.chosen.pinned.find((pinned) => pinned.what === what && pinned.of === own)?.value;
   }
 
   private gauge({ own, to, carries }: Join): number {
     const pinned = Number(this.pin('gauge', own));
     if (pinned > 0) return pinned;
     const limits = [own, to].map((ref) => this.chosen.assembly.terminal(ref)!.thickestAwg);
-    const need = this.chosen.needs.find((one) => one.own === own);
+    const need = this.chosen.needs.find((need) => need.own === own);
     if (need?.awg === 'thick') return Math.max(...limits);
     const wanted = need?.awg ?? (carries === 'signal' ? signalAwg : 26);
     return Math.max(wanted, ...limits);
@@ -236,7 +236,7 @@ export class Drawing {
     if (pinned) return pinned;
     if (carries === 'supply') return plusColour;
     if (carries === 'ground') return minusColour;
-    const role = this.chosen.assembly.terminal(own)!.roles.find((one) => one.is === 'port');
+    const role = this.chosen.assembly.terminal(own)!.roles.find((role) => role.is === 'port');
     return (role?.is === 'port' && signalColours[role.pin]) || 'violet';
   }
 
@@ -261,10 +261,10 @@ export class Drawing {
       )
       .flatMap((plug): [string, Mate][] => {
         const socket = sockets.find(
-          (one) =>
-            one.kind === 'video unit' &&
-            one.connector.family === plug.connector.family &&
-            !taken.has(`${one.slot}.${one.connector.id}`),
+          (socket) =>
+            socket.kind === 'video unit' &&
+            socket.connector.family === plug.connector.family &&
+            !taken.has(`${socket.slot}.${socket.connector.id}`),
         );
         if (!socket) return [];
         taken.add(`${socket.slot}.${socket.connector.id}`);

@@ -29,7 +29,7 @@ export function padByHand(plan: Chosen, catalogue: Catalogue, a: TerminalRef, b:
     return ofWish.length > 0 && !ofWish.some(({ ends }) => ends.some(({ slot, port }) => `${slot}/${port}` === value));
   });
   return [
-    ...elsewhere.map((one): PlanChange => ({ path: `pinned/${pinName(one)}`, before: one, after: null })),
+    ...elsewhere.map((pinned): PlanChange => ({ path: `pinned/${pinName(pinned)}`, before: pinned, after: null })),
     holding(plan, { what: 'terminal', of: own, value: own === a ? b : a }),
   ];
 }
@@ -90,7 +90,7 @@ function startOf(choices: Prepared, a: TerminalRef, b: TerminalRef): TerminalRef
 function holding({ pinned }: Pick<Plan, 'pinned'>, pin: Pinned): PlanChange {
   return {
     path: `pinned/${pinName(pin)}`,
-    before: pinned.find((one) => pinName(one) === pinName(pin)) ?? null,
+    before: pinned.find((pinned) => pinName(pinned) === pinName(pin)) ?? null,
     after: pin,
   };
 }

@@ -68,9 +68,9 @@ function alongInPlug(
   const own = esc.connectors.find(({ pins }) =>
     pins.some((pin) => joins.some((join) => join.own === terminalRef(slot, pin))),
   )!;
-  const free = (one: Terminal) =>
-    !joins.some(({ to }) => to === terminalRef(controller, one.id)) &&
-    (socket ? socket.pins.includes(one.id) : one.form !== 'pin');
+  const free = (terminal: Terminal) =>
+    !joins.some(({ to }) => to === terminalRef(controller, terminal.id)) &&
+    (socket ? socket.pins.includes(terminal.id) : terminal.form !== 'pin');
   const terminals = fc.terminals.filter(free);
   for (const pin of own.pins) {
     const terminal = esc.terminals.find(({ id }) => id === pin)!;
@@ -81,11 +81,11 @@ function alongInPlug(
       .filter(({ kind, way }) => kind === port.kind && way === 'takes' && kind !== ('motorSignal' satisfies PortKind))
       .flatMap((partner) =>
         terminals
-          .filter(({ roles }) => roles.some((one) => one.is === 'port' && one.port === partner.id))
+          .filter(({ roles }) => roles.some((role) => role.is === 'port' && role.port === partner.id))
           .map((to) => ({ partner, to })),
       );
     // Of several inputs of the kind the one that is printed alike.
-    const { partner, to } = pads.find((one) => one.to.printed === terminal.printed) ?? pads[0] ?? {};
+    const { partner, to } = pads.find((pad) => pad.to.printed === terminal.printed) ?? pads[0] ?? {};
     if (partner && to) {
       const id = port.kind === 'escData' ? `ESC telemetry ${slot}` : `current sense ${slot}`;
       links.push({
@@ -100,9 +100,9 @@ function alongInPlug(
     }
   }
   const supply = own.pins.map((pin) => esc.terminals.find(({ id }) => id === pin)!);
-  const first = (is: 'supply' | 'ground') => supply.find((one) => hasRole(one, is));
-  const takes = terminals.find(({ roles }) => roles.some((one) => one.is === 'supply' && one.dir === 'takes'));
-  const ground = terminals.find((one) => hasRole(one, 'ground') && one.form !== 'shell');
+  const first = (is: 'supply' | 'ground') => supply.find((terminal) => hasRole(terminal, is));
+  const takes = terminals.find(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'));
+  const ground = terminals.find((terminal) => hasRole(terminal, 'ground') && terminal.form !== 'shell');
   const link = `controller and ${slot}`;
   if (!fed.has(controller) && first('supply') && takes)
     joins.push({

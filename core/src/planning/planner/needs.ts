@@ -71,7 +71,7 @@ export function needsOf(assembly: Assembly, packV: Range, path: PowerPath): Need
     const takes = beforePins(
       model.terminals.filter(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes')),
     )[0];
-    const role = takes?.roles.find((one) => one.is === 'supply' && one.dir === 'takes');
+    const role = takes?.roles.find((role) => role.is === 'supply' && role.dir === 'takes');
     if (!takes || role?.is !== 'supply') return [];
     const thick = model.kind === 'esc';
     const pads = feeds
@@ -111,7 +111,7 @@ export function needsOf(assembly: Assembly, packV: Range, path: PowerPath): Need
   function groundPads(slot: Slot, model: PartModel, thick: boolean): Need['pads'] {
     const beside =
       model.ports.some(({ kind }) => kind === 'video') &&
-      model.terminals.filter((one) => hasRole(one, 'ground')).length === 1;
+      model.terminals.filter((terminal) => hasRole(terminal, 'ground')).length === 1;
     const kinds = beside ? hosts.filter(isController) : hosts;
     return Object.keys(assembly.build.slots)
       .filter((host) => host !== slot && kinds.includes(assembly.model(host)!.kind))
@@ -125,7 +125,7 @@ export function needsOf(assembly: Assembly, packV: Range, path: PowerPath): Need
   /** A separate ESC's signal has a ground of its own beside it. */
   function signalGround(slot: Slot, model: PartModel): Need[] {
     const signal = path.joins.find(({ own, link }) => own.startsWith(`${slot}.`) && link.includes('signal'));
-    const grounds = model.terminals.filter((one) => hasRole(one, 'ground') && one.form !== 'pin');
+    const grounds = model.terminals.filter((terminal) => hasRole(terminal, 'ground') && terminal.form !== 'pin');
     const thin = grounds.find(({ thickestAwg }) => thickestAwg > thickPadAwg);
     if (model.kind !== 'esc' || !signal || !thin || model.connectors.length > 0) return [];
     const host = signal.to.slice(0, signal.to.indexOf('.'));
@@ -172,16 +172,16 @@ function beforePins(terminals: readonly Terminal[]): Terminal[] {
 function beside(supply: Terminal, model: PartModel): Terminal | undefined {
   const plug = model.connectors.find(({ pins }) => pins.includes(supply.id));
   const grounds = model.terminals.filter(
-    (one) =>
-      hasRole(one, 'ground') &&
-      one.holds > 0 &&
-      one.form !== 'shell' &&
-      one.form !== 'metal' &&
-      (plug ? plug.pins.includes(one.id) : one.form !== 'pin'),
+    (terminal) =>
+      hasRole(terminal, 'ground') &&
+      terminal.holds > 0 &&
+      terminal.form !== 'shell' &&
+      terminal.form !== 'metal' &&
+      (plug ? plug.pins.includes(terminal.id) : terminal.form !== 'pin'),
   );
-  const far = (one: Terminal) =>
-    100 * Math.abs(one.thickestAwg - supply.thickestAwg) +
-    Math.hypot(one.atMm[0] - supply.atMm[0], one.atMm[1] - supply.atMm[1]);
+  const far = (terminal: Terminal) =>
+    100 * Math.abs(terminal.thickestAwg - supply.thickestAwg) +
+    Math.hypot(terminal.atMm[0] - supply.atMm[0], terminal.atMm[1] - supply.atMm[1]);
   return [...grounds].sort((a, b) => far(a) - far(b))[0];
 }
 

@@ -16,11 +16,11 @@ export function shared(
   parts: Assembly,
   { kind, pins, way }: { kind: PortKind; pins: readonly PortPin[]; way: string },
 ): Option[] {
-  const port = model.ports.find((one) => one.kind === kind);
+  const port = model.ports.find((port) => port.kind === kind);
   if (!port) return [];
   return controllers(parts).flatMap((host): Option[] => {
     const board = parts.model(host)!;
-    const partner = board.ports.find((one) => one.kind === kind && one.way !== 'takes');
+    const partner = board.ports.find((port) => port.kind === kind && port.way !== 'takes');
     if (!partner) return [];
     const signals = pins.flatMap((pin): Signal[] => {
       const own = pinsOf(wish.of, model, port.id, pin)[0];
@@ -90,7 +90,9 @@ export function lights(wish: Wish, model: PartModel, parts: Assembly): Option[] 
 export function secondGround(wish: Wish, model: PartModel, parts: Assembly): Option[] {
   const grounds = (slot: Slot, { terminals }: PartModel) =>
     terminals
-      .filter((one) => hasRole(one, 'ground') && one.holds > 0 && ['pad', 'hole'].includes(one.form))
+      .filter(
+        (terminal) => hasRole(terminal, 'ground') && terminal.holds > 0 && ['pad', 'hole'].includes(terminal.form),
+      )
       .map(({ id }) => terminalRef(slot, id));
   const plugged = model.connectors.some(({ pins }) =>
     pins.some((pin) =>

@@ -13,14 +13,14 @@ import type { Wish } from '../../facts/plan/wish';
 import type { Finding } from '../../judgement/rules/finding';
 import { judge } from '../../judgement/rules/judge';
 import { decode, jointsOf } from './decode';
-import type { Crowd, Crowding } from './crowding';
+import type { SoftPenalty, SoftPenalties } from './softPenalties';
 import type { Need } from './needs';
 import { needsOf } from './needs';
 import { optionsFor } from './options';
 import { straightened } from './straightened';
 import { powerPath } from './powerPath';
 import type { Constraint, Solve, Terms } from '../../facts/terms/solver';
-import { crowdingOf, wiringModel, withAim } from './wiringModel';
+import { penaltiesOf, wiringModel, withAim } from './wiringModel';
 import { assemble } from '../../facts/assembly/assembly';
 import type { Option } from './ways';
 import type { WiringInput } from './wiringVariables';
@@ -55,10 +55,10 @@ export interface Planned {
   target: Build;
   links: readonly Link[];
   wishes: readonly PlannedWish[];
-  /** What the three aims came to, as they were weighed: loss, crowding, and millimetres with so many for each joint. */
-  cost: { loss: number; crowding: number; lengthMm: number };
-  /** What makes it crowded, counted. */
-  crowding: Crowding;
+  /** What the three aims came to, as they were weighed: loss, soft penalties, and millimetres with so many for each joint. */
+  cost: { loss: number; softPenalties: number; lengthMm: number };
+  /** Its soft penalties, counted. */
+  softPenalties: SoftPenalties;
   /** How often wires cross seen from above, before pads that serve alike were exchanged and after. */
   crossings: { before: number; after: number };
   findings: readonly Finding[];
@@ -77,7 +77,7 @@ export type PlanResult = Planned | Conflict | { is: 'gave up'; why: string };
 type OnProgress = (share: number, words: string) => void;
 
 /** A wiring that the rules refuse is forbidden and the next best is taken, so often at most. */
-const mostCuts = 8;
+const maxCuts = 8;
 
 export interface Prepared {
   path: PowerPath;
@@ -105,30 +105,30 @@ export function prepare(request: PlanRequest): Prepared {
 export function planWiring(request: PlanRequest, solve: Solve, onProgress: OnProgress = () => undefined): PlanResult {
   const prepared = prepare(request);
   const cuts: Constraint[] = [];
-  for (let round = 0; round <= mostCuts; round++) {
-    onProgress(0.1 + round / (mostCuts * 2), round === 0 ? 'weighing the ways' : 'looking for the next best');
+  for (let round = 0; round <= maxCuts; round++) {
+    onProgress(0.1 + round / (maxCuts * 2), round === 0 ? 'weighing the ways' : 'looking for the next best');
     const solved = solveInOrder(prepared, cuts, solve, onProgress);
     if (solved.is !== 'solved')
       return solved.is === 'impossible' ? conflictOf(request, prepared, solve, onProgress) : solved;
     const planned = toPlan(request, prepared, solved);
-    const against = planned.findings.find(({ severity }) => severity !== 'warn');
-    if (!against) return planned;
-    cuts.push(forbid(prepared, solved.values, against));
+    const objecting = planned.findings.find(({ severity }) => severity !== 'warn');
+    if (!objecting) return planned;
+    cuts.push(forbid(prepared, solved.values, objecting));
   }
-  return { is: 'gave up', why: `the rules refused ${mostCuts + 1} wirings in a row` };
+  return { is: 'gave up', why: `the rules refused ${maxCuts + 1} wirings in a row` };
 }
 
 interface Solved {
   is: 'solved';
   values: Readonly<Record<string, number>>;
   cost: Planned['cost'];
-  crowding: Crowding;
+  softPenalties: SoftPenalties;
 }
 
-/** No crowding weighs as much as the least loss, so that one solve settles both. */
-const lossOverCrowding = 1000;
+/** No soft penalties weigh as much as the least loss, so that one solve settles both. */
+const lossOverPenalties = 1000;
 
-/** Loss and crowding first; then, with no more of either, length. */
+/** Loss and soft penalties first; then, with no more of either, length. */
 function solveInOrder(
   { input }: Prepared,
   cuts: readonly Constraint[],
@@ -137,8 +137,11 @@ function solveInOrder(
 ): Solved | { is: 'impossible' } | { is: 'gave up'; why: string } {
   const model = wiringModel(input);
   const held: Constraint[] = [...cuts];
-  const crowding = crowdingOf(model);
-  const first: Terms = [...model.loss.map(([name, factor]) => [name, factor * lossOverCrowding] as const), ...crowding];
+  const softPenalties = penaltiesOf(model);
+  const first: Terms = [
+    ...model.loss.map(([name, factor]) => [name, factor * lossOverPenalties] as const),
+    ...softPenalties,
+  ];
   onProgress(0.3, 'serving the wishes, spreading over the pads');
   const served = solve(withAim(model, first, held));
   if (served.is !== 'optimal') return served;
@@ -148,19 +151,23 @@ function solveInOrder(
   if (shortened.is !== 'optimal') return shortened;
   const { values } = shortened;
   const counted = Object.fromEntries(
-    Object.entries(model.crowds).map(([kind, names]) => [
+    Object.entries(model.penalised).map(([kind, names]) => [
       kind,
       sumOf(
         names.map((name) => [name, 1] as const),
         values,
       ),
     ]),
-  ) as Record<Crowd, number>;
+  ) as Record<SoftPenalty, number>;
   return {
     is: 'solved',
     values,
-    cost: { loss: sumOf(model.loss, values), crowding: sumOf(crowding, values), lengthMm: Math.round(shortened.value) },
-    crowding: counted,
+    cost: {
+      loss: sumOf(model.loss, values),
+      softPenalties: sumOf(softPenalties, values),
+      lengthMm: Math.round(shortened.value),
+    },
+    softPenalties: counted,
   };
 }
 
@@ -175,7 +182,7 @@ function on(values: Readonly<Record<string, number>>, name: string): boolean {
 function toPlan(
   request: PlanRequest,
   { needs, options, input }: Prepared,
-  { values, cost, crowding }: Solved,
+  { values, cost, softPenalties }: Solved,
 ): Planned {
   const chosen = options.filter(({ id }) => on(values, optionName(id)));
   const pads = new Map<TerminalRef, TerminalRef>();
@@ -204,7 +211,7 @@ function toPlan(
     wired,
   );
   const wishes = request.wishes.map((wish): PlannedWish => {
-    const option = on(values, dropName(wish.id)) ? undefined : chosen.find((one) => one.wish === wish.id);
+    const option = on(values, dropName(wish.id)) ? undefined : chosen.find((option) => option.wish === wish.id);
     const end = option?.ends.find(({ slot }) => slot !== wish.of);
     return { wish, way: option?.way ?? null, port: end ? `${end.slot}/${end.port}` : null };
   });
@@ -214,7 +221,7 @@ function toPlan(
     links,
     wishes,
     cost,
-    crowding,
+    softPenalties,
     crossings: straight.crossings,
     findings: judge(assemble(target, request.catalogue), links, request.cells),
   };
@@ -253,7 +260,7 @@ function conflictOf(request: PlanRequest, prepared: Prepared, solve: Solve, onPr
   let left = request.wishes.filter(({ must }) => must).map(({ id }) => id);
   for (const [index, id] of [...left].entries()) {
     onProgress(0.6 + (0.4 * index) / left.length, 'looking for what stands against what');
-    const without = left.filter((one) => one !== id);
+    const without = left.filter((other) => other !== id);
     if (!feasible(prepared, new Set(without), solve)) left = without;
   }
   return {

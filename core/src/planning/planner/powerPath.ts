@@ -27,14 +27,18 @@ export function powerPath(assembly: Assembly, keep: Build = emptyBuild): PowerPa
   const fed = new Set<Slot>();
   if (main) {
     const plus = thickest(
-      model(main).terminals.filter((one) => one.roles.some((role) => role.is === 'supply' && role.dir === 'takes')),
+      model(main).terminals.filter((terminal) =>
+        terminal.roles.some((role) => role.is === 'supply' && role.dir === 'takes'),
+      ),
     );
-    const minus = thickest(model(main).terminals.filter((one) => hasRole(one, 'ground') && one.holds > 0));
+    const minus = thickest(
+      model(main).terminals.filter((terminal) => hasRole(terminal, 'ground') && terminal.holds > 0),
+    );
     for (const slot of ofKind('battery lead', 'capacitor')) {
       const lead = model(slot).kind === 'battery lead';
       const link = linkOf(lead, slot);
       links.push({ id: link, purpose: lead ? 'battery lead' : 'capacitor across the battery pads', ends: [] });
-      const own = (is: 'supply' | 'ground') => model(slot).terminals.find((one) => hasRole(one, is));
+      const own = (is: 'supply' | 'ground') => model(slot).terminals.find((terminal) => hasRole(terminal, is));
       if (plus && own('supply'))
         joins.push({
           own: terminalRef(slot, own('supply')!.id),
@@ -72,19 +76,19 @@ export function powerPath(assembly: Assembly, keep: Build = emptyBuild): PowerPa
             ]
           : [],
       });
-      const leads = model(slot).terminals.filter((one) =>
-        one.roles.some((role) => role.is === 'port' && role.port === port?.id),
+      const leads = model(slot).terminals.filter((terminal) =>
+        terminal.roles.some((role) => role.is === 'port' && role.port === port?.id),
       );
-      const phases = model(channel.slot).terminals.filter((one) =>
-        one.roles.some((role) => role.is === 'port' && role.port === channel.port),
+      const phases = model(channel.slot).terminals.filter((terminal) =>
+        terminal.roles.some((role) => role.is === 'port' && role.port === channel.port),
       );
       const there = leads.map((lead) =>
-        phases.find((one) => isWired(keep, terminalRef(slot, lead.id), terminalRef(channel.slot, one.id))),
+        phases.find((phase) => isWired(keep, terminalRef(slot, lead.id), terminalRef(channel.slot, phase.id))),
       );
       leads.forEach((lead, index) => {
         const pin = lead.roles.find((role) => role.is === 'port')!.pin;
         const alike =
-          phases.find((one) => one.roles.some((role) => role.is === 'port' && role.pin === pin)) ?? phases[index];
+          phases.find((phase) => phase.roles.some((role) => role.is === 'port' && role.pin === pin)) ?? phases[index];
         // Leads that are soldered already stay; which lead goes to which phase does not matter.
         const phase = there.every(Boolean) ? there[index] : alike;
         if (phase)
@@ -130,7 +134,7 @@ function straightest(assembly: Assembly, channels: readonly Channel[], keep: Bui
   const own = new Set(channels.map(({ slot }) => slot)).size === channels.length;
   const corners = Object.keys(assembly.build.slots)
     .map((slot) => assembly.model(slot)!.frame)
-    .find((one) => one)?.corners;
+    .find((frame) => frame)?.corners;
   if (own || !corners || motors.length > 12) return new Map(motors.map((slot) => [slot, channels[number(slot) - 1]!]));
   const distance = motors.map((motor) =>
     channels.map((channel) => {

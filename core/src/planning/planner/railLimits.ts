@@ -33,7 +33,7 @@ export function railLimits(
   for (const { own, pads } of options.flatMap(({ signals }) => signals)) {
     const load = assembly
       .model(splitRef(own).slot)!
-      .elements.find((one) => one.is === 'load' && one.plus === assembly.terminal(own)!.node);
+      .elements.find((element) => element.is === 'load' && element.plus === assembly.terminal(own)!.node);
     for (const pad of load?.is === 'load' ? pads : []) {
       const regulator = regulatorOn(assembly.model(splitRef(pad).slot)!, assembly.terminal(pad)!.node);
       if (regulator && load?.is === 'load')
@@ -79,7 +79,7 @@ export function railLimits(
       );
       for (const { name } of users.filter(({ flight }) => flight))
         add(
-          [...users.map((one) => [one.name, one.peak + (one.name === name ? most : 0)] as const)],
+          [...users.map((user) => [user.name, user.peak + (user.name === name ? most : 0)] as const)],
           '<=',
           element.limitA - own.peak + most,
         );
@@ -91,19 +91,19 @@ export function railLimits(
 function regulatorNamed(assembly: Assembly, rail: string) {
   const [slot, id] = [rail.slice(0, rail.indexOf('/')), rail.slice(rail.indexOf('/') + 1)];
   const model = assembly.model(slot)!;
-  const element = model.elements.find((one) => one.id === id)!;
+  const element = model.elements.find((element) => element.id === id)!;
   if (element.is !== 'regulator') throw new RangeError(`no regulator ${rail}`);
   const load = (node: string, seen: readonly string[]): { typical: number; peak: number } =>
     model.elements.reduce(
-      (sum, one) => {
-        if (one.is === 'load' && one.plus === node)
-          return { typical: sum.typical + one.typicalA, peak: sum.peak + one.peakA };
-        if (one.is !== 'regulator' || one.input !== node || seen.includes(one.output)) return sum;
-        const out = load(one.output, [...seen, node]);
-        const factor = one.kindOf === 'linear' ? 1 : one.outV / (one.efficiency * element.outV);
+      (sum, link) => {
+        if (link.is === 'load' && link.plus === node)
+          return { typical: sum.typical + link.typicalA, peak: sum.peak + link.peakA };
+        if (link.is !== 'regulator' || link.input !== node || seen.includes(link.output)) return sum;
+        const out = load(link.output, [...seen, node]);
+        const factor = link.kindOf === 'linear' ? 1 : link.outV / (link.efficiency * element.outV);
         return {
-          typical: sum.typical + out.typical * factor + one.idleA,
-          peak: sum.peak + out.peak * factor + one.idleA,
+          typical: sum.typical + out.typical * factor + link.idleA,
+          peak: sum.peak + out.peak * factor + link.idleA,
         };
       },
       { typical: 0, peak: 0 },
@@ -119,11 +119,11 @@ function regulatorNamed(assembly: Assembly, rail: string) {
 function chain(assembly: Assembly, rail: string): { rail: string; factor: number }[] {
   const slot = rail.slice(0, rail.indexOf('/'));
   const { element } = regulatorNamed(assembly, rail);
-  const above = assembly.model(slot)!.elements.find((one) => one.is === 'regulator' && one.output === element.input);
+  const above = assembly.model(slot)!.elements.find((link) => link.is === 'regulator' && link.output === element.input);
   if (above?.is !== 'regulator') return [{ rail, factor: 1 }];
   const factor = element.kindOf === 'linear' ? 1 : element.outV / (element.efficiency * above.outV);
   return [
     { rail, factor: 1 },
-    ...chain(assembly, `${slot}/${above.id}`).map((one) => ({ rail: one.rail, factor: one.factor * factor })),
+    ...chain(assembly, `${slot}/${above.id}`).map((link) => ({ rail: link.rail, factor: link.factor * factor })),
   ];
 }

@@ -3,8 +3,8 @@ import { emptyBuild } from '../../facts/assembly/build';
 import { difference } from '../../facts/assembly/difference';
 import type { Work } from '../conversion/conversion';
 import { workOf } from '../conversion/conversion';
-import type { Crowding } from './crowding';
-import { moreCrowding } from './crowding';
+import type { SoftPenalties } from './softPenalties';
+import { addedPenalties } from './softPenalties';
 import type { Planned, PlanRequest } from './planWiring';
 import { planWiring, prepare } from './planWiring';
 import type { Solve } from '../../facts/terms/solver';
@@ -52,7 +52,7 @@ export function reasonFor(planned: Planned, request: PlanRequest, wishId: string
 export interface Alternative {
   port: string;
   /** Beside the plan as it is; joints are those to be made and opened. Negative: less of it. */
-  more: { loss: number; crowding: Crowding; wireMm: number; joints: number };
+  more: { loss: number; softPenalties: SoftPenalties; wireMm: number; joints: number };
   drops: readonly string[];
 }
 
@@ -81,17 +81,20 @@ export function alternativesFor(planned: Planned, request: PlanRequest, wishId: 
       const other = workBeside(result, request);
       const more = {
         loss: cost.loss - planned.cost.loss,
-        crowding: moreCrowding(planned.crowding, result.crowding),
+        softPenalties: addedPenalties(planned.softPenalties, result.softPenalties),
         wireMm: other.newWireMm - work.newWireMm,
         joints: joints(other) - joints(work),
       };
       const drops = result.wishes
-        .filter(({ way, wish }) => way === null && planned.wishes.find((one) => one.wish.id === wish.id)?.way !== null)
+        .filter(
+          ({ way, wish }) =>
+            way === null && planned.wishes.find((plannedWish) => plannedWish.wish.id === wish.id)?.way !== null,
+        )
         .map(({ wish }) => wish.id);
-      return [{ order: [cost.loss, cost.crowding, cost.lengthMm], alternative: { port, more, drops } }];
+      return [{ order: [cost.loss, cost.softPenalties, cost.lengthMm], alternative: { port, more, drops } }];
     });
   return found
-    .sort((a, b) => a.order.map((one, place) => one - b.order[place]!).find((apart) => apart !== 0) ?? 0)
+    .sort((a, b) => a.order.map((rank, place) => rank - b.order[place]!).find((apart) => apart !== 0) ?? 0)
     .map(({ alternative }) => alternative);
 }
 

@@ -17,7 +17,7 @@ export function serial(
     kind = 'serial',
   }: { own: string; theirs: readonly string[]; allowed: readonly string[]; kind?: PortKind },
 ): Option[] {
-  const port = model.ports.find((one) => one.kind === kind && one.speaks.includes(own));
+  const port = model.ports.find((port) => port.kind === kind && port.speaks.includes(own));
   if (!port) return [];
   const out = pinsOf(wish.of, model, port.id, 'tx')[0];
   const into = pinsOf(wish.of, model, port.id, 'rx')[0];
@@ -25,29 +25,29 @@ export function serial(
     const board = parts.model(host)!;
     return board.ports
       .filter(
-        (one) =>
-          (one.kind === 'serial' || one.kind === kind) &&
-          one.speaks.some((word) => theirs.includes(word)) &&
-          hearsEachOther(port, one),
+        (host) =>
+          (host.kind === 'serial' || host.kind === kind) &&
+          host.speaks.some((word) => theirs.includes(word)) &&
+          hearsEachOther(port, host),
       )
-      .flatMap((one): Option[] => {
-        const rx = pinsOf(host, board, one.id, 'rx');
-        const tx = pinsOf(host, board, one.id, 'tx');
+      .flatMap((item): Option[] => {
+        const rx = pinsOf(host, board, item.id, 'rx');
+        const tx = pinsOf(host, board, item.id, 'tx');
         const hears: Signal[] = out ? [{ own: out, pads: rx }] : [];
         const talks: Signal[] = into ? [{ own: into, pads: tx }] : [];
         const base = {
           wish: wish.id,
-          takes: [`${host}/${one.id}`, ...one.excludes.map((id) => `${host}/${id}`)],
+          takes: [`${host}/${item.id}`, ...item.excludes.map((id) => `${host}/${id}`)],
           ends: [
             { slot: wish.of, port: port.id },
-            { slot: host, port: one.id },
+            { slot: host, port: item.id },
           ],
           set: { protocol: own },
           parts: [],
         };
         const option = (way: string, signals: readonly Signal[]): Option[] =>
           signals.length > 0 && signals.every(({ pads }) => pads.length > 0)
-            ? [{ ...base, id: `${wish.id} ${way} ${host}/${one.id}`, way, signals, loss: wayLoss[way] ?? 0 }]
+            ? [{ ...base, id: `${wish.id} ${way} ${host}/${item.id}`, way, signals, loss: wayLoss[way] ?? 0 }]
             : [];
         const full = allowed
           .filter((way) => way !== 'control only')

@@ -27,10 +27,12 @@ export function straightened(
     may: () => true,
   }));
   const chosen = [...pads].map(([own, to]): Strand => {
-    const need = needs.find((one) => one.own === own);
+    const need = needs.find((need) => need.own === own);
     const pad = need?.pads.find(({ ref }) => ref === to);
     const alike = (ref: TerminalRef) =>
-      need?.pads.some((one) => one.ref === ref && one.rail === pad?.rail && one.doubtful === pad?.doubtful) ?? false;
+      need?.pads.some(
+        (candidate) => candidate.ref === ref && candidate.rail === pad?.rail && candidate.doubtful === pad?.doubtful,
+      ) ?? false;
     return {
       own,
       to,

@@ -10,10 +10,10 @@ import { isController } from '../../facts/catalogue/kinds';
 import { wayLoss, waysOf } from './ways';
 
 export type WayOut =
-  | { do: 'drop'; wish: string; loss: number; says: string }
-  | { do: 'allow'; wish: string; way: string; loss: number; says: string }
-  | { do: 'unpin'; pin: Pinned; loss: number; says: string }
-  | { do: 'exchange'; slot: Slot; model: string; revision: number; loss: number; says: string };
+  | { do: 'drop'; wish: string; loss: number; message: string }
+  | { do: 'allow'; wish: string; way: string; loss: number; message: string }
+  | { do: 'unpin'; pin: Pinned; loss: number; message: string }
+  | { do: 'exchange'; slot: Slot; model: string; revision: number; loss: number; message: string };
 
 /** What another board costs beside its price: everything on it is made again. */
 const exchangeLoss = 4;
@@ -24,20 +24,20 @@ export function waysOut(request: PlanRequest, conflict: Conflict, solve: Solve):
   const musts = new Set(conflict.wishes);
   const works = (changed: PlanRequest) => feasible(prepare(changed), musts, solve);
   for (const id of conflict.wishes) {
-    const wish = request.wishes.find((one) => one.id === id)!;
+    const wish = request.wishes.find((wish) => wish.id === id)!;
     // The set is minimal: without any one of its wishes the others can be met.
-    found.push({ do: 'drop', wish: id, loss: wish.lossIfDropped, says: `Do without ${id}` });
-    for (const way of waysOf[wish.purpose].filter((one) => !wish.ways.includes(one))) {
+    found.push({ do: 'drop', wish: id, loss: wish.lossIfDropped, message: `Do without ${id}` });
+    for (const way of waysOf[wish.purpose].filter((way) => !wish.ways.includes(way))) {
       const wider: PlanRequest = {
         ...request,
-        wishes: request.wishes.map((one) => (one === wish ? { ...one, ways: [...one.ways, way] } : one)),
+        wishes: request.wishes.map((asked) => (asked === wish ? { ...asked, ways: [...asked.ways, way] } : asked)),
       };
-      if (works(wider)) found.push({ do: 'allow', wish: id, way, loss: wayLoss[way] ?? 0, says: `${id}: ${way}` });
+      if (works(wider)) found.push({ do: 'allow', wish: id, way, loss: wayLoss[way] ?? 0, message: `${id}: ${way}` });
     }
   }
   for (const pin of request.pinned) {
-    const free: PlanRequest = { ...request, pinned: request.pinned.filter((one) => one !== pin) };
-    if (works(free)) found.push({ do: 'unpin', pin, loss: 0, says: `Let go of ${pin.of} on ${pin.value}` });
+    const free: PlanRequest = { ...request, pinned: request.pinned.filter((pinned) => pinned !== pin) };
+    if (works(free)) found.push({ do: 'unpin', pin, loss: 0, message: `Let go of ${pin.of} on ${pin.value}` });
   }
   return [...found, ...otherParts(request, conflict, works)].sort((a, b) => a.loss - b.loss);
 }
@@ -45,7 +45,7 @@ export function waysOut(request: PlanRequest, conflict: Conflict, solve: Solve):
 /** Another controller, or another of the parts whose wishes clash, from the catalogue. */
 function otherParts(request: PlanRequest, conflict: Conflict, works: (changed: PlanRequest) => boolean): WayOut[] {
   const kindOf = (slot: Slot) => request.catalogue.model(request.slots[slot]!).kind;
-  const clashing = new Set(conflict.wishes.map((id) => request.wishes.find((one) => one.id === id)!.of));
+  const clashing = new Set(conflict.wishes.map((id) => request.wishes.find((wish) => wish.id === id)!.of));
   // Parts of one model would all be tried alike.
   const tried = new Set<string>();
   const slots = Object.keys(request.slots).filter((slot) => {
@@ -71,7 +71,7 @@ function otherParts(request: PlanRequest, conflict: Conflict, works: (changed: P
                 model: model.id,
                 revision: model.revision,
                 loss: exchangeLoss,
-                says: `Take ${model.name} as ${slot}`,
+                message: `Take ${model.name} as ${slot}`,
               },
             ]
           : [];

@@ -6,8 +6,8 @@
  */
 import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
-import type { Crowd } from './crowding';
-import { crowdWeight } from './crowding';
+import type { SoftPenalty } from './softPenalties';
+import { penaltyWeight } from './softPenalties';
 import { alwaysWired } from './needs';
 import { wireLengthMm } from '../../physics/geometry/place';
 import { partners, thickPairs } from './pairs';
@@ -22,10 +22,10 @@ const solderMm = 15;
 /** What a joint that is there already saves: least rework, then least wire. */
 const reworkMm = 150;
 
-/** Everything that crowds, in its weight. */
-export function crowdingOf({ crowds }: WiringModel): Terms {
-  return (Object.keys(crowds) as Crowd[]).flatMap((kind) =>
-    crowds[kind].map((name) => [name, crowdWeight[kind]] as const),
+/** Every soft penalty, in its weight. */
+export function penaltiesOf({ penalised }: WiringModel): Terms {
+  return (Object.keys(penalised) as SoftPenalty[]).flatMap((kind) =>
+    penalised[kind].map((name) => [name, penaltyWeight[kind]] as const),
   );
 }
 
@@ -43,9 +43,9 @@ export function wiringModel(input: WiringInput): WiringModel {
   const constraints: Constraint[] = [];
   const add = (terms: Terms, is: Constraint['is'], value: number) => constraints.push({ terms, is, value });
   const pinnedPort = new Map(input.pinned.filter(({ what }) => what === 'port').map(({ of, value }) => [of, value]));
-  const options = input.options.filter((one) => {
-    const port = pinnedPort.get(one.wish);
-    return !port || one.ends.some((end) => `${end.slot}/${end.port}` === port);
+  const options = input.options.filter((option) => {
+    const port = pinnedPort.get(option.wish);
+    return !port || option.ends.some((end) => `${end.slot}/${end.port}` === port);
   });
   const pinnedPad = new Map(input.pinned.filter(({ what }) => what === 'terminal').map(({ of, value }) => [of, value]));
   const may = (own: TerminalRef, pad: TerminalRef) => !pinnedPad.has(own) || pinnedPad.get(own) === pad;
@@ -59,7 +59,7 @@ export function wiringModel(input: WiringInput): WiringModel {
   for (const wish of wishes)
     add(
       [
-        ...options.filter(({ wish: id }) => id === wish.id).map((one) => [optionName(one.id), 1] as const),
+        ...options.filter(({ wish: id }) => id === wish.id).map((option) => [optionName(option.id), 1] as const),
         [dropName(wish.id), 1],
       ],
       '=',
@@ -71,7 +71,7 @@ export function wiringModel(input: WiringInput): WiringModel {
     const users = options.filter(({ takes }) => takes.includes(port));
     if (users.length > 1)
       add(
-        users.map((one) => [optionName(one.id), 1]),
+        users.map((user) => [optionName(user.id), 1]),
         '<=',
         1,
       );
@@ -104,7 +104,7 @@ export function wiringModel(input: WiringInput): WiringModel {
       add(
         [
           [usedName(slot), 1],
-          ...users.map((one) => [optionName(one.id), -1] as const),
+          ...users.map((user) => [optionName(user.id), -1] as const),
           ...(users.length === 0 ? feeds : []),
         ],
         '<=',
@@ -116,7 +116,7 @@ export function wiringModel(input: WiringInput): WiringModel {
   // A ground on a small part goes with a supply from it: else two parts could each be the other's ground.
   const fromHost = (slot: Slot, host: Slot) =>
     needs
-      .filter((one) => one.slot === slot && one.is === 'supply')
+      .filter((need) => need.slot === slot && need.is === 'supply')
       .flatMap(({ own, pads }) =>
         pads.filter(({ ref }) => splitRef(ref).slot === host && may(own, ref)).map(({ ref }) => joinName(own, ref)),
       );
@@ -143,22 +143,22 @@ export function wiringModel(input: WiringInput): WiringModel {
   for (const [own, users] of signals) {
     const pads = new Set(
       users
-        .flatMap((one) => one.signals.filter((signal) => signal.own === own).flatMap((signal) => signal.pads))
+        .flatMap((user) => user.signals.filter((signal) => signal.own === own).flatMap((signal) => signal.pads))
         .filter((pad) => may(own, pad)),
     );
     add(
       [
         ...[...pads].map((pad) => [join(own, pad), 1] as const),
-        ...users.map((one) => [optionName(one.id), -1] as const),
+        ...users.map((user) => [optionName(user.id), -1] as const),
       ],
       '=',
       0,
     );
     for (const pad of pads) {
-      const allow = users.filter((one) =>
-        one.signals.some((signal) => signal.own === own && signal.pads.includes(pad)),
+      const allow = users.filter((user) =>
+        user.signals.some((signal) => signal.own === own && signal.pads.includes(pad)),
       );
-      add([[joinName(own, pad), 1], ...allow.map((one) => [optionName(one.id), -1] as const)], '<=', 0);
+      add([[joinName(own, pad), 1], ...allow.map((option) => [optionName(option.id), -1] as const)], '<=', 0);
     }
   }
 
@@ -207,8 +207,8 @@ export function wiringModel(input: WiringInput): WiringModel {
   return {
     constraints,
     binaries: [
-      ...options.map((one) => optionName(one.id)),
-      ...wishes.map((one) => dropName(one.id)),
+      ...options.map((option) => optionName(option.id)),
+      ...wishes.map((wish) => dropName(wish.id)),
       ...[...slots].map(usedName),
       ...joins.keys(),
       ...rails.map((rail) => `over ${rail}`),
@@ -216,10 +216,10 @@ export function wiringModel(input: WiringInput): WiringModel {
     ],
     counts: doubled.map(doubledName),
     loss: [
-      ...wishes.map((one) => [dropName(one.id), one.lossIfDropped] as const),
-      ...options.filter(({ loss }) => loss > 0).map((one) => [optionName(one.id), one.loss] as const),
+      ...wishes.map((wish) => [dropName(wish.id), wish.lossIfDropped] as const),
+      ...options.filter(({ loss }) => loss > 0).map((option) => [optionName(option.id), option.loss] as const),
     ],
-    crowds: {
+    penalised: {
       doubled: doubled.map(doubledName),
       'over plan': rails.map((rail) => `over ${rail}`),
       split: thick.map(({ slot }) => splitName(slot)),

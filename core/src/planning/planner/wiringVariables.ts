@@ -2,7 +2,7 @@
 import type { Slot, TerminalRef } from '../../facts/terms/names';
 import type { Pinned } from '../../facts/plan/plan';
 import type { Wish } from '../../facts/plan/wish';
-import type { Crowd } from './crowding';
+import type { SoftPenalty } from './softPenalties';
 import type { Need } from './needs';
 import type { Constraint, Terms } from '../../facts/terms/solver';
 import type { Assembly } from '../../facts/assembly/assembly';
@@ -25,8 +25,8 @@ export interface WiringModel {
   binaries: readonly string[];
   counts: readonly string[];
   loss: Terms;
-  /** Counts of what crowds, by kind. */
-  crowds: Readonly<Record<Crowd, readonly string[]>>;
+  /** Counts of what is penalised, by kind. */
+  penalised: Readonly<Record<SoftPenalty, readonly string[]>>;
   length: Terms;
 }
 

@@ -54,7 +54,7 @@ export function candidates(plan: Plan, catalogue: Catalogue, found: Finding): Re
     ...named.flatMap(insulated),
     ...suspects
       .filter(({ from }) => from !== 'tail')
-      .map((wire) => ({ says: `Take ${wire.id} out`, changes: [change(wire, null)] })),
+      .map((wire) => ({ message: `Take ${wire.id} out`, changes: [change(wire, null)] })),
     ...otherModels(scene, found),
   ];
 }
@@ -73,7 +73,7 @@ function straightened({ target }: Scene): Remedy[] {
   return Object.entries(target.mates)
     .filter(([, { shift, mirrored }]) => shift !== 0 || mirrored)
     .map(([id, mate]) => ({
-      says: `Seat plug ${id} straight, every contact on its own pin`,
+      message: `Seat plug ${id} straight, every contact on its own pin`,
       changes: [{ path: `mates/${id}`, before: mate, after: { ...mate, shift: 0, mirrored: false } }],
     }));
 }
@@ -99,7 +99,7 @@ function exchanges(scene: Scene, suspects: readonly Wire[]): Remedy[] {
             done.add(name);
             return [
               {
-                says: `Exchange ${a.id} and ${b.id} at ${placeWords(scene, fromA, fromB)}`,
+                message: `Exchange ${a.id} and ${b.id} at ${placeWords(scene, fromA, fromB)}`,
                 changes: [change(a, moved(a, i, b.ends[j])), change(b, moved(b, j, a.ends[i]))],
               },
             ];
@@ -121,7 +121,7 @@ function moves(scene: Scene, wire: Wire): Remedy[] {
       other,
       scene.sense.partnersOf(other).filter((ref) => !now || scene.without.netOf(ref) !== scene.without.netOf(now)),
     ).map(({ ref, at }) => ({
-      says: `Move ${wire.id} to ${spoken(scene, ref)}`,
+      message: `Move ${wire.id} to ${spoken(scene, ref)}`,
       changes: [change(wire, moved(wire, end, at))],
     }));
   });
@@ -134,7 +134,7 @@ function otherGauges(wire: Wire): Remedy[] {
         .filter((awg) => awg !== wire.awg)
         .sort((a, b) => Math.abs(a - wire.awg) - Math.abs(b - wire.awg))
         .slice(0, 5)
-        .map((awg) => ({ says: `Make ${wire.id} ${awg} AWG`, changes: [change(wire, { ...wire, awg })] }));
+        .map((awg) => ({ message: `Make ${wire.id} ${awg} AWG`, changes: [change(wire, { ...wire, awg })] }));
 }
 
 function otherColours(wire: Wire): Remedy[] {
@@ -142,7 +142,7 @@ function otherColours(wire: Wire): Remedy[] {
     ? []
     : ['red', 'black']
         .filter((colour) => colour !== wire.colour)
-        .map((colour) => ({ says: `Make ${wire.id} ${colour}`, changes: [change(wire, { ...wire, colour })] }));
+        .map((colour) => ({ message: `Make ${wire.id} ${colour}`, changes: [change(wire, { ...wire, colour })] }));
 }
 
 function insulated(wire: Wire): Remedy[] {
@@ -151,7 +151,7 @@ function insulated(wire: Wire): Remedy[] {
     ? []
     : [
         {
-          says: `Insulate the free end of ${wire.id}`,
+          message: `Insulate the free end of ${wire.id}`,
           changes: [
             change(wire, { ...wire, ends: end === 0 ? [insulatedEnd, wire.ends[1]] : [wire.ends[0], insulatedEnd] }),
           ],

@@ -57,7 +57,7 @@ export function joinable({ target, links, cells }: Plan, catalogue: Catalogue): 
   }
   return {
     may: (a, b) => pairs.get(conductor(a))?.has(conductor(b)) ?? false,
-    partnersOf: (ref) => [...(pairs.get(conductor(ref)) ?? [])].flatMap((one) => all.get(one) ?? []),
+    partnersOf: (ref) => [...(pairs.get(conductor(ref)) ?? [])].flatMap((theirs) => all.get(theirs) ?? []),
     wanted: certain,
   };
 }
@@ -74,8 +74,8 @@ function wantedBy({ ends: [own, other] }: Link, assembly: Assembly): Wanted[] {
   const phases = assembly.model(own.slot)?.ports.find(({ id }) => id === own.port)?.kind === 'motorPhase';
   return pins(own).flatMap(({ ref, pin }) => {
     const pads = pins(other)
-      .filter((one) => phases || one.pin === (heardBy[pin] ?? pin))
-      .map((one) => one.ref);
+      .filter((theirs) => phases || theirs.pin === (heardBy[pin] ?? pin))
+      .map((pin) => pin.ref);
     return pads.length > 0 ? [{ own: ref, pads }] : [];
   });
 }
@@ -96,7 +96,7 @@ function talkingPairs(target: Assembly): Wanted[] {
   return pins.map(({ slot, ref, pin, kind }) => ({
     own: ref,
     pads: pins
-      .filter((one) => one.slot !== slot && one.kind === kind && one.pin === (heardBy[pin] ?? pin))
-      .map((one) => one.ref),
+      .filter((theirs) => theirs.slot !== slot && theirs.kind === kind && theirs.pin === (heardBy[pin] ?? pin))
+      .map((pin) => pin.ref),
   }));
 }

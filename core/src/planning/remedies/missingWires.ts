@@ -9,20 +9,20 @@ import type { Remedy, Scene } from './scene';
 import { spoken, under } from './scene';
 
 /** Of the pads that would do, the nearest. */
-const mostPads = 6;
+const maxPads = 6;
 
 /** A wire for a terminal that wants a partner and has none; those of the parts in question first. */
 export function missing(scene: Scene): Remedy[] {
   const { target, nets, sense, slots } = scene;
   const alone = sense.wanted.filter(({ own, pads }) => !pads.some((pad) => nets.netOf(pad) === nets.netOf(own)));
   const here = ({ own }: Wanted) => slots.has(splitRef(own).slot);
-  return [...alone.filter(here), ...alone.filter((one) => !here(one))].flatMap(({ own, pads }) =>
+  return [...alone.filter(here), ...alone.filter((wanted) => !here(wanted))].flatMap(({ own, pads }) =>
     nearestFree(scene, own, pads).flatMap(({ ref, at }): Remedy[] => {
       const wire = newWire(scene, own, at, ref);
       return wire && !target.wires[wire.id]
         ? [
             {
-              says: `Add a wire from ${spoken(scene, own)} to ${spoken(scene, ref)}`,
+              message: `Add a wire from ${spoken(scene, own)} to ${spoken(scene, ref)}`,
               changes: [{ path: `wires/${wire.id}`, before: null, after: wire }],
             },
           ]
@@ -58,7 +58,7 @@ export function nearestFree(
       return at ? [{ ref, at, mm: wireLengthMm(assembly, from, ref) }] : [];
     })
     .sort((a, b) => a.mm - b.mm)
-    .slice(0, mostPads);
+    .slice(0, maxPads);
 }
 
 /** The position in the housing that sits on a pin; null when nothing sits there. */
@@ -80,7 +80,7 @@ function cavityOf({ target, assembly }: Scene, ref: TerminalRef): WireEnd | null
 function newWire(scene: Scene, own: TerminalRef, to: WireEnd, pad: TerminalRef): Wire | null {
   const { target, assembly } = scene;
   const { slot, terminal } = splitRef(own);
-  const tail = assembly.model(slot)!.tails.find((one) => one.terminal === terminal);
+  const tail = assembly.model(slot)!.tails.find((tail) => tail.terminal === terminal);
   if (tail) {
     const { awg, colour, insulation, lengthMm } = tail;
     return {

@@ -21,7 +21,7 @@ const exchangeable: readonly PartKind[] = [
   'antenna',
 ];
 
-const mostModels = 12;
+const maxModels = 12;
 
 /** Another part of the kind on which every wire finds the same terminal. */
 export function otherModels({ target, assembly, slots }: Scene, { at }: Finding): Remedy[] {
@@ -41,10 +41,12 @@ export function otherModels({ target, assembly, slots }: Scene, { at }: Finding)
         model.id !== own &&
         model.kind === kind &&
         [...used].every((terminal) => model.terminals.some(({ id }) => id === terminal)) &&
-        connectors.every(({ id, family }) => model.connectors.some((one) => one.id === id && one.family === family)),
+        connectors.every(({ id, family }) =>
+          model.connectors.some((connector) => connector.id === id && connector.family === family),
+        ),
     );
-    return fits.slice(0, mostModels).map(({ id, revision, name }) => ({
-      says: `Take ${name} as ${slot}`,
+    return fits.slice(0, maxModels).map(({ id, revision, name }) => ({
+      message: `Take ${name} as ${slot}`,
       changes: [
         { path: `slots/${slot}` as const, before: fitted, after: { ...fitted, model: id, revision, part: null } },
       ],

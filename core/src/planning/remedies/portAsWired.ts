@@ -25,7 +25,7 @@ export function portAsWired(plan: Plan, catalogue: Catalogue, { rule, at }: Find
     const after = { ...link, ends: [own, { slot: other.slot, port: wired.port.id }] };
     return [
       {
-        says: `Call it ${other.slot} ${wired.port.id}, as it is wired`,
+        message: `Call it ${other.slot} ${wired.port.id}, as it is wired`,
         changes: [{ path: `links/${link.id}` as const, before: link, after }],
       },
     ];

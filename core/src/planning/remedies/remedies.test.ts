@@ -22,7 +22,7 @@ const plan = (wires: readonly Wire[], links: Plan['links'] = []): Plan => ({
   schools: {},
 });
 const moved = (id: string, to: TerminalRef) =>
-  goodWires().map((one) => (one.id === id ? wire(id, landedOn(one.ends[0]), to) : one));
+  goodWires().map((given) => (given.id === id ? wire(id, landedOn(given.ends[0]), to) : given));
 
 describe('remedies', () => {
   it.each([
@@ -40,17 +40,17 @@ describe('remedies', () => {
     ['two ports', moved('T', 'FC.R2'), 'split port'],
   ])('of %s leave no finding', (_what, wires, rule) => {
     const ill = plan(wires);
-    const found = judge(assemble(ill.target, catalogue), [], ill.cells).find((one) => one.rule === rule);
+    const found = judge(assemble(ill.target, catalogue), [], ill.cells).find((finding) => finding.rule === rule);
     const [first] = remediesFor(ill, catalogue, found!);
     const made = applyPlanChanges(ill, first!.changes);
     expect(made.ok && judge(assemble(made.plan.target, catalogue), [], [4, 6])).toEqual([]);
   });
 
   it('calls a port what it is wired to', () => {
-    const both = goodWires().map((one) => {
-      if (one.id === 'T') return wire('T', 'RX.T', 'FC.R2');
-      if (one.id === 'R') return wire('R', 'RX.R', 'FC.T2');
-      return one;
+    const both = goodWires().map((given) => {
+      if (given.id === 'T') return wire('T', 'RX.T', 'FC.R2');
+      if (given.id === 'R') return wire('R', 'RX.R', 'FC.T2');
+      return given;
     });
     const ill = plan(both, [
       {

@@ -11,15 +11,15 @@ import { candidates } from './candidates';
 import { assemble } from '../../facts/assembly/assembly';
 import type { Remedy } from './scene';
 
-const mostOffered = 4;
-const mostTried = 160;
+const maxOffered = 4;
+const maxTried = 160;
 
 /** Remedies of a finding of a plan, best first; empty when the program knows none. */
 export function remediesFor(plan: Plan, catalogue: Catalogue, found: Finding): Remedy[] {
   const before = judge(assemble(plan.target, catalogue), plan.links, plan.cells);
   const grave = new Set(before.filter(({ severity }) => severity !== 'warn').map(({ key }) => key));
   const good: { remedy: Remedy; left: number }[] = [];
-  for (const remedy of candidates(plan, catalogue, found).slice(0, mostTried)) {
+  for (const remedy of candidates(plan, catalogue, found).slice(0, maxTried)) {
     const made = applyPlanChanges(plan, remedy.changes);
     if (!made.ok) continue;
     const after = judge(assemble(made.plan.target, catalogue), made.plan.links, made.plan.cells);
@@ -32,5 +32,5 @@ export function remediesFor(plan: Plan, catalogue: Catalogue, found: Finding): R
     .filter(({ left }) => left === least)
     .map(({ remedy }) => remedy)
     .sort((a, b) => a.changes.length - b.changes.length)
-    .slice(0, mostOffered);
+    .slice(0, maxOffered);
 }

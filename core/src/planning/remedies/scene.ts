@@ -10,7 +10,7 @@ import type { Assembly } from '../../facts/assembly/assembly';
 
 export interface Remedy {
   /** What it does, for the key that does it. */
-  says: string;
+  message: string;
   changes: readonly PlanChange[];
 }
 

@@ -15,7 +15,7 @@ interface Extra {
   serialPorts: number;
   freePorts: number;
   savesMinor: number;
-  says: string;
+  message: string;
 }
 
 const lossPerFlight = 1 / 200;
@@ -72,7 +72,7 @@ export function extrasFor(target: Assembly, models: readonly PartModel[], valueM
         serialPorts,
         freePorts,
         savesMinor,
-        says: saysOf(),
+        message: saysOf(),
       },
     ];
   });

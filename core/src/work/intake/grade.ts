@@ -14,7 +14,7 @@ export interface Grade {
   minutes: { least: number; most: number };
   /** What a plug saves over soldering its ends, in minutes; null without plugs. */
   plugsSaveMinutes: number | null;
-  says: string;
+  message: string;
 }
 
 /** No times are learned yet: the sum of the starting values, a third either way. */
@@ -33,7 +33,7 @@ export function gradeJob(start: Assembly, target: Assembly, steps: readonly Step
   const count = (from: number, to: number) => soldered.filter(({ awg }) => awg >= from && awg < to).length;
   const pads = soldered.flatMap(({ ref, pad }) => (pad ? [{ terminal: ref, widthMm: Math.min(...pad.sizeMm) }] : []));
   const smallestPad = pads.reduce<(typeof pads)[number] | null>(
-    (least, one) => (!least || one.widthMm < least.widthMm ? one : least),
+    (least, pad) => (!least || pad.widthMm < least.widthMm ? pad : least),
     null,
   );
   const joints = { power: count(0, 17), motor: count(17, 25), signal: count(25, 99) };
@@ -58,7 +58,7 @@ export function gradeJob(start: Assembly, target: Assembly, steps: readonly Step
     crimps: ends.filter(({ by }) => by === 'crimp').length,
     minutes: { least: Math.floor(minutes * (1 - spread)), most: Math.ceil(minutes * (1 + spread)) },
     plugsSaveMinutes: plugs > 0 ? Math.round((contacts * solderedEndS - plugs * plugS) / 60) : null,
-    says: words(word),
+    message: words(word),
   };
 }
 

@@ -15,7 +15,7 @@ interface MotorRisk {
   /** Highest electrical speed of the ESC; null where nobody knows it. */
   limitErpm: number | null;
   band: 'easy' | 'near the limit' | 'over the limit' | 'not known';
-  says: string;
+  message: string;
 }
 
 const easyBelow = 0.75;
@@ -32,8 +32,8 @@ export function motorRisks(target: Assembly, cells: Range): MotorRisk[] {
     const electricalRpm = freeRpm * pairs;
     const share = limitErpm === null ? null : electricalRpm / limitErpm;
     const band = bandOf(share);
-    const slots = motors.filter((one) => one.model === model).map(({ slot }) => slot);
-    return { motor: model.name, slots, fullV, freeRpm, electricalRpm, limitErpm, band, says: words(band, share) };
+    const slots = motors.filter((motor) => motor.model === model).map(({ slot }) => slot);
+    return { motor: model.name, slots, fullV, freeRpm, electricalRpm, limitErpm, band, message: words(band, share) };
   });
 }
 

@@ -33,7 +33,9 @@ export function voltageWindow(target: Assembly, cells: Range): WindowLine[] {
       seen.add(terminal.node);
       const pad = terminalRef(slot, terminal.id);
       const line = { slot, pad, printed: terminal.printed, takesV: takes.volts };
-      const source = (sources.get(nets.netOf(pad)!) ?? []).find((one) => one.slot !== slot || one.from === 'battery');
+      const source = (sources.get(nets.netOf(pad)!) ?? []).find(
+        (source) => source.slot !== slot || source.from === 'battery',
+      );
       if (!source) return [{ ...line, from: null, emptyV: null, fullV: null, verdict: 'not fed' }];
       const [emptyV, fullV] = source.volts;
       const verdictOf = () => {

@@ -100,7 +100,7 @@ function powerFindings({ log }: JobContext, steps: readonly Step[]): Finding[] {
       severity: 'stop',
       at: [],
       wires: [],
-      says: 'Powered without a permit. Read the main leads again before anything else.',
+      message: 'Powered without a permit. Read the main leads again before anything else.',
     },
   ];
 }

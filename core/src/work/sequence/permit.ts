@@ -32,7 +32,7 @@ export function powerObjections(before: readonly Sayable[], findings: readonly F
   const open = before.filter(({ done }) => !done);
   return [
     ...open.map(({ blockedReason, sentence }) => (blockedReason ? `${sentence}: ${blockedReason}` : sentence)),
-    ...findings.filter(({ severity }) => severity !== 'warn').map(({ says }) => says),
+    ...findings.filter(({ severity }) => severity !== 'warn').map(({ message }) => message),
     ...openFaults(log).map(({ record }) => `Open fault: ${record.body.fault.symptom}`),
   ];
 }

@@ -150,7 +150,7 @@ function board(assembly: Assembly): SheetLine[] {
   const alignment = alignmentOf(assembly);
   if (!alignment) return [];
   const [nose, right] = tiltSigns(alignment);
-  const felt = (sign: typeof nose) => (sign ? `${sign.board.sign > 0 ? 'plus' : 'minus'} ${sign.board.axis}` : '');
+  const felt = (tilt: typeof nose) => (tilt ? `${tilt.board.polarity > 0 ? 'plus' : 'minus'} ${tilt.board.axis}` : '');
   return [
     {
       key: 'board turned',

@@ -46,7 +46,7 @@ function noteWords(body: Exclude<QuadRecord['body'], { do: string }>, now: Assem
     case 'reading': {
       const { touch, heard, expected, verdict } = body.reading;
       const said = heard.length === 'none' ? 'silent' : (heard.length ?? `${heard.value} ${heard.unit}`);
-      const wanted = expected.passes.map((one) => (one === 'none' ? 'silent' : one)).join(' or ');
+      const wanted = expected.passes.map((pass) => (pass === 'none' ? 'silent' : pass)).join(' or ');
       return `black ${terminalWords(touch.black, now)}, red ${terminalWords(touch.red, now)}: ${said}; expected ${wanted}: ${verdict}`;
     }
     case 'look':

@@ -34,7 +34,7 @@ export function AnotherPart({
       ...others.map(({ id, name }) => ({ value: id, label: name })),
     ];
     const choose = (id: string) =>
-      onChoose(id === '' ? null : { slot, id, revision: others.find((one) => one.id === id)!.revision }, slot);
+      onChoose(id === '' ? null : { slot, id, revision: others.find((other) => other.id === id)!.revision }, slot);
     return (
       <ChoiceField
         key={`${slot}${own.id}${options.length}`}
@@ -66,7 +66,7 @@ export function useSwapped(plan: PlanDraft | null, choices: readonly Choice[]): 
   });
   if (!plan || choices.length === 0) return plan && { plan, lost: [] };
   if (!models.data) return null;
-  const model = (id: string) => models.data.find((one) => one.id === id)!;
+  const model = (id: string) => models.data.find((known) => known.id === id)!;
   return choices.reduce<Swapped>(
     (so, { slot, id }) => {
       const { plan: next, lost } = swapModel(so.plan, slot, model(so.plan.target.slots[slot]!.model), model(id));

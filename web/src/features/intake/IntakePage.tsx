@@ -93,11 +93,11 @@ function IntakeSheet({ bench }: { bench: Bench }) {
           </Lines>
           <h2>Motors on this ESC</h2>
           <Lines aria-label="Motors">
-            {judged.motors.map(({ motor, freeRpm, electricalRpm, band, says }) => (
+            {judged.motors.map(({ motor, freeRpm, electricalRpm, band, message }) => (
               <li key={motor}>
                 <span>
                   {bandMarkOf(band)} <strong>{band}</strong>: {motor}, {Math.round(freeRpm / 100) * 100} turns a minute
-                  unloaded, {Math.round(electricalRpm / 1000)} k electrical. {says}.
+                  unloaded, {Math.round(electricalRpm / 1000)} k electrical. {message}.
                   {intake.valueMinor > 0 &&
                     ` A failure is assumed in ${Math.round(failureChance[band] * 100)} of 100 quads: expected loss ${money(expectedLoss(0, failureChance[band], intake.valueMinor).lossMinor)}; a cheaper motor must save more.`}
                 </span>
@@ -133,7 +133,7 @@ function IntakeSheet({ bench }: { bench: Bench }) {
           <Lines aria-label="Grade">
             <li>
               <span>
-                <strong>{grade.word}</strong>: {grade.says}.
+                <strong>{grade.word}</strong>: {grade.message}.
               </span>
             </li>
             <li>
@@ -164,11 +164,11 @@ function IntakeSheet({ bench }: { bench: Bench }) {
           </Lines>
           <h2>Extras worth having</h2>
           <Lines aria-label="Extras">
-            {extras.map(({ what, there, massG, typicalA, serialPorts, freePorts, savesMinor, says }) => (
+            {extras.map(({ what, there, massG, typicalA, serialPorts, freePorts, savesMinor, message }) => (
               <li key={what}>
                 <span>
                   {there ? mark.good : '○'} {what}: {massG} g, {Math.round(typicalA * 1000)} mA, {serialPorts} of{' '}
-                  {freePorts} free ports; {says}
+                  {freePorts} free ports; {message}
                   {!there && savesMinor > 0 ? `, ${money(savesMinor)} in a hundred flights at one loss in 200` : ''}
                 </span>
               </li>

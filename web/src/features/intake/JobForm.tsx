@@ -121,7 +121,9 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
   };
   const ofKind = (kind: string) => [
     { value: '', label: 'not said' },
-    ...index.filter((one) => one.kind === kind && !one.retired).map(({ id, name }) => ({ value: id, label: name })),
+    ...index
+      .filter((model) => model.kind === kind && !model.retired)
+      .map(({ id, name }) => ({ value: id, label: name })),
   ];
   return (
     <FormPage title={`What is to be done to ${quad.name}?`} head={head} onSubmit={(event) => void submit(event)} wide>
@@ -170,7 +172,7 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
               plan={draft.data.plan}
               onChoose={(choice, slot) => {
                 setLostSeen(false);
-                setChoices([...choices.filter((one) => one.slot !== slot), ...(choice ? [choice] : [])]);
+                setChoices([...choices.filter((choice) => choice.slot !== slot), ...(choice ? [choice] : [])]);
               }}
             />
           )}

@@ -13,7 +13,7 @@ export function KitFile({ bench }: { bench: Bench }) {
   const [faults, setFaults] = useState<readonly CsvFault[]>([]);
   const stock = useStock().data ?? [];
   const inShop = (useParts('').data ?? []).filter(({ onQuad }) => onQuad === null);
-  const [says, setSays] = useState<string | null>(null);
+  const [message, setSays] = useState<string | null>(null);
   const steps = bench.state.steps.filter((step) => step.verb === 'count');
   if (steps.length === 0) return null;
   const counted = new Map(
@@ -72,9 +72,9 @@ export function KitFile({ bench }: { bench: Bench }) {
         Write the kit as CSV
       </Small>
       <FileField label="Counted kit as CSV" accept=".csv,text/csv" onFile={(file) => void take(file)} />
-      {says && (
+      {message && (
         <p role="status" style={{ fontWeight: 700 }}>
-          {says}
+          {message}
         </p>
       )}
       {faults.length > 0 && (
@@ -83,7 +83,7 @@ export function KitFile({ bench }: { bench: Bench }) {
         </p>
       )}
       <Lines aria-label="Kit faults">
-        {faults.slice(0, 20).map(({ line, says: what }, index) => (
+        {faults.slice(0, 20).map(({ line, message: what }, index) => (
           <li key={index}>
             <span>
               line {line}: {what}

@@ -68,16 +68,16 @@ export function CountView({
   );
   const rest = () =>
     bench.recordEach(
-      bench.state.steps.flatMap((one) => {
-        if (one.verb !== 'count' || one.done) return [];
-        const own = pickFor(one.line, stock.data ?? [], inShop);
+      bench.state.steps.flatMap((step) => {
+        if (step.verb !== 'count' || step.done) return [];
+        const own = pickFor(step.line, stock.data ?? [], inShop);
         return [
           {
-            step: one.id,
+            step: step.id,
             body: {
               saw: 'kit' as const,
-              line: one.line.key,
-              wanted: one.line.needed,
+              line: step.line.key,
+              wanted: step.line.needed,
               have: own.have,
               takes: own.takes,
               parts: own.parts,

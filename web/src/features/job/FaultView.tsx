@@ -58,7 +58,10 @@ export function FaultView({ bench, symptom, setMode }: { bench: Bench; symptom: 
       <ChoiceField
         name="looks"
         label="It looks like"
-        options={[{ value: '', label: 'nothing of this' }, ...damages.map((one) => ({ value: one, label: one }))]}
+        options={[
+          { value: '', label: 'nothing of this' },
+          ...damages.map((damage) => ({ value: damage, label: damage })),
+        ]}
         onChange={(value) => setLooks(value as Damage | '')}
       />
       {judged && <Judged {...judged} />}
@@ -94,7 +97,7 @@ function Judged({ replace, suspect, because, first, joints, minutes }: DamageJud
 function partAt({ state: { asBuilt } }: Bench, site: Site): string | null {
   if ('slot' in site) return site.slot in asBuilt.build.slots ? site.slot : null;
   const wire = 'wire' in site ? asBuilt.build.wires[site.wire] : undefined;
-  const ref = wire && (wire.tailOf ?? wire.ends.map(landedOn).find((one) => one !== null));
+  const ref = wire && (wire.tailOf ?? wire.ends.map(landedOn).find((ref) => ref !== null));
   const slot = ref && splitRef(ref).slot;
   return slot && slot in asBuilt.build.slots ? slot : null;
 }

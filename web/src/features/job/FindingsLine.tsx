@@ -27,7 +27,7 @@ export function FindingsLine({ bench, otherwise }: { bench: Bench; otherwise: st
     );
   return (
     <strong role="alert">
-      {severityWord[worst.severity]}: {worst.says}
+      {severityWord[worst.severity]}: {worst.message}
     </strong>
   );
 }

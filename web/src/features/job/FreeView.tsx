@@ -1,6 +1,6 @@
 /** A wire is on another pad than planned: what that means, and the two ways on: keep it there, or move it. */
 import type { Step } from '@junctor/core';
-import { landedOn, offerToPlan, padWords, splitJoint, wireWords } from '@junctor/core';
+import { landedOn, rebasePlan, padWords, splitJoint, wireWords } from '@junctor/core';
 import { useChangePlan } from '../../api/queries';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
@@ -19,7 +19,7 @@ export function FreeView({ bench, step, setMode }: { bench: Bench; step: Step; s
   const wire = target.build.wires[id]!;
   const really = landedOn(asBuilt.build.wires[id]!.ends[end])!;
   const planned = landedOn(wire.ends[end])!;
-  const offer = offerToPlan(bench.job.plan, asBuilt, { wireId: id, end }, really);
+  const offer = rebasePlan(bench.job.plan, asBuilt, { wireId: id, end }, really);
   const [objection] = offer.objections;
   const [worst] = bench.state.findings;
   const keep = () => change.mutate({ version: bench.job.plan.version, changes: offer.changes });
@@ -29,7 +29,7 @@ export function FreeView({ bench, step, setMode }: { bench: Bench; step: Step; s
     {
       key: '1',
       label: `Keep it on ${padWords(really, target)}`,
-      blocked: objection?.says ?? (change.isPending ? 'changing the plan' : null),
+      blocked: objection?.message ?? (change.isPending ? 'changing the plan' : null),
       act: keep,
     },
     {
@@ -43,8 +43,8 @@ export function FreeView({ bench, step, setMode }: { bench: Bench; step: Step; s
   const underOf = () => {
     if (change.error) return `The plan was not changed: ${change.error.message}`;
     if (!objection) return `No rule objects: it can stay there${also}.`;
-    if (worst) return `${severityWord[worst.severity]}: ${worst.says}`;
-    return objection.says;
+    if (worst) return `${severityWord[worst.severity]}: ${worst.message}`;
+    return objection.message;
   };
   const under = underOf();
   return (
@@ -64,7 +64,7 @@ export function FreeView({ bench, step, setMode }: { bench: Bench; step: Step; s
         <>
           <Fact>
             <dt>keep it</dt>
-            <dd className="long">{objection ? `no: ${objection.says}` : 'the plan follows'}</dd>
+            <dd className="long">{objection ? `no: ${objection.message}` : 'the plan follows'}</dd>
           </Fact>
           <Fact>
             <dt>move it</dt>

@@ -29,8 +29,8 @@ export function KeysHelp({ answers }: { answers: readonly Answer[] }) {
           <div key={key} style={{ display: 'contents' }}>
             <dt>
               <KeyCap>{key}</KeyCap>{' '}
-              {also?.map((one) => (
-                <KeyCap key={one}>{one.toUpperCase()}</KeyCap>
+              {also?.map((item) => (
+                <KeyCap key={item}>{item.toUpperCase()}</KeyCap>
               ))}
             </dt>
             <dd>{label}</dd>

@@ -70,7 +70,7 @@ function neighbourLine(bench: Bench, ref: `${string}.${string}`): string {
     model.terminals.find(({ id }) => id === terminal)!,
   ).slice(0, 2);
   if (near.length === 0) return 'No other pad is close. Tip wiped and wetted; pack and USB stay unplugged.';
-  const names = near.map((one) => one.terminal.printed).join(' and ');
+  const names = near.map((neighbour) => neighbour.terminal.printed).join(' and ');
   return `${names} ${near.length > 1 ? 'lie' : 'lies'} ${near[0]!.gapMm.toFixed(1)} mm away: look for a bridge. Tip wiped; pack, USB unplugged.`;
 }
 

@@ -29,7 +29,7 @@ export function LookView({ bench, step, setMode }: { bench: Bench; step: StepOf<
     );
   const redo = (of: string) => {
     bench.record(
-      [...subjects.filter((one) => one !== of).map((one) => grade(one, 'good')), grade(of, 'redo')],
+      [...subjects.filter((subject) => subject !== of).map((subject) => grade(subject, 'good')), grade(of, 'redo')],
       step.id,
     );
     setAsking(false);

@@ -41,8 +41,8 @@ export function OtherPadView({ bench, mode, setMode }: { bench: Bench; mode: Oth
         const text = (now - typed.current.at < 1200 ? typed.current.text : '') + key;
         typed.current = { text, at: now };
         const found =
-          model.terminals.find((one) => one.printed.toLowerCase() === text) ??
-          model.terminals.find((one) => one.printed.toLowerCase().startsWith(text));
+          model.terminals.find((terminal) => terminal.printed.toLowerCase() === text) ??
+          model.terminals.find((terminal) => terminal.printed.toLowerCase().startsWith(text));
         if (found) go(`${slot}.${found.id}`, found.sides.length > 1 && mode.flipped);
       },
     })),

@@ -74,8 +74,8 @@ export function PictureView({
         note: 'in this order',
         body: (
           <List aria-label="What comes off">
-            {off.slice(0, most).map((one) => (
-              <li key={one.id}>{stepWords(one, bench.state)}</li>
+            {off.slice(0, most).map((step) => (
+              <li key={step.id}>{stepWords(step, bench.state)}</li>
             ))}
             {off.length > most && <li>and {off.length - most} more</li>}
           </List>

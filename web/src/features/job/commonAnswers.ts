@@ -52,7 +52,9 @@ export function withParts(bench: Bench, effect: readonly Act[]): readonly Act[] 
 
 /** The physical part on the table for a slot, or null when none was named. */
 export function countedPart({ job, state: { steps, log } }: Bench, slot: string): string | null {
-  const step = steps.find((one) => one.verb === 'count' && one.line.kind === 'part' && one.line.slots.includes(slot));
+  const step = steps.find(
+    (step) => step.verb === 'count' && step.line.kind === 'part' && step.line.slots.includes(slot),
+  );
   if (step?.verb !== 'count') return null;
   const counted = notesAbout(log, 'kit', step.subject).findLast(ofJob(job.id))?.record.body.parts ?? [];
   return counted[step.line.slots.indexOf(slot)] ?? null;

@@ -74,7 +74,7 @@ function oldHands(bench: Bench, verb: 'unmate' | 'drop' | 'take', subject: strin
   if (verb === 'take')
     return build.slots[subject] ? { left: partHand(bench, subject, []), right: leadsHand(bench, subject, null) } : null;
   if (verb === 'drop') {
-    const end = build.wires[subject]?.ends.findLastIndex((one) => landedOn(one) !== null) ?? -1;
+    const end = build.wires[subject]?.ends.findLastIndex((end) => landedOn(end) !== null) ?? -1;
     return end < 0 ? null : jointHands(bench, jointName(subject, end as 0 | 1), {});
   }
   const mate = build.mates[subject];
@@ -130,7 +130,7 @@ function setUpHands(bench: Bench, slot: string): { left: Hand; right: Hand } {
 
 function mainLeadsBody(bench: Bench) {
   const slot = Object.keys(bench.state.target.build.slots).find(
-    (one) => bench.state.target.model(one)?.kind === 'battery lead',
+    (key) => bench.state.target.model(key)?.kind === 'battery lead',
   );
   return slot ? boardHand(bench, slot, [], {}).body : null;
 }
@@ -233,13 +233,13 @@ function plugHands(bench: Bench, slot: string, connectorId: string): { left: Han
     ends.some(({ at }) => at.on === 'cavity' && at.housing === housing),
   );
   const rows = wires.map((wire): LeadRow => {
-    const at = wire.ends.map((end) => end.at).find((one) => one.on === 'cavity' && one.housing === housing);
+    const at = wire.ends.map((end) => end.at).find((landing) => landing.on === 'cavity' && landing.housing === housing);
     const position = at?.on === 'cavity' ? at.position : 0;
     const pin = connector?.pins[position - 1];
     const printed = pin ? terminalOf(assemble(build, bench.catalogue).model(slot)!, pin)?.printed : '';
     return {
       id: wire.id,
-      says: `${position}: ${printed}, ${wire.colour}`,
+      message: `${position}: ${printed}, ${wire.colour}`,
       colour: wire.colour,
       awg: wire.awg,
       contact: true,
@@ -263,7 +263,7 @@ function bundleHand(bench: Bench, bundle: string, end: 0 | 1): Hand {
     const { at } = wire.ends[end];
     return {
       id: wire.id,
-      says: `position ${at.on === 'cavity' ? at.position : '?'}, ${wire.colour}`,
+      message: `position ${at.on === 'cavity' ? at.position : '?'}, ${wire.colour}`,
       colour: wire.colour,
       awg: wire.awg,
       contact: true,

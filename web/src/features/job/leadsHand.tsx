@@ -40,7 +40,7 @@ function isOf(wire: Wire, slot: string): boolean {
     : wire.ends.some((end) => landedOn(end)?.startsWith(`${slot}.`) && wire.from === 'stock');
 }
 
-function leadState(bench: Bench, wire: Wire, current: string | null): Pick<LeadRow, 'says' | 'state'> {
+function leadState(bench: Bench, wire: Wire, current: string | null): Pick<LeadRow, 'message' | 'state'> {
   const { target, asBuilt } = bench.state;
   const end = wire.tailOf ? 1 : 0;
   const planned = landedOn(wire.ends[end])!;
@@ -49,11 +49,11 @@ function leadState(bench: Bench, wire: Wire, current: string | null): Pick<LeadR
   const name = wire.tailOf ? `lead ${splitRef(wire.tailOf).terminal}` : `${wire.colour} wire`;
   const when = lastLanding(bench, jointName(wire.id, end));
   if (really && really !== planned)
-    return { says: `${name} is on ${padWords(really, target)}${when}`, state: 'differs' };
-  if (really) return { says: `${name}, on ${padWords(really, target)}${when}`, state: 'landed' };
+    return { message: `${name} is on ${padWords(really, target)}${when}`, state: 'differs' };
+  if (really) return { message: `${name}, on ${padWords(really, target)}${when}`, state: 'landed' };
   if (wire.id === current)
-    return { says: `${name}, ${wire.colour} ${wire.awg} AWG, to ${padWords(planned, target)}`, state: 'current' };
-  return { says: `${name}, to ${padWords(planned, target)}`, state: 'planned' };
+    return { message: `${name}, ${wire.colour} ${wire.awg} AWG, to ${padWords(planned, target)}`, state: 'current' };
+  return { message: `${name}, to ${padWords(planned, target)}`, state: 'planned' };
 }
 
 function lastLanding(bench: Bench, joint: string): string {

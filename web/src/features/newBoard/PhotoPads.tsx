@@ -166,7 +166,7 @@ export function PhotoPads({ draft, onChange }: { draft: BoardDraft; onChange: (s
             </span>
             <Small
               type="button"
-              onClick={() => onChange({ placed: draft.placed.filter((_, one) => one !== index), answers: {} })}
+              onClick={() => onChange({ placed: draft.placed.filter((_, at) => at !== index), answers: {} })}
             >
               Take out
             </Small>

@@ -34,7 +34,7 @@ export function StoreIt({ drafted, measured, meter, onStored }: StoreProps) {
     if (against.length > 0) return setProblem('Not while a fault stands above');
     const result = await importModels([model]);
     if (!result.ok)
-      return setProblem([result.says, ...result.faults.map(({ path, message }) => `${path}: ${message}`)].join(' '));
+      return setProblem([result.message, ...result.faults.map(({ path, message }) => `${path}: ${message}`)].join(' '));
     await client.invalidateQueries({ queryKey: ['model index'] });
     onStored(model.id);
   };

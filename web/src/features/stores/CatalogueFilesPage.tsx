@@ -12,8 +12,8 @@ import { importText, largestBytes } from './importFile';
 type State =
   | { is: 'waiting' }
   | { is: 'working'; done: number; of: number }
-  | { is: 'taken'; says: string }
-  | { is: 'refused'; says: string; faults: readonly ImportFault[] };
+  | { is: 'taken'; message: string }
+  | { is: 'refused'; message: string; faults: readonly ImportFault[] };
 
 export function CatalogueFilesPage() {
   const navigate = useNavigate();
@@ -24,19 +24,19 @@ export function CatalogueFilesPage() {
     if (file.size > largestBytes)
       return setState({
         is: 'refused',
-        says: `The file has ${Math.round(file.size / 1048576)} MB; at most ${largestBytes / 1048576} MB are taken. Nothing was sent.`,
+        message: `The file has ${Math.round(file.size / 1048576)} MB; at most ${largestBytes / 1048576} MB are taken. Nothing was sent.`,
         faults: [],
       });
     setState({ is: 'working', done: 0, of: 0 });
     const text = await file.text();
     const parsed = parseJson(text);
-    if (!parsed.ok) return setState({ is: 'refused', says: parsed.problem, faults: [] });
+    if (!parsed.ok) return setState({ is: 'refused', message: parsed.problem, faults: [] });
     const result = await importText(text, (done, of) => setState({ is: 'working', done, of }));
-    if (!result.ok) return setState({ is: 'refused', says: result.says, faults: result.faults });
+    if (!result.ok) return setState({ is: 'refused', message: result.message, faults: result.faults });
     await client.invalidateQueries({ queryKey: ['model index'] });
     setState({
       is: 'taken',
-      says: `${result.added} part models added${result.known > 0 ? `, ${result.known} were here already` : ''}`,
+      message: `${result.added} part models added${result.known > 0 ? `, ${result.known} were here already` : ''}`,
     });
   };
   return (
@@ -66,12 +66,12 @@ export function CatalogueFilesPage() {
         )}
         {state.is === 'taken' && (
           <p role="status" style={{ fontSize: 20, fontWeight: 700 }}>
-            {state.says}
+            {state.message}
           </p>
         )}
         {state.is === 'refused' && (
           <>
-            <FormProblem message={state.says} />
+            <FormProblem message={state.message} />
             <Lines aria-label="Faults">
               {state.faults.map(({ path, message }, index) => (
                 <li key={index} style={{ gridTemplateColumns: '360px 1fr' }}>

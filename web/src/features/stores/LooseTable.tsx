@@ -24,7 +24,7 @@ export function LooseTable({ model, meter }: { model: PartModel; meter: Meter })
         const wantedOf = () => {
           if (expected.from === 'none') return 'not known: record only';
           if (expected.band) return bandWords(expected.band, mode);
-          return expected.passes.map((one) => (one === 'none' ? 'silent' : one)).join(' or ');
+          return expected.passes.map((pass) => (pass === 'none' ? 'silent' : pass)).join(' or ');
         };
         return (
           <li key={`${black.id}${red.id}${mode}`} style={{ gridTemplateColumns: '150px 70px 1fr' }}>

@@ -26,8 +26,8 @@ export function ModelPage() {
   if (sheet.error && !sheet.data) return <Notice title="This part model cannot be shown">{sheet.error.message}</Notice>;
   if (!sheet.data) return <Notice title="Fetching the part model">One moment.</Notice>;
   const { revisions, retired, usedIn } = sheet.data;
-  const model = revisions.find((one) => one.revision === revision) ?? revisions.at(-1)!;
-  const before = revisions.find((one) => one.revision === model.revision - 1);
+  const model = revisions.find((known) => known.revision === revision) ?? revisions.at(-1)!;
+  const before = revisions.find((revision) => revision.revision === model.revision - 1);
   const doors: Door[] = [
     { key: 'l', label: 'All part models', to: '/stores' },
     { key: 'e', label: 'Export as file', act: () => window.location.assign(`/api/catalogue/export?id=${model.id}`) },
@@ -145,7 +145,7 @@ function Inside({ model }: { model: PartModel }) {
           <li key={id}>
             <span>
               <strong>{id}</strong>, {family}:{' '}
-              {pins.map((pin) => model.terminals.find((one) => one.id === pin)?.printed || pin).join(' ')}
+              {pins.map((pin) => model.terminals.find((terminal) => terminal.id === pin)?.printed || pin).join(' ')}
             </span>
           </li>
         ))}
@@ -156,7 +156,7 @@ function Inside({ model }: { model: PartModel }) {
 
 function Joined({ model }: { model: PartModel }) {
   const nodes = [...new Set(model.terminals.map(({ node }) => node))]
-    .map((node) => model.terminals.filter((one) => one.node === node))
+    .map((node) => model.terminals.filter((terminal) => terminal.node === node))
     .filter((list) => list.length > 1);
   if (nodes.length === 0) return <p>No two ends are one conductor.</p>;
   return (

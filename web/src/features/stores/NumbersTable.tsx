@@ -43,7 +43,7 @@ export function NumbersTable({
   return (
     <Lines aria-label="Numbers">
       {[...new Set(numbers.map(({ what }) => what))].map((what) => {
-        const own = numbers.filter((one) => one.what === what);
+        const own = numbers.filter((known) => known.what === what);
         return (
           <li key={what} style={{ gridTemplateColumns: '110px 1fr 92px' }}>
             <strong>{what}</strong>
@@ -85,7 +85,7 @@ function Change({
 }) {
   const [pointer, setPointer] = useState(numbers[0]!.pointer);
   const [problem, setProblem] = useState<string | null>(null);
-  const number = numbers.find((one) => one.pointer === pointer)!;
+  const number = numbers.find((known) => known.pointer === pointer)!;
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
@@ -93,7 +93,7 @@ function Change({
     const value = typedNumber(typed);
     if (typed === '' || !Number.isFinite(value)) return setProblem('A number is wanted');
     const result = await importModels([withNumber(model, pointer, value, data.get('sure') as KnownNumber['sure'])]);
-    if (!result.ok) return setProblem([result.says, ...result.faults.map(({ message }) => message)].join(' '));
+    if (!result.ok) return setProblem([result.message, ...result.faults.map(({ message }) => message)].join(' '));
     onStored();
     onDone();
   };

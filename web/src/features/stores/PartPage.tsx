@@ -41,11 +41,11 @@ export function PartPage() {
           <NoteForm onNote={note} problem={send.error?.message ?? null} />
           <h2>History</h2>
           <Lines aria-label="History">
-            {[...notes].reverse().map((one) => (
-              <li key={one.id}>
+            {[...notes].reverse().map((note) => (
+              <li key={note.id}>
                 <span>
-                  {new Date(one.at).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'short' })}, {one.person}:{' '}
-                  {noteWords(one.body)}
+                  {new Date(note.at).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'short' })}, {note.person}
+                  : {noteWords(note.body)}
                 </span>
               </li>
             ))}

@@ -112,7 +112,7 @@ function PartForm() {
         <Found
           label="Part models found"
           items={matches.map(({ id, name, kind }) => ({ id, name, note: kind }))}
-          onTake={({ id }) => setModel(matches.find((one) => one.id === id)!)}
+          onTake={({ id }) => setModel(matches.find((match) => match.id === id)!)}
         />
       )}
       <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}>

@@ -28,7 +28,7 @@ export function StockPage() {
   const stock = useStock();
   const [typed, setTyped] = useState('');
   const [faults, setFaults] = useState<readonly CsvFault[]>([]);
-  const [says, setSays] = useState<string | null>(null);
+  const [message, setSays] = useState<string | null>(null);
   const counted = useSend<{ rows: readonly StockLine[] }>(() => '/stock/counted', ['stock']);
   const lines = stock.data ?? [];
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
@@ -82,9 +82,9 @@ export function StockPage() {
         <section>
           <h2>Count a file in</h2>
           <FileField label="Stock as CSV" accept=".csv,text/csv" onFile={(file) => void take(file)} />
-          {says && (
+          {message && (
             <p role="status" style={{ fontWeight: 700 }}>
-              {says}
+              {message}
             </p>
           )}
           {faults.length > 0 && (
@@ -93,7 +93,7 @@ export function StockPage() {
             </p>
           )}
           <Lines aria-label="Faults">
-            {faults.slice(0, 30).map(({ line, says: what }, index) => (
+            {faults.slice(0, 30).map(({ line, message: what }, index) => (
               <li key={index}>
                 <span>
                   line {line}: {what}

@@ -7,7 +7,7 @@ export interface ImportFault {
 }
 
 type ImportResult =
-  { ok: true; added: number; known: number } | { ok: false; says: string; faults: readonly ImportFault[] };
+  { ok: true; added: number; known: number } | { ok: false; message: string; faults: readonly ImportFault[] };
 
 export const largestBytes = 64 * 1024 * 1024;
 
@@ -18,10 +18,10 @@ export async function importText(text: string, progress: (done: number, of: numb
     headers: { 'content-type': 'application/octet-stream' },
     body: text,
   }).catch(() => null);
-  if (!response) return { ok: false, says: 'No answer from the server. Nothing was stored.', faults: [] };
+  if (!response) return { ok: false, message: 'No answer from the server. Nothing was stored.', faults: [] };
   if (!response.ok || !response.body) {
     const refusal = (await response.json().catch(() => null)) as Refusal | null;
-    return { ok: false, says: refusal?.message ?? 'The server could not do that. Nothing was stored.', faults: [] };
+    return { ok: false, message: refusal?.message ?? 'The server could not do that. Nothing was stored.', faults: [] };
   }
   let last: Record<string, unknown> = {};
   let rest = '';
@@ -37,7 +37,7 @@ export async function importText(text: string, progress: (done: number, of: numb
   if (typeof last.added === 'number') return { ok: true, added: last.added, known: last.known as number };
   return {
     ok: false,
-    says:
+    message:
       (last.refused as string | undefined) ?? 'The answer broke off. Look whether it was stored before trying again.',
     faults: (last.mistakes as ImportFault[] | undefined) ?? [],
   };

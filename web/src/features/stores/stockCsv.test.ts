@@ -29,7 +29,7 @@ const lines = [
 const plain = (rows: readonly StockLine[]) => rows.map(({ id: _id, ...rest }) => rest);
 const faultsOf = (text: string) => {
   const read = readStock(text, newId);
-  return read.ok ? [] : read.faults.map(({ line, says }) => `${line}: ${says}`);
+  return read.ok ? [] : read.faults.map(({ line, message }) => `${line}: ${message}`);
 };
 
 describe('stock', () => {

@@ -38,7 +38,7 @@ export function writeStock(lines: readonly StockLine[]): string {
       doc.pitchMm,
       doc.ways,
       doc.family,
-    ].map((one) => one ?? ''),
+    ].map((cell) => cell ?? ''),
   );
   return writeRows(stockColumns, rows);
 }

@@ -116,7 +116,7 @@ describe('sending a catalogue file', () => {
     ]);
     expect(await importText('{}', () => {})).toEqual({
       ok: false,
-      says: 'Nothing was stored: 1 faults',
+      message: 'Nothing was stored: 1 faults',
       faults: [{ path: 'models.0.id', message: 'is wrong' }],
     });
   });
@@ -125,14 +125,14 @@ describe('sending a catalogue file', () => {
     answering(['{"done":1,"of":4}\n']);
     expect(await importText('{}', () => {})).toMatchObject({
       ok: false,
-      says: expect.stringContaining('broke off') as unknown,
+      message: expect.stringContaining('broke off') as unknown,
     });
     answering(['{"code":"catalogue.format","message":"This is no catalogue file"}'], { status: 422 });
-    expect(await importText('{}', () => {})).toMatchObject({ ok: false, says: 'This is no catalogue file' });
+    expect(await importText('{}', () => {})).toMatchObject({ ok: false, message: 'This is no catalogue file' });
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network')));
     expect(await importText('{}', () => {})).toMatchObject({
       ok: false,
-      says: expect.stringContaining('No answer') as unknown,
+      message: expect.stringContaining('No answer') as unknown,
     });
   });
 });

@@ -1,6 +1,6 @@
 /** What the rules say of plan and quad, at the place, with remedies that one key applies, and what was waived by whom. */
 import type { Finding, Remedy, Waived, WireId } from '@junctor/core';
-import { judge, judgeAsItCame, splitWaived, whyRule, assemble } from '@junctor/core';
+import { judge, judgeAsReceived, splitWaived, whyRule, assemble } from '@junctor/core';
 import { useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { remediesOf } from '../../compute/planner';
@@ -33,7 +33,7 @@ function saidOf({ id, plan }: Bench['job'], catalogue: Bench['catalogue'], state
   const lists = [
     ['the plan', judge(assemble(plan.target, catalogue), plan.links, plan.cells)],
     ['what is built', [...state.findings, ...state.waived.map(({ finding }) => finding)]],
-    ['the quad as it came in', judgeAsItCame(state.start, state.asBuilt, plan.cells)],
+    ['the quad as it came in', judgeAsReceived(state.start, state.asBuilt, plan.cells)],
   ] as const;
   const byKey = new Map<string, { finding: Finding; of: Said['of'] }>();
   for (const [of, list] of lists)
@@ -141,7 +141,7 @@ export function FindingHere({
   return (
     <Box aria-label="Finding">
       <h3>▲ {severityWord[finding.severity]}</h3>
-      <p>{finding.says}</p>
+      <p>{finding.message}</p>
       {of !== 'the plan' && (
         <p className="why">
           Said of {of}
@@ -160,10 +160,10 @@ export function FindingHere({
       )}
       {!waiver && remedies.length > 0 && (
         <ol aria-label="Remedies">
-          {remedies.slice(0, 3).map(({ says }, index) => (
-            <li key={says}>
+          {remedies.slice(0, 3).map(({ message }, index) => (
+            <li key={message}>
               <KeyCap>{index + 1}</KeyCap>
-              <span>{says}</span>
+              <span>{message}</span>
             </li>
           ))}
         </ol>

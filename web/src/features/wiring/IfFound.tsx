@@ -13,7 +13,7 @@ export function IfFound({ found: { findings } }: { found: FoundElsewhere }) {
       <h3 style={{ fontSize: 17 }}>If it is there now</h3>
       {worst ? (
         <p>
-          <strong>▲ {severityWord[worst.severity]}:</strong> {worst.says}
+          <strong>▲ {severityWord[worst.severity]}:</strong> {worst.message}
         </p>
       ) : (
         <p>No rule objects: the quad would work as before.</p>

@@ -113,7 +113,7 @@ export function MotorsView({ bench, setMode }: { bench: Bench; setMode: SetMode 
 }
 
 function Tilts({ signs }: { signs: ReturnType<typeof tiltSigns> }) {
-  const word = ({ axis, sign }: { axis: string; sign: number }) => `${sign > 0 ? '+' : '−'} ${axis}`;
+  const word = ({ axis, polarity }: { axis: string; polarity: number }) => `${polarity > 0 ? '+' : '−'} ${axis}`;
   return (
     <List aria-label="Signs by tilting">
       <li>Tilt it by hand, on USB, propellers off:</li>

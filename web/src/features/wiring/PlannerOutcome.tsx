@@ -1,6 +1,6 @@
 /** What the planner found: what it costs, what changes beside what is built, other ports, ways out of a clash. */
 import type { Alternative, Conversion, Planned } from '@junctor/core';
-import { alignmentWords, crowdingWords, motorChangeWords } from '@junctor/core';
+import { alignmentWords, penaltyWords, motorChangeWords } from '@junctor/core';
 import styled from 'styled-components';
 import { Fact } from '../../ui/Frame';
 import { KeyCap } from '../../ui/Plate';
@@ -49,7 +49,7 @@ export function Cost({
     );
   }
   if (!planned || !made) return null;
-  const crowded = crowdingWords(planned.crowding);
+  const penalties = penaltyWords(planned.softPenalties);
   return (
     <>
       <Fact>
@@ -69,9 +69,9 @@ export function Cost({
       <Fact>
         <dt>crowded by</dt>
         <dd className="long">
-          {crowded.length === 0
+          {penalties.length === 0
             ? 'nothing'
-            : crowded.map((line) => (
+            : penalties.map((line) => (
                 <span key={line} style={{ display: 'block' }}>
                   {line}
                 </span>
@@ -106,11 +106,11 @@ export function Outcome({
             <span>no other port would do</span>
           </li>
         )}
-        {more.list.slice(0, 9).map((one) => (
-          <li key={one.port}>
+        {more.list.slice(0, 9).map((alternative) => (
+          <li key={alternative.port}>
             <span />
             <span>
-              {one.port.replace('/', ' ')} <span className="quiet">{priceWords(one)}</span>
+              {alternative.port.replace('/', ' ')} <span className="quiet">{priceWords(alternative)}</span>
             </span>
           </li>
         ))}
@@ -125,11 +125,11 @@ export function Outcome({
           <span>{why}</span>
         </li>
       )}
-      {planned.findings.slice(0, 3).map(({ key, severity, says }) => (
+      {planned.findings.slice(0, 3).map(({ key, severity, message }) => (
         <li key={key}>
           <span aria-hidden>▲</span>
           <span>
-            {severityWord[severity]}: {says}
+            {severityWord[severity]}: {message}
           </span>
         </li>
       ))}
@@ -190,13 +190,13 @@ function changeLines(
 }
 
 /** "loses lights LED; 1 doubled pad, 40 mm more wire, 2 joints more". */
-function priceWords({ more: { loss, crowding, wireMm, joints }, drops }: Alternative): string {
+function priceWords({ more: { loss, softPenalties, wireMm, joints }, drops }: Alternative): string {
   const apart = (count: number, unit: string) =>
     count === 0 ? '' : `${Math.abs(count)} ${unit} ${count > 0 ? 'more' : 'less'}`;
   return (
     [
       loss > 0 ? `loses ${drops.join(', ') || `${loss}`}` : '',
-      ...crowdingWords(crowding),
+      ...penaltyWords(softPenalties),
       apart(wireMm, 'mm of wire'),
       apart(joints, Math.abs(joints) === 1 ? 'joint' : 'joints'),
     ]
@@ -206,17 +206,17 @@ function priceWords({ more: { loss, crowding, wireMm, joints }, drops }: Alterna
 }
 
 export function Ways({
-  says,
+  messages,
   waiting,
   onTake,
 }: {
-  says: readonly string[];
+  messages: readonly string[];
   waiting: boolean;
   onTake: (index: number) => void;
 }) {
   return (
     <List aria-label="Ways out">
-      {says.map((line, index) => (
+      {messages.map((line, index) => (
         <li key={line} onClick={() => onTake(index)} style={{ cursor: 'pointer' }}>
           <KeyCap>{index + 1}</KeyCap>
           <span style={{ paddingLeft: 10 }}>{line}</span>
@@ -228,7 +228,7 @@ export function Ways({
           <span role="status">looking for ways out</span>
         </li>
       )}
-      {!waiting && says.length === 0 && (
+      {!waiting && messages.length === 0 && (
         <li>
           <span />
           <span>none with the parts in the catalogue</span>

@@ -50,7 +50,7 @@ export function Rows({
                 {pinnedPort(question.pinned, row.wish) ? `, held on ${pinnedPort(question.pinned, row.wish)}` : ''}
               </span>
               {clash.includes(row.id) ? <strong> ▲ clashes</strong> : ''}{' '}
-              {served(planned?.wishes.find((one) => one.wish.id === row.id))}
+              {served(planned?.wishes.find((wish) => wish.wish.id === row.id))}
             </span>
           )}
         </li>

@@ -1,6 +1,6 @@
 /** The planner: wishes in the left hand, the wiring that serves them in the right, and what it costs between them. */
 import type { Conflict, Planned, Wish } from '@junctor/core';
-import { asBegun, planChangesTo, assemble } from '@junctor/core';
+import { wiresBegun, planChangesTo, assemble } from '@junctor/core';
 import { useState } from 'react';
 import { useChangePlan } from '../../api/queries';
 import type { Answer } from '../../ui/Answers';
@@ -54,7 +54,7 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
       dormant: dormant.map(({ slot }) => slot),
       models: (rivals.all ?? catalogue).models,
       cells: plan.cells,
-      keep: asBegun(asBuilt.build, plan.target),
+      keep: wiresBegun(asBuilt.build, plan.target),
       built: asBuilt.build,
     });
   const take = (made: Planned) =>
@@ -89,9 +89,9 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
     },
     { key: 'ArrowDown', also: ['+'], label: 'Line after', hidden: true, act: () => setAt((at + 1) % rows.length) },
     ...(ways.length > 0
-      ? ways.map(({ says }, index): Answer => ({
+      ? ways.map(({ message }, index): Answer => ({
           key: String(index + 1),
-          label: says,
+          label: message,
           hidden: true,
           act: () => wayOut(index),
         }))
@@ -119,7 +119,7 @@ export function PlannerView({ bench, setMode }: { bench: Bench; setMode: SetMode
     if (result?.is === 'conflict')
       return (
         <Ways
-          says={ways.map(({ says, loss }) => `${says}${loss > 0 ? `, loses ${loss}` : ''}`)}
+          messages={ways.map(({ message, loss }) => `${message}${loss > 0 ? `, loses ${loss}` : ''}`)}
           onTake={wayOut}
           waiting={state.is === 'answered' && state.ways === null}
         />
@@ -226,7 +226,7 @@ function rowAnswers(
 
 function togglePin(pinned: Question['pinned'], wish: Wish, planned: Planned | null) {
   const others = pinned.filter(({ what, of }) => what !== 'port' || of !== wish.id);
-  const port = planned?.wishes.find((one) => one.wish.id === wish.id)?.port;
+  const port = planned?.wishes.find((plannedWish) => plannedWish.wish.id === wish.id)?.port;
   return others.length < pinned.length || !port
     ? others
     : [...others, { what: 'port' as const, of: wish.id, value: port }];

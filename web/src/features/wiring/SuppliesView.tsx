@@ -37,7 +37,7 @@ export function SuppliesView({ bench, setMode }: { bench: Bench; setMode: SetMod
     [target, bench.catalogue, cells, stage],
   );
   const rail = tree.rails[Math.min(at, tree.rails.length - 1)];
-  const tight = tree.rails.filter((one) => verdictOf(one) !== 'room to spare');
+  const tight = tree.rails.filter((rail) => verdictOf(rail) !== 'room to spare');
   const answers: Answer[] = [
     { key: 'Escape', label: 'To the wiring', act: () => setMode({ is: 'wiring', wire: null }) },
     {
@@ -64,7 +64,7 @@ export function SuppliesView({ bench, setMode }: { bench: Bench; setMode: SetMod
           'Every rail has room to spare'
         ) : (
           <>
-            Look at <strong>{tight.map((one) => railWords(one, tree.rails)).join(', ')}</strong>
+            Look at <strong>{tight.map((rail) => railWords(rail, tree.rails)).join(', ')}</strong>
           </>
         )
       }
@@ -245,9 +245,9 @@ function Draws({ rail, rails }: { rail: Rail; rails: readonly Rail[] }) {
   ];
   return (
     <List aria-label="What it feeds">
-      {lines.slice(0, linesOnTheRight).map(({ says, amps }) => (
-        <li key={says}>
-          <span>{says}</span>
+      {lines.slice(0, linesOnTheRight).map(({ message, amps }) => (
+        <li key={message}>
+          <span>{message}</span>
           <span>{amps}</span>
         </li>
       ))}
@@ -258,7 +258,7 @@ function Draws({ rail, rails }: { rail: Rail; rails: readonly Rail[] }) {
 }
 
 /** "ESC1 to ESC8, idle: each 0.04 A, peak 0.06 A". */
-function alike(list: readonly { slot: string; what: string; amps: string }[]): { says: string; amps: string }[] {
+function alike(list: readonly { slot: string; what: string; amps: string }[]): { message: string; amps: string }[] {
   const groups = new Map<string, { slots: string[]; what: string; amps: string }>();
   for (const { slot, what, amps } of list) {
     const key = `${slot.replace(/\d+$/, '')}${what}${amps}`;
@@ -266,7 +266,7 @@ function alike(list: readonly { slot: string; what: string; amps: string }[]): {
   }
   return [...groups.values()].map(({ slots, what, amps }) =>
     slots.length > 1
-      ? { says: `${slots[0]} to ${slots.at(-1)}${what}`, amps: `each ${amps}` }
-      : { says: `${slots[0]}${what}`, amps },
+      ? { message: `${slots[0]} to ${slots.at(-1)}${what}`, amps: `each ${amps}` }
+      : { message: `${slots[0]}${what}`, amps },
   );
 }

@@ -60,7 +60,7 @@ export function WaiveView({
     { key: 'Escape', label: 'Leave it open', act: back },
     ...(waiver
       ? []
-      : offered.map((one, index): Answer => ({ key: String(index + 1), label: one, act: () => setReason(one) }))),
+      : offered.map((offer, index): Answer => ({ key: String(index + 1), label: offer, act: () => setReason(offer) }))),
     waiver
       ? { key: 'Enter', label: 'Waive it no longer', main: true, act: unwaive }
       : {
@@ -116,7 +116,7 @@ export function WaiveView({
         <>
           <Fact>
             <dt>{severityWord[severity]}</dt>
-            <dd className="long">{finding.says}</dd>
+            <dd className="long">{finding.message}</dd>
           </Fact>
           <Fact>
             <dt>why the rule</dt>

@@ -25,7 +25,7 @@ export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: s
   const [at, setAt] = useState(
     Math.max(
       0,
-      boards.findIndex((one) => one.slot === slot),
+      boards.findIndex((board) => board.slot === slot),
     ),
   );
   const [filter, setFilter] = useState<Filter>('all');
@@ -48,8 +48,8 @@ export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: s
   const here = state[board.from];
   const model = here.model(board.slot)!;
   const onSide = all.filter(({ terminal }) => terminalOf(model, terminal)!.sides.includes(side));
-  const wires = onSide.filter((one) =>
-    matches(filter, one, () => kindOf(nets.netOf(`${board.slot}.${one.terminal}`), here)),
+  const wires = onSide.filter((boardWire) =>
+    matches(filter, boardWire, () => kindOf(nets.netOf(`${board.slot}.${boardWire.terminal}`), here)),
   );
   const now = wires[Math.min(chosen, wires.length - 1)] ?? null;
   const go = (to: number) => {
@@ -57,13 +57,13 @@ export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: s
     setSide('top');
     setChosen(0);
   };
-  const otherBuild = (one: BoardWire) => {
-    if (one.becomes === 'comes off') return state.start;
-    if (one.becomes === 'differs') return state.asBuilt;
+  const otherBuild = (boardWire: BoardWire) => {
+    if (boardWire.becomes === 'comes off') return state.start;
+    if (boardWire.becomes === 'differs') return state.asBuilt;
     return state.target;
   };
-  const say = (one: BoardWire) =>
-    `${padWords(`${board.slot}.${one.terminal}`, here)} ${one.other ? `to ${terminalWords(one.other, otherBuild(one))}` : 'in the air'}: ${becomesWords(one)}`;
+  const say = (boardWire: BoardWire) =>
+    `${padWords(`${board.slot}.${boardWire.terminal}`, here)} ${boardWire.other ? `to ${terminalWords(boardWire.other, otherBuild(boardWire))}` : 'in the air'}: ${becomesWords(boardWire)}`;
   const answers: Answer[] = [
     { key: 'Escape', label: 'Wiring', act: () => setMode({ is: 'wiring', wire: null }) },
     { key: '-', label: 'Before', act: () => go(at - 1) },
@@ -123,7 +123,7 @@ export function WholeBoardView({ bench, slot, setMode }: { bench: Bench; slot: s
             wires={wires}
             current={now?.joint ?? null}
             say={say}
-            onPick={(one) => setChosen(wires.indexOf(one))}
+            onPick={(boardWire) => setChosen(wires.indexOf(boardWire))}
           />
         ),
       }}
@@ -152,7 +152,7 @@ function becomesWords({ becomes, done }: BoardWire): string {
 
 /** "12 stay, 4 of 6 to take off, 9 of 9 to land". */
 function count(wires: readonly BoardWire[]): string {
-  const of = (becomes: BoardWire['becomes']) => wires.filter((one) => one.becomes === becomes);
+  const of = (becomes: BoardWire['becomes']) => wires.filter((wire) => wire.becomes === becomes);
   const left = (list: readonly BoardWire[]) => list.filter(({ done }) => !done).length;
   const [stay, off, on, odd] = [of('stays'), of('comes off'), of('goes on'), of('differs')];
   const parts = [

@@ -71,7 +71,7 @@ export function WireBodyView({ bench, wireId, setMode }: { bench: Bench; wireId:
   const fixed = fixedOf();
   const blockedOf = () => {
     if (changes.length === 0) return 'It is so already';
-    if (worst?.severity === 'kill') return worst.says;
+    if (worst?.severity === 'kill') return worst.message;
     if (edits.pending) return 'changing';
     return null;
   };
@@ -102,12 +102,12 @@ export function WireBodyView({ bench, wireId, setMode }: { bench: Bench; wireId:
     },
   ];
   const end =
-    ([1, 0] as const).find((one) => terminalUnder(assemble(plan.target, catalogue), wire.ends[one]) !== null) ?? 1;
+    ([1, 0] as const).find((side) => terminalUnder(assemble(plan.target, catalogue), wire.ends[side]) !== null) ?? 1;
   const ref = terminalUnder(assemble(plan.target, catalogue), wire.ends[end]);
   const underOf = () => {
     if (edits.failed) return `The plan was not changed: ${edits.failed}`;
     if (fixed) return `${fixed}.`;
-    if (worst) return `${severityWord[worst.severity]}: ${worst.says}`;
+    if (worst) return `${severityWord[worst.severity]}: ${worst.message}`;
     if (changes.length > 0) return 'No rule objects. It is kept when the planner runs again.';
     return 'Up and down for the colour, left and right for the gauge.';
   };
@@ -149,10 +149,10 @@ export function WireBodyView({ bench, wireId, setMode }: { bench: Bench; wireId:
         note: 'thickness of the copper to one scale for all gauges',
         body: (
           <Choice aria-label="Colours">
-            {wireColours.map((one) => (
-              <li key={one} aria-current={one === colour}>
-                <Sample colour={one} awg={awg} />
-                <span>{one}</span>
+            {wireColours.map((other) => (
+              <li key={other} aria-current={other === colour}>
+                <Sample colour={other} awg={awg} />
+                <span>{other}</span>
               </li>
             ))}
           </Choice>

@@ -53,9 +53,9 @@ export function WiresBetween({
         {ends
           .slice(Math.max(0, Math.min(place - 6, ends.length - room)))
           .slice(0, room)
-          .map((one) => (
-            <li key={jointName(one.wire.id, one.end)} aria-current={one === here}>
-              {endWords(bench, one)}
+          .map((end) => (
+            <li key={jointName(end.wire.id, end.end)} aria-current={end === here}>
+              {endWords(bench, end)}
             </li>
           ))}
       </Wires>

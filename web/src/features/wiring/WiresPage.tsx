@@ -196,11 +196,11 @@ function WiresSheet({ bench }: { bench: Bench }) {
           </p>
         )}
         <Lines aria-label="Faults">
-          {faults.slice(0, 12).map(({ line, says }, index) => (
+          {faults.slice(0, 12).map(({ line, message }, index) => (
             <li key={index}>
               <span>
                 {line > 0 ? `line ${line}: ` : ''}
-                {says}
+                {message}
               </span>
             </li>
           ))}

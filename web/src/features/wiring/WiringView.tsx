@@ -1,10 +1,10 @@
 /** The wiring, end by end: which wire goes to which pad, on the two boards it joins. A planned landing can be moved, a landing found elsewhere is kept as it is. */
-import type { KeepOffer } from '@junctor/core';
+import type { RebasedPlan } from '@junctor/core';
 import {
   foundElsewhere,
   padByHand,
   jointName,
-  offerToPlan,
+  rebasePlan,
   padWords,
   splitRef,
   terminalUnder,
@@ -59,7 +59,7 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
   const { wire, end, planned, now, plugged } = here;
   const joint = jointName(wire.id, end);
   const ring = useRing(bench, joint, planned ?? now!);
-  const offer = ring.moved && planned ? offerToPlan(plan, asBuilt, { wireId: wire.id, end }, ring.at) : null;
+  const offer = ring.moved && planned ? rebasePlan(plan, asBuilt, { wireId: wire.id, end }, ring.at) : null;
   const found =
     ring.moved && now && ring.at !== now ? foundElsewhere(asBuilt, { wire: wire.id, end }, ring.at, plan.cells) : null;
   const objection = objectionTo(here, ring.moved, offer);
@@ -154,7 +154,7 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
       ? []
       : findings.remedies.slice(0, 3).map((remedy, index): Answer => ({
           key: String(index + 1),
-          label: remedy.says,
+          label: remedy.message,
           hidden: true,
           act: () => edits.make(remedy.changes),
         }))),
@@ -209,7 +209,7 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
       }
       under={underLine(here, {
         objection,
-        worst: offer?.objections[0]?.says ?? null,
+        worst: offer?.objections[0]?.message ?? null,
         failed: edits.failed,
         changes: offer?.changes.length ?? 0,
       })}
@@ -219,10 +219,10 @@ function EndView({ bench, walk, here, setMode }: { bench: Bench; walk: Walk; her
 }
 
 /** A plan may pass through what does not work yet; power stays closed meanwhile. What would kill is not planned. */
-function objectionTo({ planned }: WalkedEnd, moved: boolean, offer: KeepOffer | null): string | null {
+function objectionTo({ planned }: WalkedEnd, moved: boolean, offer: RebasedPlan | null): string | null {
   if (moved && !planned) return 'It comes off: the plan has no place for it';
   const [worst] = offer?.objections ?? [];
-  return worst?.severity === 'kill' ? worst.says : null;
+  return worst?.severity === 'kill' ? worst.message : null;
 }
 
 interface Standing {

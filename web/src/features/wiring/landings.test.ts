@@ -26,7 +26,7 @@ describe('the ends that are walked in a conversion', () => {
           end.by !== 'factory' && terminalUnder(assemble(build, catalogue), end) ? [`${wire.id}.${'ab'[index]}`] : [],
         ),
       );
-    const gone = on(asFound).filter((one) => !(one.slice(0, -2) in target.wires));
+    const gone = on(asFound).filter((joint) => !(joint.slice(0, -2) in target.wires));
     expect([...names].sort()).toEqual([...on(target), ...gone].sort());
   });
 
@@ -67,7 +67,7 @@ describe('the ends that are walked', () => {
       },
     } as Build;
     const bench = benchOf(astray, target);
-    const [end] = walkedEnds(bench).filter((one) => one.wire.id === 'M1-A');
+    const [end] = walkedEnds(bench).filter((end) => end.wire.id === 'M1-A');
     expect([end!.planned, end!.now, endWords(bench, end!)]).toEqual(['FC.A1', 'FC.B1', '▲ M1-A → A1']);
   });
 

@@ -20,7 +20,7 @@ const asFound = demoPlan('culvert-as-found').target;
 const plan: Plan = { ...demoPlan('culvert-conversion'), jobId: 'job', version: 1 };
 const first = firstQuestion(plan, assemble(asFound, catalogue));
 const ids = (question: typeof first) => rowsOf(question, assemble(asFound, catalogue)).map(({ id }) => id);
-const wish = (question: typeof first, id: string) => question.wishes.find((one) => one.id === id)!;
+const wish = (question: typeof first, id: string) => question.wishes.find((asked) => asked.id === id)!;
 
 describe('lines of the planner', () => {
   it('are the wishes of the parts, then the parts that come off', () => {
@@ -50,8 +50,8 @@ describe('lines of the planner', () => {
 });
 
 it('offers of each kind of way out the cheapest first, and as many as there are keys', () => {
-  const drop = (wish: string, loss: number) => ({ do: 'drop' as const, wish, loss, says: '' });
-  const board = { do: 'exchange' as const, slot: 'FC', model: 'm', revision: 1, loss: 4, says: '' };
+  const drop = (wish: string, loss: number) => ({ do: 'drop' as const, wish, loss, message: '' });
+  const board = { do: 'exchange' as const, slot: 'FC', model: 'm', revision: 1, loss: 4, message: '' };
   const drops = Array.from({ length: 9 }, (_, index) => drop(`w${index}`, 3));
   expect(variedWays([...drops, board])).toEqual([drops[0], board, ...drops.slice(1, 7)]);
   expect(variedWays([])).toEqual([]);
@@ -116,20 +116,22 @@ describe('choices', () => {
   });
 
   it('follow a way out', () => {
-    const says = '';
-    expect(wish(withWay({ do: 'drop', wish: 'receiver RX', loss: 10, says }, first), 'receiver RX').must).toBe(false);
+    const message = '';
+    expect(wish(withWay({ do: 'drop', wish: 'receiver RX', loss: 10, message }, first), 'receiver RX').must).toBe(
+      false,
+    );
     expect(
       wish(
-        withWay({ do: 'allow', wish: 'video VTX', way: 'straight to the transmitter', loss: 3, says }, first),
+        withWay({ do: 'allow', wish: 'video VTX', way: 'straight to the transmitter', loss: 3, message }, first),
         'video VTX',
       ).ways,
     ).toContain('straight to the transmitter');
     expect(
-      withWay({ do: 'exchange', slot: 'FC', model: 'another', revision: 2, loss: 4, says }, first).slots.FC,
+      withWay({ do: 'exchange', slot: 'FC', model: 'another', revision: 2, loss: 4, message }, first).slots.FC,
     ).toMatchObject({ model: 'another', revision: 2, part: null });
     expect(
       withWay(
-        { do: 'unpin', pin: { what: 'port', of: 'x', value: 'FC/UART1' }, loss: 0, says },
+        { do: 'unpin', pin: { what: 'port', of: 'x', value: 'FC/UART1' }, loss: 0, message },
         {
           ...first,
           pinned: [

@@ -55,15 +55,15 @@ export function rowsOf({ slots, wishes, pinned, dormant }: Question, asBuilt: As
       id: `old ${slot}`,
       slot,
       name: asBuilt.model(slot)!.name,
-      kept: dormant.some((one) => one.slot === slot),
+      kept: dormant.some((line) => line.slot === slot),
     })),
   ];
 }
 
 /** An old part stays in, and what was planned for its place goes beside it; or it comes off after all. */
 export function keptOrNot(question: Question, slot: Slot): Question {
-  const kept = question.dormant.find((one) => one.slot === slot);
-  const dormant = question.dormant.filter((one) => one !== kept);
+  const kept = question.dormant.find((line) => line.slot === slot);
+  const dormant = question.dormant.filter((line) => line !== kept);
   if (kept) return { ...(kept.moved ? movePlace(question, kept.moved, slot) : question), dormant };
   const moved = slot in question.slots ? placeBeside(slot, question.slots) : null;
   return { ...(moved ? movePlace(question, slot, moved) : question), dormant: [...dormant, { slot, moved }] };
@@ -71,7 +71,7 @@ export function keptOrNot(question: Question, slot: Slot): Question {
 
 /** A choice by hand let go. */
 export function without(pinned: readonly Pinned[], pin: Pinned): Pinned[] {
-  return pinned.filter((one) => pinName(one) !== pinName(pin));
+  return pinned.filter((pinned) => pinName(pinned) !== pinName(pin));
 }
 
 /** Asked for, or no more; what was held for it is let go. */
@@ -86,14 +86,14 @@ export function askedOrNot(question: Question, wish: Wish): Question {
 }
 
 export function changedWish(question: Question, wish: Wish, change: Partial<Wish>): Question {
-  return { ...question, wishes: question.wishes.map((one) => (one.id === wish.id ? { ...one, ...change } : one)) };
+  return { ...question, wishes: question.wishes.map((line) => (line.id === wish.id ? { ...line, ...change } : line)) };
 }
 
 const lossSteps = [1, 2, 3, 5, 8, 10];
 
 /** The next step up; from the top back to hardly missed. */
 export function nextLoss(loss: number): number {
-  return lossSteps.find((one) => one > loss) ?? lossSteps[0]!;
+  return lossSteps.find((step) => step > loss) ?? lossSteps[0]!;
 }
 
 /** The port that a wish is held on, in words; null when it is free. */
@@ -101,12 +101,12 @@ export function pinnedPort(pinned: readonly Pinned[], wish: Wish): string | null
   return pinned.find(({ what, of }) => what === 'port' && of === wish.id)?.value.replace('/', ' ') ?? null;
 }
 
-const mostWays = 8;
+const maxWays = 8;
 
 /** As many ways out as there are keys: of each kind the cheapest first, so that eight of one kind hide no other. */
 export function variedWays(ways: readonly WayOut[]): WayOut[] {
   const first = ways.filter((way, index) => ways.findIndex((other) => other.do === way.do) === index);
-  return [...first, ...ways.filter((way) => !first.includes(way))].slice(0, mostWays);
+  return [...first, ...ways.filter((way) => !first.includes(way))].slice(0, maxWays);
 }
 
 /** Wishes, choices by hand and parts once a way out is taken. */
@@ -114,11 +114,11 @@ export function withWay(way: WayOut, question: Question): Question {
   const { wishes, pinned, slots } = question;
   switch (way.do) {
     case 'drop':
-      return { ...question, wishes: wishes.map((one) => (one.id === way.wish ? { ...one, must: false } : one)) };
+      return { ...question, wishes: wishes.map((wish) => (wish.id === way.wish ? { ...wish, must: false } : wish)) };
     case 'allow':
       return {
         ...question,
-        wishes: wishes.map((one) => (one.id === way.wish ? { ...one, ways: [...one.ways, way.way] } : one)),
+        wishes: wishes.map((wish) => (wish.id === way.wish ? { ...wish, ways: [...wish.ways, way.way] } : wish)),
       };
     case 'unpin':
       return { ...question, pinned: without(pinned, way.pin) };

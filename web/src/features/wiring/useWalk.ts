@@ -34,7 +34,7 @@ export function useWalk(bench: Bench, first: string | null): Walk {
   );
   const place = Math.max(
     0,
-    ends.findIndex((one) => nameOf(one) === joint),
+    ends.findIndex((end) => nameOf(end) === joint),
   );
   const here = ends[place] ?? null;
   const findings = useFindings(bench, said, here?.wire.id ?? null, worst?.finding.key ?? null);

@@ -6,7 +6,7 @@ import { isAttached } from './build';
  * As built, with each wire of which one end is landed led to where the plan wants its other end: a wire that is half done is
  * gone on with, not taken off again because it joins nothing yet.
  */
-export function asBegun(asBuilt: Build, target: Build): Build {
+export function wiresBegun(asBuilt: Build, target: Build): Build {
   const wires = Object.values(asBuilt.wires).map((wire): Wire => {
     const planned = target.wires[wire.id];
     if (!planned || !wire.ends.some(isAttached)) return wire;
