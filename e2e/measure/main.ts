@@ -1,17 +1,10 @@
 /** Benchmarks: prints `name value unit bar` a line; ends with an error when a bar is missed. ./measure [NAME] runs those whose name begins so. */
 import type { Measurement } from '@junctor/proof';
-import { conversions } from '@junctor/proof';
+import { conversions, growth, labels, models, pace, planner, remedies, rules, tones, unseen } from '@junctor/proof';
 import { firstLoad } from './firstLoad';
-import { labels } from '@junctor/proof';
-import { models } from '@junctor/proof';
-import { pace } from '@junctor/proof';
-import { planner } from '@junctor/proof';
+import { floor } from './floor';
 import { planning } from './planning';
-import { remedies } from '@junctor/proof';
-import { rules } from '@junctor/proof';
 import { stores } from './stores';
-import { tones } from '@junctor/proof';
-import { unseen } from '@junctor/proof';
 
 const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   rules,
@@ -24,6 +17,8 @@ const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   models,
   tones,
   pace,
+  'growing log': growth,
+  floor,
   stores,
   'first load': firstLoad,
 };

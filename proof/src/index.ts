@@ -1,5 +1,6 @@
 /** The benchmarks that need no browser; each gives its figures with their bars. */
 export { conversions } from './benchmarks/conversion';
+export { growth } from './benchmarks/growth';
 export { labels } from './benchmarks/labels';
 export type { Measurement } from './benchmarks/measurement';
 export { atMost } from './benchmarks/measurement';
@@ -8,5 +9,6 @@ export { pace } from './benchmarks/pace';
 export { planner } from './benchmarks/planner';
 export { remedies } from './benchmarks/remedies';
 export { rules } from './benchmarks/rules';
+export { median } from './benchmarks/timed';
 export { tones } from './benchmarks/tones';
 export { unseen } from './benchmarks/unseen';

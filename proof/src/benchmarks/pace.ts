@@ -4,6 +4,7 @@ import { shippedMeter, shippedModels, shippedTemplates } from '@junctor/catalogu
 import { demoShop } from '@junctor/demo';
 import type { Measurement } from './measurement';
 import { atMost } from './measurement';
+import { median, timed } from './timed';
 
 export async function pace(): Promise<Measurement[]> {
   const catalogue = makeCatalogue(shippedModels());
@@ -28,14 +29,4 @@ export async function pace(): Promise<Measurement[]> {
     atMost('one expectation, longest:', { value: Math.max(...touches), unit: 'ms', bar: 1000 }),
     atMost('demo history made:', { value: demoS, unit: 's', bar: 20 }),
   ];
-}
-
-function timed(work: () => unknown): number {
-  const from = performance.now();
-  work();
-  return performance.now() - from;
-}
-
-function median(values: readonly number[]): number {
-  return [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
 }

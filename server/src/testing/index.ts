@@ -5,3 +5,4 @@ export { startTestShop } from './testShop';
 export type { TestShop } from './testShop';
 export { runShop } from './runShop';
 export type { RunningShop } from './runShop';
+export { makeFloor } from '../floor/routes';
