@@ -12,26 +12,17 @@ export async function floor(): Promise<Measurement[]> {
     let open = 0;
     for (const jobs of [24, 200]) {
       for (; open < jobs; open++) await openJob(lead);
-      const polls: [stamps: number, poll: number, asked: number, http: number][] = [];
+      const polls: [stamps: number, poll: number][] = [];
       for (let turn = 0; turn < 60; turn++) {
         const stamps = await taken(() => shop.shop.database.rows('jobs/listViewStamps'));
         const poll = await taken(() => ask.now());
-        const asked = await taken(() => lead.get('/nothing'));
-        polls.push([stamps, poll, asked, await taken(() => lead.get('/floor'))]);
+        polls.push([stamps, poll]);
       }
       // The first turns fill caches; a warm poll is meant.
-      const [stampsMs, pollMs, askedMs, httpMs] = ([0, 1, 2, 3] as const).map((at) =>
-        median(polls.slice(20).map((poll) => poll[at])),
-      );
+      const [stampsMs, pollMs] = ([0, 1] as const).map((at) => median(polls.slice(20).map((poll) => poll[at])));
       measured.push(
         atMost(`warm poll of the Floor with ${jobs} open jobs, against its stamps (${stampsMs!.toFixed(2)} ms):`, {
           value: pollMs! / stampsMs!,
-          unit: 'times',
-          bar: 3,
-          digits: 2,
-        }),
-        atMost(`the same over HTTP (${httpMs!.toFixed(2)} ms), against a request that only learns who asks:`, {
-          value: httpMs! / askedMs!,
           unit: 'times',
           bar: 3,
           digits: 2,
