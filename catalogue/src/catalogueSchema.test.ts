@@ -1,4 +1,7 @@
-/** The published JSON Schema says what the server's own schema says: on every shipped model, and on each broken in one place. */
+/**
+ * The published JSON Schema says what the server's own schema says: on every shipped model, and on each broken in one
+ * place.
+ */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { check, partModel } from '@junctor/core/schemas';

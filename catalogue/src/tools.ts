@@ -1,4 +1,7 @@
-/** Tools that ship with every shop as starting values: a typical meter's card and three limiters. The shop's own prevail. */
+/**
+ * Tools that ship with every shop as starting values: a typical meter's card and three limiters. The shop's own
+ * prevail.
+ */
 import type { Meter } from '@junctor/core';
 
 export type Limiter =

@@ -1,4 +1,7 @@
-/** What docs/formats shows of the command line is what it says: each command there is run, and its lines are held against the page. */
+/**
+ * What docs/formats shows of the command line is what it says: each command there is run, and its lines are held
+ * against the page.
+ */
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';

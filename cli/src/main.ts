@@ -1,4 +1,7 @@
-/** `junctor check|plan|convert|netlist|sheet FILE`: readable text, or data with --json. Ends with 0 clean, 1 something found, 2 bad input. */
+/**
+ * `junctor check|plan|convert|netlist|sheet FILE`: readable text, or data with --json. Ends with 0 clean, 1 something
+ * found, 2 bad input.
+ */
 import { parseArgs } from 'node:util';
 import type { PartModel } from '@junctor/core';
 import { checkModel, makeCatalogue } from '@junctor/core';

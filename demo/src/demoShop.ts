@@ -1,8 +1,10 @@
 /**
  * The demo shop: Saltpan Rotorworks, three benches, invented from end to end. Five quads at different stages: the
  * vineyard frost-patrol half built, with one joint on the wrong pad and moved; the salt-marsh bird counter finished,
- * with a fault in its book; the culvert inspector come in for another video system, another receiver and positioning, its
- * kit half counted and one thing short; the rope-line carrier with its power path begun; the glasshouse scout come in for
+ * with a fault in its book; the culvert inspector come in for another video system, another receiver and positioning,
+ * its
+ * kit half counted and one thing short; the rope-line carrier with its power path begun; the glasshouse scout come in
+ * for
  * lights and positioning, as it was found.
  */
 import type { Act, Build, Catalogue, Intake, Meter, Note, Plan, PlanDraft, QuadRecord } from '@junctor/core';

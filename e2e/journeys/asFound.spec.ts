@@ -1,4 +1,7 @@
-/** A quad that came in is not what was believed: a wrong pad found, what it means, how it is set right; findings waived by whoever may. */
+/**
+ * A quad that came in is not what was believed: a wrong pad found, what it means, how it is set right; findings waived
+ * by whoever may.
+ */
 import type { Page } from '@playwright/test';
 import { lead, logOf, press, quadId, readable, sentence, signIn, under } from '../support/bench';
 import { expect, test } from '../support/shop';

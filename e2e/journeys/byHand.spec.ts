@@ -1,4 +1,7 @@
-/** What the technician chooses by hand: a pad and a colour that the planner keeps; and a plan that leaves as files and comes back as another job's. */
+/**
+ * What the technician chooses by hand: a pad and a colour that the planner keeps; and a plan that leaves as files and
+ * comes back as another job's.
+ */
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { press, readable, sentence, signIn, takeUp, under } from '../support/bench';

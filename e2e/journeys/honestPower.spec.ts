@@ -1,4 +1,7 @@
-/** First power that ends well, badly, and hot, on a job with more signs than a number pad has digits; numbers that cannot be. */
+/**
+ * First power that ends well, badly, and hot, on a job with more signs than a number pad has digits; numbers that
+ * cannot be.
+ */
 import type { Page } from '@playwright/test';
 import { answer, enterUntil, logOf, press, quadId, readable, sentence, signIn, under } from '../support/bench';
 import { expect, test } from '../support/shop';

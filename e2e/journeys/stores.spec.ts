@@ -1,4 +1,7 @@
-/** Parts in hand and stock, by keyboard: a part entered and found out about, stock out and in as CSV, an offcut put back. */
+/**
+ * Parts in hand and stock, by keyboard: a part entered and found out about, stock out and in as CSV, an offcut put
+ * back.
+ */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { press, signIn } from '../support/bench';
 import { choose, pick, typeInto } from '../support/forms';

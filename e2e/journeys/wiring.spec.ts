@@ -1,4 +1,7 @@
-/** The wiring, by keyboard: a wire moved where it does not work, remedied by one key, undone and redone; planned with a choice held; a conflict and its way out; two people at once. */
+/**
+ * The wiring, by keyboard: a wire moved where it does not work, remedied by one key, undone and redone; planned with a
+ * choice held; a conflict and its way out; two people at once.
+ */
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { press, sentence, signIn, takeUp, under } from '../support/bench';

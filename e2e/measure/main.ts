@@ -1,4 +1,7 @@
-/** Benchmarks: prints `name value unit bar` a line; ends with an error when a bar is missed. ./measure [NAME] runs those whose name begins so. */
+/**
+ * Benchmarks: prints `name value unit bar` a line; ends with an error when a bar is missed. ./measure [NAME] runs those
+ * whose name begins so.
+ */
 import type { Measurement } from '@junctor/proof';
 import { conversions, growth, labels, models, pace, planner, remedies, rules, tones, unseen } from '@junctor/proof';
 import { firstLoad } from './firstLoad';

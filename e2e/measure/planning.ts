@@ -1,4 +1,6 @@
-/** The page while the planner works: its longest task on the main thread, in Chromium, on the demo shop's conversion. */
+/**
+ * The page while the planner works: its longest task on the main thread, in Chromium, on the demo shop's conversion.
+ */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

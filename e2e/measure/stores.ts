@@ -1,4 +1,6 @@
-/** A large catalogue on the real server and in Chromium: import of 2,000 models, and finding one as its name is typed. */
+/**
+ * A large catalogue on the real server and in Chromium: import of 2,000 models, and finding one as its name is typed.
+ */
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

@@ -1,4 +1,7 @@
-/** Gets a job to a step without the hands: the virtual technician does what each step says, through the server's own door. */
+/**
+ * Gets a job to a step without the hands: the virtual technician does what each step says, through the server's own
+ * door.
+ */
 import type { JobSheet, PartModel, QuadRecord } from '@junctor/core';
 import { makeCatalogue } from '@junctor/core';
 import { shippedMeter, shippedModels } from '@junctor/catalogue';

@@ -1,4 +1,7 @@
-/** The core's models solved by HiGHS. Loading it is the business of whoever runs it: browser and Node find the file differently. */
+/**
+ * The core's models solved by HiGHS. Loading it is the business of whoever runs it: browser and Node find the file
+ * differently.
+ */
 import type { LinearModel, Solution, Solve } from '@junctor/core';
 import { toLpText } from '@junctor/core';
 

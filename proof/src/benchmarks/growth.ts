@@ -1,4 +1,7 @@
-/** What a log costs that grows while somebody looks at it: following it a record at a time, held against reading it at once. */
+/**
+ * What a log costs that grows while somebody looks at it: following it a record at a time, held against reading it at
+ * once.
+ */
 import type { QuadRecord } from '@junctor/core';
 import { fold, follow, makeCatalogue, stateOf } from '@junctor/core';
 import { shippedMeter, shippedModels, shippedTemplates } from '@junctor/catalogue';

@@ -1,4 +1,7 @@
-/** The planner on generated builds of all families: solved, proven, minimal, and how fast. Truth: rules, a powered DC solve, and trying everything. */
+/**
+ * The planner on generated builds of all families: solved, proven, minimal, and how fast. Truth: rules, a powered DC
+ * solve, and trying everything.
+ */
 import type { PlanRequest, PlanResult, Solve } from '@junctor/core';
 import { planWiring } from '@junctor/core';
 import { catalogue } from '../trials/ruleTrial';

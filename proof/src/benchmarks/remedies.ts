@@ -1,4 +1,6 @@
-/** Remedies of what blind mutations spoil: how many are known, and whether the wiring works again by the powered solve. */
+/**
+ * Remedies of what blind mutations spoil: how many are known, and whether the wiring works again by the powered solve.
+ */
 import { goodBuilds } from '../trials/ruleTrial';
 import { mended } from '../trials/remedyTrial';
 import type { Measurement } from './measurement';

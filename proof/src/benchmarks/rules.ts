@@ -1,4 +1,7 @@
-/** The rules against blind mutations of twelve hand-wired builds; the truth is a powered DC solve that shares no code with them. */
+/**
+ * The rules against blind mutations of twelve hand-wired builds; the truth is a powered DC solve that shares no code
+ * with them.
+ */
 import { caught, falseAlarm, goodBuilds, tried } from '../trials/ruleTrial';
 import type { Measurement } from './measurement';
 

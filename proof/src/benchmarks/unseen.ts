@@ -1,4 +1,7 @@
-/** The rules on wirings that nobody mended them by: the planner's, of generated builds, spoiled by the same blind mutations. */
+/**
+ * The rules on wirings that nobody mended them by: the planner's, of generated builds, spoiled by the same blind
+ * mutations.
+ */
 import type { Build } from '@junctor/core';
 import { planWiring } from '@junctor/core';
 import type { Verdict } from '../trials/ruleTrial';

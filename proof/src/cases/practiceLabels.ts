@@ -1,4 +1,6 @@
-/** The practice list of printed labels, board by board, and how print goes wrong. Shares nothing with the label reader. */
+/**
+ * The practice list of printed labels, board by board, and how print goes wrong. Shares nothing with the label reader.
+ */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { PartKind } from '@junctor/core';

@@ -2,7 +2,8 @@
  * Builds wired by hand, in a short notation, for judging the program by: nobody's planner made them.
  * A wire is `RX.TX>FC.RX1`; a lead of a part (motor, capacitor, buzzer) is named the same way and is the part's own.
  * A lead with a plug at its start is `GPS.J1>FC.5V,FC.RX2,-,FC.G`, contact 1 first, `-` for a contact left out;
- * with plugs at both ends `ESC.J1>FC.J1`, or `GPS.J1>FC.J4@1,3,2,4` when contacts are exchanged. A mate is `VTX.ANT=ANT.PLUG`. A link is `receiver RX/LINK FC/UART1`.
+ * with plugs at both ends `ESC.J1>FC.J1`, or `GPS.J1>FC.J4@1,3,2,4` when contacts are exchanged. A mate is
+ * `VTX.ANT=ANT.PLUG`. A link is `receiver RX/LINK FC/UART1`.
  */
 import type { Catalogue, Housing, Link, Mate, PlanDraft, TerminalRef, Wire, WireEnd, Assembly } from '@junctor/core';
 import { assemble, emptyBuild, tailWireId } from '@junctor/core';
@@ -28,7 +29,10 @@ const crimp = (housing: string, position: number): WireEnd => ({
 });
 const body = { awg: 28, colour: 'white', insulation: 'silicone', lengthMm: 80, via: [] } as const;
 
-/** The plan that a hand-wired build amounts to. @throws {RangeError} For a part, terminal or connector that does not exist. */
+/**
+ * The plan that a hand-wired build amounts to. @throws {RangeError} For a part, terminal or connector that does not
+ * exist.
+ */
 export function wireByHand(hand: HandWired, catalogue: Catalogue): PlanDraft {
   const slots = Object.fromEntries(
     Object.entries(hand.slots).map(([slot, model]) => [slot, { model, revision: 1, part: null, pose: null }]),

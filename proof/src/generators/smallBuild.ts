@@ -1,4 +1,7 @@
-/** Pairs of builds for judging conversions by: planned builds of one family, and small ones of two parts and a few wires. */
+/**
+ * Pairs of builds for judging conversions by: planned builds of one family, and small ones of two parts and a few
+ * wires.
+ */
 import type { Build, Catalogue, Wire } from '@junctor/core';
 import { emptyBuild } from '@junctor/core';
 import { random } from './generate';

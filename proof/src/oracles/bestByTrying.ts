@@ -1,6 +1,7 @@
 /**
  * The best wiring by trying everything, for small builds: the reference that the planner's optimum is held against.
- * It reads the catalogue for itself and shares no code with the planner. Branches that can no longer beat the best are cut.
+ * It reads the catalogue for itself and shares no code with the planner. Branches that can no longer beat the best are
+ * cut.
  */
 import type { Build, Catalogue, Wish } from '@junctor/core';
 import type { Pad, Term } from './parts';
@@ -62,7 +63,10 @@ export function bestByTrying(
 }
 
 class World extends Ways {
-  /** Supply and ground of the parts that are used; a regulator only when it is worth it is left out: small builds have none. */
+  /**
+   * Supply and ground of the parts that are used; a regulator only when it is worth it is left out: small builds have
+   * none.
+   */
   needs(used: ReadonlySet<string>): Choice[] {
     return [...used].flatMap((slot): Choice[] => {
       const model = this.model(slot);
@@ -222,7 +226,8 @@ class World extends Ways {
   }
 
   /**
-   * Of pads that differ in nothing but distance (one rail, nothing on them yet) only as many as there are rivals for them: were a
+   * Of pads that differ in nothing but distance (one rail, nothing on them yet) only as many as there are rivals for
+   * them: were a
    * farther one taken, a nearer one would be free, and better.
    */
   private worthTrying({ to }: Choice, choices: readonly Choice[]): Choice['to'] {

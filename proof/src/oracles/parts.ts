@@ -1,4 +1,7 @@
-/** The parts of a small build, read from the catalogue by the reference for itself: pins, distances, regulators, what is drawn. */
+/**
+ * The parts of a small build, read from the catalogue by the reference for itself: pins, distances, regulators, what is
+ * drawn.
+ */
 import type { Build, Catalogue, PartModel } from '@junctor/core';
 
 export type Model = PartModel;

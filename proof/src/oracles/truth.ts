@@ -222,7 +222,10 @@ function served({ build, catalogue, links }: Case, link: Link, power: Powered): 
   }
 }
 
-/** Data in every direction that both ends have, on one port of the other part, which nobody else uses, in the same sense. */
+/**
+ * Data in every direction that both ends have, on one port of the other part, which nobody else uses, in the same
+ * sense.
+ */
 function serialServed(
   mine: readonly Pin[],
   theirs: readonly Pin[],

@@ -1,4 +1,7 @@
-/** The ways of a wish on a small build, and what is joined without a choice, as the reference reads them from the catalogue. */
+/**
+ * The ways of a wish on a small build, and what is joined without a choice, as the reference reads them from the
+ * catalogue.
+ */
 import type { Build, Catalogue, Wish } from '@junctor/core';
 import type { Pad } from './parts';
 import { Rails } from './rails';

@@ -1,4 +1,7 @@
-/** What the technician chooses by hand is kept by the planner: a pad, a colour, a gauge, and the port that goes with a pad. */
+/**
+ * What the technician chooses by hand is kept by the planner: a pad, a colour, a gauge, and the port that goes with a
+ * pad.
+ */
 import type { Pinned, Plan, PlanChange, Solve } from '@junctor/core';
 import {
   applyPlanChanges,

@@ -266,7 +266,8 @@ describe('the planner', () => {
     const { slots, cells, wishes, pinned } = requestOf('quad-serial-6s');
     const { target } = planned({ slots, catalogue, cells, wishes, pinned });
     const ground = Object.values(target.wires).find(({ ends }) => landedOn(ends[0]) === 'RX.GND')!;
-    // On another pad than the planner would choose, as the plan at the bench has it; the receiver's end is still in the air.
+    // On another pad than the planner would choose, as the plan at the bench has it; the receiver's end is still in the
+    // air.
     const far = {
       ...ground,
       ends: [ground.ends[0], { ...ground.ends[1], at: { on: 'terminal', ref: 'FC.G5' } }],

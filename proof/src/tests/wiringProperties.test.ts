@@ -1,4 +1,7 @@
-/** What must hold of nets, rules, supplies and motors whatever the wiring: on the twelve hand-wired builds and on what blind mutations make of them. */
+/**
+ * What must hold of nets, rules, supplies and motors whatever the wiring: on the twelve hand-wired builds and on what
+ * blind mutations make of them.
+ */
 import type { Build, Wire } from '@junctor/core';
 import { judge, motorMap, netlist, supplyTree, terminalRef, tiltSigns, assemble } from '@junctor/core';
 import { describe, expect, it } from 'vitest';

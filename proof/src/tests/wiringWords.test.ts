@@ -1,4 +1,7 @@
-/** Wire lists, drawings, boards and sheets of every shipped plan: nothing is left out, nothing is there twice, and all can be read back. */
+/**
+ * Wire lists, drawings, boards and sheets of every shipped plan: nothing is left out, nothing is there twice, and all
+ * can be read back.
+ */
 import type { PlanDraft } from '@junctor/core';
 import {
   boardsOf,

@@ -1,4 +1,7 @@
-/** Remedies on trial: a build is spoiled by one blind mutation, the first remedy of its worst finding is taken, and the powered solve says whether it works again. */
+/**
+ * Remedies on trial: a build is spoiled by one blind mutation, the first remedy of its worst finding is taken, and the
+ * powered solve says whether it works again.
+ */
 import type { Plan } from '@junctor/core';
 import { applyPlanChanges, judge, remediesFor, assemble } from '@junctor/core';
 import type { GoodBuild } from './ruleTrial';

@@ -1,4 +1,6 @@
-/** The rules on trial: blind mutations of four templates and eight hand-wired builds, with a powered DC solve as truth. */
+/**
+ * The rules on trial: blind mutations of four templates and eight hand-wired builds, with a powered DC solve as truth.
+ */
 import type { Build, Finding, Link } from '@junctor/core';
 import { judge, makeCatalogue, assemble } from '@junctor/core';
 import { shippedModels, shippedTemplates } from '@junctor/catalogue';
@@ -40,7 +42,10 @@ export interface Verdict extends Mutant {
   found: readonly Finding[];
 }
 
-/** Mutations of a build with what is true of it and what the rules say. `every`: of exchanges between far pads; `everyth`: of all. */
+/**
+ * Mutations of a build with what is true of it and what the rules say. `every`: of exchanges between far pads;
+ * `everyth`: of all.
+ */
 export function tried(good: GoodBuild, every?: number, everyth = 1): Verdict[] {
   return mutate(good.build, catalogue, good.cells, every)
     .filter((_, index) => index % everyth === 0)

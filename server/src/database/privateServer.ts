@@ -186,7 +186,10 @@ function install(folder: string, flags: readonly string[]): void {
 
 const loopback = ['localhost', '127.0.0.1', '::1'];
 
-/** Sets the password of the root accounts on loopback and takes away those that the installation made for the host's name. */
+/**
+ * Sets the password of the root accounts on loopback and takes away those that the installation made for the host's
+ * name.
+ */
 async function setRootPassword({ port, password }: State): Promise<void> {
   const connection = await mysql.createConnection({ host: '127.0.0.1', port, user: 'root' });
   await connection.query('DELETE FROM mysql.global_priv WHERE host NOT IN (?)', [loopback]);

@@ -1,4 +1,7 @@
-/** The Floor on a real MariaDB: its rows stand on log and plan, are made again when they are behind, and one broken job is one line. */
+/**
+ * The Floor on a real MariaDB: its rows stand on log and plan, are made again when they are behind, and one broken job
+ * is one line.
+ */
 import mysql from 'mysql2/promise';
 import type { FloorLine } from '@junctor/core';
 import { afterAll, beforeAll, expect, it } from 'vitest';

@@ -11,7 +11,8 @@ import { findJob, planOf, savePlan } from './repository';
 /**
  * The plan with the changes made. They merge path by path: a conflict only where what stood there is no longer what the
  * writer saw.
- * @throws {ApiError} 404 no such job; 409 somebody else changed the same; 422 it leads nowhere or would destroy hardware.
+ * @throws {ApiError} 404 no such job; 409 somebody else changed the same; 422 it leads nowhere or would destroy
+ * hardware.
  */
 export function changePlan(
   { database, catalogue, logs, now }: LogDeps,

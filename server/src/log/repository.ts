@@ -61,7 +61,9 @@ function kindOf(body: Act | Note): string {
   return isAct(body) ? body.do : body.saw;
 }
 
-/** Hash of what the client sent, whatever the order of its keys: tells a repeat from another record under the same id. */
+/**
+ * Hash of what the client sent, whatever the order of its keys: tells a repeat from another record under the same id.
+ */
 export function contentHash(record: SentRecord): Buffer {
   return createHash('sha256').update(canonical(record)).digest();
 }

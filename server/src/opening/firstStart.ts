@@ -15,7 +15,10 @@ import { addLine } from '../stock/repository';
 
 export type ShopKind = 'demo' | 'empty';
 
-/** The kind of shop in this database, made now if there is none. @throws {StartError} If an empty one is wanted but it is not. */
+/**
+ * The kind of shop in this database, made now if there is none. @throws {StartError} If an empty one is wanted but it
+ * is not.
+ */
 export async function ensureShop(
   { database, catalogue, templates }: { database: Database; catalogue: Catalogue; templates: readonly Template[] },
   wanted: ShopKind | null,

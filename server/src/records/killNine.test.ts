@@ -1,4 +1,7 @@
-/** Twenty kill -9 at random moments of a writing client, of the server and of its durable database: nothing acknowledged is lost or doubled. */
+/**
+ * Twenty kill -9 at random moments of a writing client, of the server and of its durable database: nothing acknowledged
+ * is lost or doubled.
+ */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

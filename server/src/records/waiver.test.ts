@@ -37,7 +37,10 @@ const waive = (by: Client, finding: string, severity: string, reason = 'the cust
     records: [sent(by, job.jobId, { saw: 'waiver', finding, severity, reason })],
   });
 
-/** Moves an end of a wire so that the worst that the rules say is this, in the plan, or on the quad where no plan may say so; returns the finding's key. */
+/**
+ * Moves an end of a wire so that the worst that the rules say is this, in the plan, or on the quad where no plan may
+ * say so; returns the finding's key.
+ */
 async function spoil(worst: Severity): Promise<string> {
   const { plan } = await sheet();
   const catalogue = makeCatalogue(shop.shop.catalogue.models);

@@ -7,7 +7,9 @@ import { findJob } from '../jobs/repository';
 import type { Person } from '../session/session';
 import type { SentRecord } from '../log/repository';
 
-/** @throws {ApiError} 422 when no rule says what is to be waived, it is worse than told, or this person cannot waive it. */
+/**
+ * @throws {ApiError} 422 when no rule says what is to be waived, it is worse than told, or this person cannot waive it.
+ */
 export async function refuseWaiver(
   { queries, catalogue, log }: { queries: Queries; catalogue: Catalogue; log: LogState },
   role: Person['role'],

@@ -1,4 +1,7 @@
-/** The aircraft from above, front up, to scale: arms, propeller discs with their senses, boards as they lie, and the leads of each motor from its channel. */
+/**
+ * The aircraft from above, front up, to scale: arms, propeller discs with their senses, boards as they lie, and the
+ * leads of each motor from its channel.
+ */
 import type { Build, Catalogue, MotorPlace, XY } from '@junctor/core';
 import { lying, placeOf, pointOf, terminalRef, assemble } from '@junctor/core';
 import { useTheme } from 'styled-components';
@@ -88,7 +91,10 @@ export function FromAbove({ motors, current, build, catalogue }: FromAboveProps)
   );
 }
 
-/** The propeller's disc; the head on it shows where the blades go. The lower one of a pair is broken, its heads to the sides. */
+/**
+ * The propeller's disc; the head on it shows where the blades go. The lower one of a pair is broken, its heads to the
+ * sides.
+ */
 function Disc({ motor: { sense, level }, at: [x, y], radius }: { motor: MotorPlace; at: XY; radius: number }) {
   const theme = useTheme();
   const way = sense === 'clockwise' ? 1 : -1;

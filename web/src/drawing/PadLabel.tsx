@@ -57,7 +57,9 @@ function sizePx({ sizeMm }: Terminal, view: BoardView): readonly [number, number
   return [sizeMm[0] * view.pxPerMm, sizeMm[1] * view.pxPerMm];
 }
 
-/** Inwards of the pad, or to a side of it where that would cover another pad: a name must never stand on the wrong one. */
+/**
+ * Inwards of the pad, or to a side of it where that would cover another pad: a name must never stand on the wrong one.
+ */
 function placeFor(
   terminal: Terminal,
   model: PartModel,

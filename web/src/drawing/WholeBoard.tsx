@@ -1,4 +1,7 @@
-/** A board with everything wired to it, old and new: each pad's wire runs out to words that say where it leads and what becomes of it. */
+/**
+ * A board with everything wired to it, old and new: each pad's wire runs out to words that say where it leads and what
+ * becomes of it.
+ */
 import type { BoardWire, Leader, PartModel, Side, XY } from '@junctor/core';
 import { edgeOf, exitsOf, placeLeaders, sidesOf, span, terminalOf, terminalRef } from '@junctor/core';
 import { useTheme } from 'styled-components';
@@ -142,7 +145,10 @@ function Line({
   );
 }
 
-/** State by form: hollow while planned, filled when landed, two strokes across what comes off, a stub with two whiskers once it is off. */
+/**
+ * State by form: hollow while planned, filled when landed, two strokes across what comes off, a stub with two whiskers
+ * once it is off.
+ */
 function Run({
   wire: { wire, becomes, done },
   from,

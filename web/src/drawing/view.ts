@@ -1,4 +1,7 @@
-/** Which part of a board is drawn at which scale: whole when its pads can be told apart, else the pad and its neighbours. */
+/**
+ * Which part of a board is drawn at which scale: whole when its pads can be told apart, else the pad and its
+ * neighbours.
+ */
 import type { PartModel, Side, Terminal, XY } from '@junctor/core';
 import { span } from '@junctor/core';
 

@@ -1,4 +1,6 @@
-/** The frame of every screen inside a job: one sentence, left hand, crossing, right hand, one row of answers, the cord. */
+/**
+ * The frame of every screen inside a job: one sentence, left hand, crossing, right hand, one row of answers, the cord.
+ */
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 

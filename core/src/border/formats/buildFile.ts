@@ -1,4 +1,7 @@
-/** A build file: a plan that belongs to no job. Its published schema is docs/formats/build.schema.json; reading is schemas/build. */
+/**
+ * A build file: a plan that belongs to no job. Its published schema is docs/formats/build.schema.json; reading is
+ * schemas/build.
+ */
 import type { PlanDraft } from '../../facts/plan/plan';
 
 interface BuildFile {

@@ -1,4 +1,7 @@
-/** Where the words for the pads of a board stand left and right of it, so that no two of the lines to them cross. In any unit; y runs down. */
+/**
+ * Where the words for the pads of a board stand left and right of it, so that no two of the lines to them cross. In any
+ * unit; y runs down.
+ */
 import type { XY } from '../../facts/terms/names';
 import { segmentsCross } from '../../physics/geometry/crossings';
 
@@ -31,8 +34,10 @@ export function sidesOf(pads: readonly XY[], room: Room): Leader['side'][] {
 }
 
 /**
- * Where a line leaves each pad: pads along the upper and lower edge of the board by a lane of their own beyond the edge,
- * the one nearest to its side by the innermost, so that no line runs over another's pad; all others straight from the pad.
+ * Where a line leaves each pad: pads along the upper and lower edge of the board by a lane of their own beyond the
+ * edge,
+ * the one nearest to its side by the innermost, so that no line runs over another's pad; all others straight from the
+ * pad.
  */
 export function exitsOf(
   pads: readonly XY[],
@@ -57,7 +62,10 @@ export function exitsOf(
   return exits;
 }
 
-/** The row of words for each line, from where it leaves its pad. Rows come closer than asked when there are more than fit. */
+/**
+ * The row of words for each line, from where it leaves its pad. Rows come closer than asked when there are more than
+ * fit.
+ */
 export function placeLeaders(from: readonly XY[], sides: readonly Leader['side'][], room: Room): Leader[] {
   const placed: Leader[] = [];
   for (const side of ['left', 'right'] as const) {

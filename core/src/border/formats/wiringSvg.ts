@@ -1,6 +1,8 @@
 /**
- * The wiring of a build as one SVG sheet to print and pin up: each board from the catalogue's geometry, both sides where both
- * are wired, and from each pad the wire in its true colour out to words that say where it leads. Text only; lengths in mm.
+ * The wiring of a build as one SVG sheet to print and pin up: each board from the catalogue's geometry, both sides
+ * where both
+ * are wired, and from each pad the wire in its true colour out to words that say where it leads. Text only; lengths in
+ * mm.
  */
 import { emptyBuild } from '../../facts/assembly/build';
 import { terminalOf } from '../../facts/catalogue/catalogue';

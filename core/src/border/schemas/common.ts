@@ -1,4 +1,7 @@
-/** Shared pieces of the schemas: ids, names, times. Everything is required, nothing is converted, unknown keys are refused. */
+/**
+ * Shared pieces of the schemas: ids, names, times. Everything is required, nothing is converted, unknown keys are
+ * refused.
+ */
 import Joi from 'joi';
 
 export const strict: Joi.ValidationOptions = {
@@ -10,7 +13,9 @@ export const strict: Joi.ValidationOptions = {
 
 export const id = Joi.string().guid({ version: 'uuidv7' });
 export const name = Joi.string().trim().min(1).max(120);
-/** Names that every object answers to by itself: a table that is asked for one of them would find what nobody put there. */
+/**
+ * Names that every object answers to by itself: a table that is asked for one of them would find what nobody put there.
+ */
 const inherited = Object.getOwnPropertyNames(Object.prototype);
 export const key = Joi.string()
   .min(1)

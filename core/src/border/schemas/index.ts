@@ -1,4 +1,6 @@
-/** Schemas of what crosses a border. Server, command line and tests use them; the first load of the browser does not. */
+/**
+ * Schemas of what crosses a border. Server, command line and tests use them; the first load of the browser does not.
+ */
 export type { Checked, Mistake } from './validate';
 export { check } from './validate';
 export { build, buildFile, planDraft } from './build';

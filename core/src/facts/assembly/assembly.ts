@@ -9,7 +9,9 @@ import type { Build } from './build';
 export interface Assembly {
   readonly build: Build;
   readonly catalogue: Catalogue;
-  /** The model of the part in a slot, or null when the slot is empty. @throws {RangeError} If the catalogue lacks it. */
+  /**
+   * The model of the part in a slot, or null when the slot is empty. @throws {RangeError} If the catalogue lacks it.
+   */
   model(slot: Slot): PartModel | null;
   /** The terminal that a full name means, or null when slot or terminal do not exist. */
   terminal(ref: TerminalRef): Terminal | null;
@@ -53,7 +55,9 @@ function makeAssembly(build: Build, catalogue: Catalogue): Assembly {
   };
 }
 
-/** A function of an Assembly that is computed once for each and then remembered; what it returns must not be changed. */
+/**
+ * A function of an Assembly that is computed once for each and then remembered; what it returns must not be changed.
+ */
 export function remembered<T>(compute: (assembly: Assembly) => T): (assembly: Assembly) => T {
   const results = new WeakMap<Assembly, { value: T }>();
   return (assembly) => {

@@ -3,7 +3,8 @@ import type { Build, Wire } from './build';
 import { isAttached } from './build';
 
 /**
- * As built, with each wire of which one end is landed led to where the plan wants its other end: a wire that is half done is
+ * As built, with each wire of which one end is landed led to where the plan wants its other end: a wire that is half
+ * done is
  * gone on with, not taken off again because it joins nothing yet.
  */
 export function wiresBegun(asBuilt: Build, target: Build): Build {

@@ -1,4 +1,7 @@
-/** Physical checks of a part's inside: nodes that are there, rails that are fed, capacitors that stand their rail, no regulator loop. */
+/**
+ * Physical checks of a part's inside: nodes that are there, rails that are fed, capacitors that stand their rail, no
+ * regulator loop.
+ */
 import { shortBelowOhms } from './conductors';
 import type { ModelMistake } from './mistake';
 import { mistake } from './mistake';

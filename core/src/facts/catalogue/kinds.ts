@@ -1,4 +1,7 @@
-/** What a kind of part can do. Asked for here, so that a new kind, or a board that is several in one, follows everywhere. */
+/**
+ * What a kind of part can do. Asked for here, so that a new kind, or a board that is several in one, follows
+ * everywhere.
+ */
 import type { PartKind, PartModel, Terminal } from './partModel';
 
 /** Runs the flight software. */

@@ -48,7 +48,10 @@ export interface PartModel {
   covers: readonly Cover[];
   frame?: FrameBody;
   heat?: { limitC: number; kPerW: number; jPerK: number };
-  /** For a motor: turns per minute and volt, and pole pairs; for an ESC the highest electrical speed, in turns per minute. */
+  /**
+   * For a motor: turns per minute and volt, and pole pairs; for an ESC the highest electrical speed, in turns per
+   * minute.
+   */
   speed?: { kv?: number; polePairs?: number; limitErpm?: number };
   /** For a motor built for one turning sense, told by the colour of its leads; others turn either way. */
   turns?: 'clockwise' | 'anticlockwise';

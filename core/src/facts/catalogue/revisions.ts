@@ -3,7 +3,9 @@ import type { ModelMistake } from './mistake';
 import { mistake } from './mistake';
 import type { PartModel } from './partModel';
 
-/** A revision follows the one before it; it may add terminals, never rename or drop one: that would be another model. */
+/**
+ * A revision follows the one before it; it may add terminals, never rename or drop one: that would be another model.
+ */
 export function revisionMistakes(before: PartModel | null, next: PartModel): ModelMistake[] {
   if (!before)
     return next.revision === 1

@@ -1,4 +1,7 @@
-/** A log walked a record at a time, held against a plain reading of what a log means: corrections put in place first, then folded. */
+/**
+ * A log walked a record at a time, held against a plain reading of what a log means: corrections put in place first,
+ * then folded.
+ */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { benchParts, benchSlots, fitted, goodWires } from '../../testing/fixtures';

@@ -2,7 +2,9 @@
 import type { Id } from '../terms/names';
 import type { Entry, LogState } from './logState';
 
-/** Every record in effect, oldest first: corrections in the place of what they correct, what was taken back left out. */
+/**
+ * Every record in effect, oldest first: corrections in the place of what they correct, what was taken back left out.
+ */
 export function entriesOf(log: LogState): Entry[] {
   const entries: Entry[] = [];
   for (let { last } = log; last; { last } = last.before) {
@@ -12,7 +14,10 @@ export function entriesOf(log: LogState): Entry[] {
   return entries.reverse();
 }
 
-/** A record in effect, taken back or not, with the state that it was made in; null when the log does not hold it any more. */
+/**
+ * A record in effect, taken back or not, with the state that it was made in; null when the log does not hold it any
+ * more.
+ */
 export function findEntry(log: LogState, id: Id): { entry: Entry; before: LogState } | null {
   for (let { last } = log; last; { last } = last.before) if (last.entry.record.id === id) return last;
   return null;

@@ -43,6 +43,8 @@ export interface LogState {
   readonly latestActAt: string;
   /** What the last entry is, and the state before it; null at the empty log. */
   readonly last: { entry: Entry; before: LogState } | null;
-  /** Records not in effect: a correction took their place, or they would have corrected what one had replaced before. */
+  /**
+   * Records not in effect: a correction took their place, or they would have corrected what one had replaced before.
+   */
   readonly replaced: ReadonlySet<Id>;
 }

@@ -14,7 +14,9 @@ export function notesAbout<S extends NoteKind>(log: LogState, saw: S, subject: s
   return (log.notes[saw]?.about.get(subject) ?? []) as readonly NoteOf<S>[];
 }
 
-/** True for what was recorded in a job. What an earlier job proved is history, and counts for nothing in a later one. */
+/**
+ * True for what was recorded in a job. What an earlier job proved is history, and counts for nothing in a later one.
+ */
 export function ofJob(jobId: Id): (entry: Entry) => boolean {
   return ({ record }) => record.jobId === jobId;
 }

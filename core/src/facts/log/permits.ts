@@ -1,6 +1,8 @@
 /**
- * Which permits hold, record by record. A permit is for one power-up: it dies with that power record, with any later act,
- * correction, stop reading or stop power, and while a fault is found. Corrections count in the order in which they came.
+ * Which permits hold, record by record. A permit is for one power-up: it dies with that power record, with any later
+ * act,
+ * correction, stop reading or stop power, and while a fault is found. Corrections count in the order in which they
+ * came.
  */
 import type { LogState } from './logState';
 import type { QuadRecord } from './records';

@@ -1,4 +1,7 @@
-/** Plan changes in any number and order: undone exactly, commuting where they touch different things, and refused where they do not. */
+/**
+ * Plan changes in any number and order: undone exactly, commuting where they touch different things, and refused where
+ * they do not.
+ */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { benchSlots, buildOf, goodWires, wire } from '../../testing/fixtures';

@@ -1,6 +1,7 @@
 /**
  * Another part model in a slot of a plan: every wire goes to the terminal of the new model that does the same; a plug
- * goes into the socket with the same order, with another housing where the family differs; one that the new model lacks is
+ * goes into the socket with the same order, with another housing where the family differs; one that the new model lacks
+ * is
  * cut off and its wires are soldered. What has no place any more is named, not dropped in silence.
  */
 import type { Build, Housing, Mate, Wire, WireEnd } from '../assembly/build';

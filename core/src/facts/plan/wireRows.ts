@@ -46,7 +46,8 @@ export function slotsOfRow(row: WireRow): Slot[] {
 }
 
 /**
- * The changes that make the wires of a build those of the rows: wires of the parts themselves are only checked, others are
+ * The changes that make the wires of a build those of the rows: wires of the parts themselves are only checked, others
+ * are
  * made, changed and taken out. Every fault with its line; with any fault there are no changes.
  */
 export function changesFromRows(

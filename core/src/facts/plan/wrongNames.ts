@@ -1,4 +1,7 @@
-/** What a plan names and does not have: parts that the catalogue lacks, wires to nowhere, entries under another name or twice. And its size. */
+/**
+ * What a plan names and does not have: parts that the catalogue lacks, wires to nowhere, entries under another name or
+ * twice. And its size.
+ */
 import type { Catalogue } from '../catalogue/catalogue';
 import type { ConnectorRef } from '../assembly/build';
 import type { PlanDraft } from './plan';

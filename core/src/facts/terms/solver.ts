@@ -1,4 +1,7 @@
-/** A mixed-integer model and who solves it. The core builds models; the solver, which is loaded from a file, is given to it. */
+/**
+ * A mixed-integer model and who solves it. The core builds models; the solver, which is loaded from a file, is given to
+ * it.
+ */
 
 /** A linear expression: names of variables with their factors. */
 export type Terms = readonly (readonly [variable: string, factor: number])[];
@@ -25,7 +28,9 @@ export type Solution =
 /** Proves the optimum, or says why it could not. */
 export type Solve = (model: LinearModel) => Solution;
 
-/** The model in the LP text format that common solvers read. Names are replaced by short ones; the list gives them back. */
+/**
+ * The model in the LP text format that common solvers read. Names are replaced by short ones; the list gives them back.
+ */
 export function toLpText({ minimise, constraints, binaries, counts }: LinearModel): {
   text: string;
   names: readonly string[];

@@ -33,14 +33,19 @@ function conductorOf(assembly: Assembly, ref: TerminalRef): string | null {
   return found ? `${slot}:${found.node}` : null;
 }
 
-/** The point that a wire's end is on, as a conductor or a cavity `HOUSING#POSITION`; null for air or a missing terminal. */
+/**
+ * The point that a wire's end is on, as a conductor or a cavity `HOUSING#POSITION`; null for air or a missing terminal.
+ */
 export function pointOf(assembly: Assembly, at: Landing): string | null {
   if (at.on === 'air') return null;
   if (at.on === 'cavity') return `${at.housing}#${at.position}`;
   return conductorOf(assembly, at.ref);
 }
 
-/** The pairs of points that a mated plug joins, with the position on side a. Positions that miss the other side are left out. */
+/**
+ * The pairs of points that a mated plug joins, with the position on side a. Positions that miss the other side are left
+ * out.
+ */
 export function matedPoints(assembly: Assembly, mate: Mate): { a: string; b: string; position: number }[] {
   const a = pointsOf(assembly, mate.a);
   const b = pointsOf(assembly, mate.b);

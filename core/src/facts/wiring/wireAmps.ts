@@ -1,4 +1,6 @@
-/** How much current a copper wire carries. Source: silicone wire practice, 5 A/mm2 in bundles and 10 A/mm2 in free air. */
+/**
+ * How much current a copper wire carries. Source: silicone wire practice, 5 A/mm2 in bundles and 10 A/mm2 in free air.
+ */
 const bundledAPerMm2 = 5;
 const freeAPerMm2 = 10;
 

@@ -1,5 +1,6 @@
 /**
- * What visible damage means: which parts go, which others may have been hurt with them, what comes before the new part is
+ * What visible damage means: which parts go, which others may have been hurt with them, what comes before the new part
+ * is
  * powered, and what replacing them takes at the bench. Parts that kill each other are replaced as a pair.
  */
 import type { Build } from '../../facts/assembly/build';

@@ -1,5 +1,6 @@
 /**
- * What it can mean that a part did not show its sign at power: likeliest first, and what is ruled out before anything is
+ * What it can mean that a part did not show its sign at power: likeliest first, and what is ruled out before anything
+ * is
  * called dead. General bench practice.
  */
 import type { Sign } from '../../facts/catalogue/partModel';

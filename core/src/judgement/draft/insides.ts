@@ -1,13 +1,17 @@
 /**
  * Typical insides of a board whose inside nobody has measured: regulators for the rails it gives, clamps on its
- * signals, ceramics on its rails. Starting values of the trade, marked as assumed; a first measurement takes their place.
+ * signals, ceramics on its rails. Starting values of the trade, marked as assumed; a first measurement takes their
+ * place.
  */
 import { firstOfNode } from '../../facts/catalogue/conductors';
 import type { Element, Terminal } from '../../facts/catalogue/partModel';
 
 const fails = ['open', 'short'] as const;
 
-/** @param unknown Nodes that nobody knows: they may or may not be joined to ground, so that no reading on them is promised. */
+/**
+ * @param unknown Nodes that nobody knows: they may or may not be joined to ground, so that no reading on them is
+ * promised.
+ */
 export function insides(terminals: readonly Terminal[], unknown: readonly string[]): Element[] {
   const nodes = new Set(terminals.map(({ node }) => node));
   if (!nodes.has('GND')) return [];

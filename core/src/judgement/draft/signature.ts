@@ -1,4 +1,6 @@
-/** A first measurement of the loose part against its draft: fills in what was assumed, or contradicts what was entered. */
+/**
+ * A first measurement of the loose part against its draft: fills in what was assumed, or contradicts what was entered.
+ */
 import { firstOfNode, shortBelowOhms } from '../../facts/catalogue/conductors';
 import { looseReadings } from '../checks/looseReadings';
 import type { Element, PartModel } from '../../facts/catalogue/partModel';

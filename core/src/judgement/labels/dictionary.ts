@@ -1,6 +1,7 @@
 /**
  * What makers print. Each entry is a pattern over the label in capitals without spaces, the meanings that compete,
- * and how often each is meant on a part of that kind. General practice of the trade; the one place where trade labels stand.
+ * and how often each is meant on a part of that kind. General practice of the trade; the one place where trade labels
+ * stand.
  */
 import type { PartKind } from '../../facts/catalogue/partModel';
 import type { Meaning, PadFunction } from './meaning';

@@ -1,4 +1,7 @@
-/** What was wrong with a quad as it came in: judged without a plan, as long as the wires in question have not been touched. */
+/**
+ * What was wrong with a quad as it came in: judged without a plan, as long as the wires in question have not been
+ * touched.
+ */
 import { applyAct } from '../../facts/assembly/applyAct';
 import type { Build } from '../../facts/assembly/build';
 import { sameLanding } from '../../facts/assembly/build';
@@ -25,7 +28,10 @@ export function judgeAsReceived(start: Assembly, asBuilt: Assembly, cells: Range
 export interface FoundElsewhere {
   /** What is recorded. */
   act: Act;
-  /** What it would mean: findings that the build does not have while the wire is believed to be where it was. Worst first. */
+  /**
+   * What it would mean: findings that the build does not have while the wire is believed to be where it was. Worst
+   * first.
+   */
   findings: Finding[];
 }
 

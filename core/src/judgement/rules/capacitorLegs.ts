@@ -1,5 +1,6 @@
 /**
- * A capacitor on long thin legs: they are in series with it, so at the frequency of the ESC's switching little of it is left.
+ * A capacitor on long thin legs: they are in series with it, so at the frequency of the ESC's switching little of it is
+ * left.
  * Source: inductance of a pair of wires side by side, 0.6 to 1.1 nH/mm.
  */
 import type { Wire } from '../../facts/assembly/build';

@@ -1,4 +1,6 @@
-/** Outputs go to inputs, and like pins to like pins: camera in and video out exchanged, buzzer or bus wires exchanged. */
+/**
+ * Outputs go to inputs, and like pins to like pins: camera in and video out exchanged, buzzer or bus wires exchanged.
+ */
 import type { PortKind } from '../../facts/catalogue/partModel';
 import type { Net } from '../../facts/wiring/netlist';
 import type { Finding, PortAt, Rule, RuleView } from './finding';

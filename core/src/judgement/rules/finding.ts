@@ -83,7 +83,10 @@ export function makeRuleView(assembly: Assembly, links: readonly Link[], cells: 
   };
 }
 
-/** A finding at terminals, of which one is on the net: the wires are those that end there, also in a plug; without any, all of the net. */
+/**
+ * A finding at terminals, of which one is on the net: the wires are those that end there, also in a plug; without any,
+ * all of the net.
+ */
 export function finding(
   view: RuleView,
   {

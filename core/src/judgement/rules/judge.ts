@@ -33,7 +33,8 @@ export function newFindings(before: Judged, after: Judged, catalogue: Catalogue)
 
 /**
  * While building: the target with what is really landed in place of what was planned, so that a half-built supply
- * is no missing ground, plus polarity on what exists. What came in with the quad at the `start` and shall go is still to go.
+ * is no missing ground, plus polarity on what exists. What came in with the quad at the `start` and shall go is still
+ * to go.
  */
 export function judgeSoFar(
   asBuilt: Assembly,

@@ -263,7 +263,8 @@ describe('each rule', () => {
         [4, 6],
       ).map(({ rule }) => rule);
     expect([across(35), across(30)]).toEqual([[], ['capacitor margin']]);
-    // 20 mOhm bare: 0.85 nH/mm of pair at 100 kHz are 0.53 mOhm/mm, copper of both legs another 0.07: doubled at about 33 mm.
+    // 20 mOhm bare: 0.85 nH/mm of pair at 100 kHz are 0.53 mOhm/mm, copper of both legs another 0.07: doubled at about
+    // 33 mm.
     expect([across(35, 32), across(35, 35), across(35, null)]).toEqual([[], ['capacitor legs'], []]);
     // Thin wire adds copper: 30 AWG has 0.67 mOhm/mm there and back.
     expect([across(35, 16, 30), across(35, 18, 30)]).toEqual([[], ['capacitor legs']]);

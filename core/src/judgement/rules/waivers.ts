@@ -1,6 +1,7 @@
 /**
  * Waivers: what a rule says may stay as it is in this job, by whom and why. What destroys hardware is waived by nobody,
- * what will not work by a lead, what works badly by anyone. A waiver covers its finding only while it is no worse than it was.
+ * what will not work by a lead, what works badly by anyone. A waiver covers its finding only while it is no worse than
+ * it was.
  */
 import type { LogState, NoteOf } from '../../facts/log/logState';
 import type { Id } from '../../facts/terms/names';

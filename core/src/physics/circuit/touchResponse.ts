@@ -106,7 +106,10 @@ interface Moment {
   charge: Record<string, number>;
 }
 
-/** Integrates from the given charges; `see` is told every accepted point and `markS`, and ends the run by returning true. */
+/**
+ * Integrates from the given charges; `see` is told every accepted point and `markS`, and ends the run by returning
+ * true.
+ */
 function run(
   circuit: PortCircuit,
   drive: Drive,

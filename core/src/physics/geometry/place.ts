@@ -1,6 +1,7 @@
 /**
  * Where terminals are in the aircraft, as far as the planner must know it to compare wire lengths.
- * Units: mm; x to the right, y forward, z up. A part without a place of its own is taken to be where its kind usually is.
+ * Units: mm; x to the right, y forward, z up. A part without a place of its own is taken to be where its kind usually
+ * is.
  */
 import type { Pose } from '../../facts/assembly/build';
 import type { PartKind, PartModel } from '../../facts/catalogue/partModel';

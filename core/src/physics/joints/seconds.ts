@@ -9,7 +9,9 @@ export const seconds = {
   plug: 20,
 } as const;
 
-/** A joint, by the wire's gauge: thick copper takes its time to heat. A wire of unknown gauge is taken for a thin one. */
+/**
+ * A joint, by the wire's gauge: thick copper takes its time to heat. A wire of unknown gauge is taken for a thin one.
+ */
 export function jointS(awg = 28): number {
   if (awg < 17) return 150;
   return awg < 25 ? 75 : 60;

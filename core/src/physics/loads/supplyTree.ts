@@ -68,7 +68,9 @@ type Load = Extract<Element, { is: 'load' }>;
 type Which = 'empty' | 'full';
 const nothing: Amps = { idle: 0, typical: 0, peak: 0 };
 
-/** The tree of a build. A part that is not in it draws nothing; motors are not counted: their current is the pilot's. */
+/**
+ * The tree of a build. A part that is not in it draws nothing; motors are not counted: their current is the pilot's.
+ */
 export function supplyTree(assembly: Assembly, cells: Range, stage: PowerStage = 'pack'): SupplyTree {
   const nets = netlist(assembly);
   const packV = packVolts(cells);
@@ -184,7 +186,8 @@ function isOn(stage: PowerStage, kind: PartKind, load: Load): boolean {
 const passingDropV = 0.5;
 
 /**
- * Output at the lowest and highest input. Below its lowest input a step-down passes on what it gets, less half a volt, a
+ * Output at the lowest and highest input. Below its lowest input a step-down passes on what it gets, less half a volt,
+ * a
  * linear keeps its own drop, and a step-up gives nothing.
  */
 export function giving(regulator: Regulator, inV: Range): Range {

@@ -1,6 +1,7 @@
 /**
  * Board alignment: how the controller lies against the aircraft, and the signs that a tilt by hand must show. The
- * controller's own front is where its silk arrow points; the aircraft's front is +y. Degrees, clockwise seen from above.
+ * controller's own front is where its silk arrow points; the aircraft's front is +y. Degrees, clockwise seen from
+ * above.
  */
 import type { Slot } from '../../facts/terms/names';
 import type { Assembly } from '../../facts/assembly/assembly';
@@ -52,8 +53,10 @@ function arrowOf(arrowDeg: number | null, upsideDown: boolean) {
 }
 
 /**
- * Roll is positive right side down, pitch nose down, yaw turned right: as turns about the front, minus the right, and minus
- * up. What the board feels is the same turn in its own axes: a board that is turned over about its front feels pitch and yaw
+ * Roll is positive right side down, pitch nose down, yaw turned right: as turns about the front, minus the right, and
+ * minus
+ * up. What the board feels is the same turn in its own axes: a board that is turned over about its front feels pitch
+ * and yaw
  * the other way round, and roll as it is.
  */
 export function tiltSigns({ yawDeg, upsideDown }: Pick<Alignment, 'yawDeg' | 'upsideDown'>): TiltSign[] {

@@ -61,7 +61,8 @@ function other(sense: Sense): Sense {
 
 /**
  * The airframe's table. Flat: neighbours round the middle turn against each other, the first corner anticlockwise.
- * Coaxial: upper ones alternate round the middle where their number is even, else all alike; the lower one against its upper.
+ * Coaxial: upper ones alternate round the middle where their number is even, else all alike; the lower one against its
+ * upper.
  */
 export function turningSenses(corners: FrameBody['corners']): Map<number, Sense> {
   const upper = corners.filter(({ level }) => level === 'upper').sort((a, b) => angle(a.atMm) - angle(b.atMm));

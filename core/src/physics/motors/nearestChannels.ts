@@ -3,7 +3,10 @@
  * dynamic programming over the sets of channels that are taken. Distances in mm.
  */
 
-/** For each motor the index of its channel. @param distance distance[motor][channel]; at least as many channels as motors. */
+/**
+ * For each motor the index of its channel. @param distance distance[motor][channel]; at least as many channels as
+ * motors.
+ */
 export function nearestChannels(distance: readonly (readonly number[])[]): number[] {
   const channels = distance[0]?.length ?? 0;
   let best = new Map<number, { cost: number; chosen: number[] }>([[0, { cost: 0, chosen: [] }]]);

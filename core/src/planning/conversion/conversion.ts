@@ -1,6 +1,7 @@
 /**
  * From a build as it is to another: what stays, what comes off, what is added, and what that means at the bench:
- * joints to open, pads to clean, contacts to take out and insulate, ports freed and taken, outputs and board that lie another way.
+ * joints to open, pads to clean, contacts to take out and insulate, ports freed and taken, outputs and board that lie
+ * another way.
  */
 import type { Build, WireBody } from '../../facts/assembly/build';
 import { isAttached, landedOn } from '../../facts/assembly/build';
@@ -39,7 +40,10 @@ export interface Conversion {
   work: Work;
 }
 
-/** What the hands do: joints opened and made, contacts moved, plugs, parts; and the wire that it takes, without what parts bring. */
+/**
+ * What the hands do: joints opened and made, contacts moved, plugs, parts; and the wire that it takes, without what
+ * parts bring.
+ */
 export interface Work {
   jointsOpened: number;
   jointsMade: number;

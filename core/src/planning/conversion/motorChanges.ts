@@ -1,4 +1,7 @@
-/** What a conversion means for the software that flies: outputs that move to another corner, and a board that lies another way. */
+/**
+ * What a conversion means for the software that flies: outputs that move to another corner, and a board that lies
+ * another way.
+ */
 import type { Alignment } from '../../physics/motors/alignment';
 import { alignmentOf } from '../../physics/motors/alignment';
 import { motorMap } from '../../physics/motors/motorMap';

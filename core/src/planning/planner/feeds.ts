@@ -1,4 +1,7 @@
-/** Where a supply or a ground can be had: the pads of all parts that give one, with their volts and the rail behind them. */
+/**
+ * Where a supply or a ground can be had: the pads of all parts that give one, with their volts and the rail behind
+ * them.
+ */
 import type { Element, PartModel, Terminal } from '../../facts/catalogue/partModel';
 import { giving } from '../../physics/loads/supplyTree';
 import type { Range, Slot, TerminalRef } from '../../facts/terms/names';

@@ -13,8 +13,10 @@ import { assemble } from '../../facts/assembly/assembly';
 type Chosen = Pick<Plan, 'target' | 'wishes' | 'cells' | 'pinned'>;
 
 /**
- * The changes that hold two terminals together whatever is planned later: the choice itself, in place of one for the same
- * terminal, and letting go of a port that was held and is not the one that this pad belongs to. Empty where the planner has
+ * The changes that hold two terminals together whatever is planned later: the choice itself, in place of one for the
+ * same
+ * terminal, and letting go of a port that was held and is not the one that this pad belongs to. Empty where the planner
+ * has
  * nothing to choose: on the power path, or between terminals that it would never join.
  */
 export function padByHand(plan: Chosen, catalogue: Catalogue, a: TerminalRef, b: TerminalRef): PlanChange[] {
@@ -34,7 +36,10 @@ export function padByHand(plan: Chosen, catalogue: Catalogue, a: TerminalRef, b:
   ];
 }
 
-/** The changes that give a wire another colour or gauge and keep it so. @throws {RangeError} If the plan has no such wire. */
+/**
+ * The changes that give a wire another colour or gauge and keep it so. @throws {RangeError} If the plan has no such
+ * wire.
+ */
 export function bodyByHand(
   plan: Chosen,
   catalogue: Catalogue,

@@ -54,7 +54,9 @@ const thickPadAwg = 16;
 const thinWires = [28, 26, 24, 22, 20, 18, 16];
 /** A wire is chosen for this much more than is drawn typically. */
 const reserve = 1.25;
-/** A pin that takes only thin wire may carry this much more than its wire should: worse would be refused by the rules. */
+/**
+ * A pin that takes only thin wire may carry this much more than its wire should: worse would be refused by the rules.
+ */
 const overload = 2;
 
 /** Needs of all parts that the power path does not feed already, in order of slots. */
@@ -168,7 +170,10 @@ function beforePins(terminals: readonly Terminal[]): Terminal[] {
   return [...terminals].sort((a, b) => Number(a.form === 'pin') - Number(b.form === 'pin'));
 }
 
-/** The ground that lies nearest to a supply terminal, in the same plug when it is in one; a thick one beside a thick one. */
+/**
+ * The ground that lies nearest to a supply terminal, in the same plug when it is in one; a thick one beside a thick
+ * one.
+ */
 function beside(supply: Terminal, model: PartModel): Terminal | undefined {
   const plug = model.connectors.find(({ pins }) => pins.includes(supply.id));
   const grounds = model.terminals.filter(

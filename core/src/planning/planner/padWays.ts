@@ -46,7 +46,10 @@ export function shared(
   });
 }
 
-/** Lights on the controller's pad, behind a box, or on the data output of the strip before; a box on the controller's pad. */
+/**
+ * Lights on the controller's pad, behind a box, or on the data output of the strip before; a box on the controller's
+ * pad.
+ */
 export function lights(wish: Wish, model: PartModel, parts: Assembly): Option[] {
   const input = model.ports.find(({ kind, way }) => kind === 'lights' && way === 'takes');
   const own = input && pinsOf(wish.of, model, input.id, 'in')[0];
@@ -86,7 +89,10 @@ export function lights(wish: Wish, model: PartModel, parts: Assembly): Option[] 
   });
 }
 
-/** A ground wire between ESC and controller beside the plug: were the plug's ground to part first, the charge would leave by signal pins. */
+/**
+ * A ground wire between ESC and controller beside the plug: were the plug's ground to part first, the charge would
+ * leave by signal pins.
+ */
 export function secondGround(wish: Wish, model: PartModel, parts: Assembly): Option[] {
   const grounds = (slot: Slot, { terminals }: PartModel) =>
     terminals

@@ -14,7 +14,10 @@ export function thickPairs(needs: readonly Need[]): { slot: Slot; supply: Need; 
     });
 }
 
-/** The minus pad of each plus pad: the nearest on its board, where that one's nearest plus is this. Pads without a partner are left out. */
+/**
+ * The minus pad of each plus pad: the nearest on its board, where that one's nearest plus is this. Pads without a
+ * partner are left out.
+ */
 export function partners(supply: Need, ground: Need, assembly: Assembly): Map<TerminalRef, TerminalRef> {
   const nearest = (to: TerminalRef, among: Need) => {
     const at = assembly.terminal(to)!.atMm;

@@ -55,7 +55,10 @@ export interface Planned {
   target: Build;
   links: readonly Link[];
   wishes: readonly PlannedWish[];
-  /** What the three aims came to, as they were weighed: loss, soft penalties, and millimetres with so many for each joint. */
+  /**
+   * What the three aims came to, as they were weighed: loss, soft penalties, and millimetres with so many for each
+   * joint.
+   */
   cost: { loss: number; softPenalties: number; lengthMm: number };
   /** Its soft penalties, counted. */
   softPenalties: SoftPenalties;

@@ -8,7 +8,10 @@ import { isController } from '../../facts/catalogue/kinds';
 import type { WiringInput } from './wiringVariables';
 import { joinName } from './wiringVariables';
 
-/** Typical load within a regulator's limit; peaks too where a controller or a receiver hangs on it. Gives the rails that have a limit. */
+/**
+ * Typical load within a regulator's limit; peaks too where a controller or a receiver hangs on it. Gives the rails that
+ * have a limit.
+ */
 export function railLimits(
   { assembly, needs, options, pinned }: WiringInput,
   add: (terms: Terms, is: Constraint['is'], value: number) => void,

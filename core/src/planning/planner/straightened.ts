@@ -1,4 +1,7 @@
-/** Which pads of a solved wiring serve alike and may be exchanged: the three leads of a motor, supplies and grounds of one rail on one board. */
+/**
+ * Which pads of a solved wiring serve alike and may be exchanged: the three leads of a motor, supplies and grounds of
+ * one rail on one board.
+ */
 import type { TerminalRef } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
 import { pointOf, wireLengthMm } from '../../physics/geometry/place';

@@ -1,5 +1,6 @@
 /**
- * Fewer crossings of wires seen from above, by exchanging pads that serve alike. Local search: each exchange must lower the
+ * Fewer crossings of wires seen from above, by exchanging pads that serve alike. Local search: each exchange must lower
+ * the
  * number of crossings and must not lengthen the wires, so it ends, and the optimum found before it stands.
  */
 import type { TerminalRef } from '../../facts/terms/names';

@@ -1,4 +1,6 @@
-/** Ways out of a conflict, each priced by what is lost: drop a wish, take a way that loses something, or another board. */
+/**
+ * Ways out of a conflict, each priced by what is lost: drop a wish, take a way that loses something, or another board.
+ */
 import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Slot } from '../../facts/terms/names';
@@ -18,7 +20,10 @@ export type WayOut =
 /** What another board costs beside its price: everything on it is made again. */
 const exchangeLoss = 4;
 
-/** Ways out of this conflict, cheapest first. Each was tried: with it these wishes can be met together; others may still clash. */
+/**
+ * Ways out of this conflict, cheapest first. Each was tried: with it these wishes can be met together; others may still
+ * clash.
+ */
 export function waysOut(request: PlanRequest, conflict: Conflict, solve: Solve): WayOut[] {
   const found: WayOut[] = [];
   const musts = new Set(conflict.wishes);

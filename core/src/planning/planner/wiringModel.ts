@@ -1,6 +1,8 @@
 /**
- * The wiring as a mixed-integer model. y: a wish is served in one way; drop: it is not; u: a part is wired; x: a terminal
- * goes to a pad; over: a rail carries more than is planned for; d: wires on a pad beyond the first; split: an ESC's plus
+ * The wiring as a mixed-integer model. y: a wish is served in one way; drop: it is not; u: a part is wired; x: a
+ * terminal
+ * goes to a pad; over: a rail carries more than is planned for; d: wires on a pad beyond the first; split: an ESC's
+ * plus
  * and minus are not on a pair.
  * Aims in this order: loss of wishes, then rails over plan, doubled pads and split pairs, then millimetres of wire.
  */

@@ -1,5 +1,6 @@
 /**
- * Changes of a plan that might mend a finding, the likeliest first: a plug put straight, two ends exchanged, an end moved, a
+ * Changes of a plan that might mend a finding, the likeliest first: a plug put straight, two ends exchanged, an end
+ * moved, a
  * wire that is missing, another gauge, a wire out, another part. Only what makes sense to join is tried.
  */
 import type { Wire } from '../../facts/assembly/build';

@@ -1,5 +1,6 @@
 /**
- * In which order the steps of a job are done. Places are compared piece by piece: stretch, group, turn within the group,
+ * In which order the steps of a job are done. Places are compared piece by piece: stretch, group, turn within the
+ * group,
  * then joints: all near ends first, then all far ends, freeing before landing before rework of the same joint.
  */
 import type { JointAbout } from '../../facts/assembly/difference';

@@ -1,6 +1,7 @@
 /**
  * A pasted dump of settings held against the set-up sheet, line by line. Two forms are read: `key = value` lines, where
- * `#` starts a remark, and CSV with the columns key and value in any order. Spelling of keys: case, `_` and spaces are alike.
+ * `#` starts a remark, and CSV with the columns key and value in any order. Spelling of keys: case, `_` and spaces are
+ * alike.
  */
 import type { SheetLine } from './setupSheet';
 

@@ -1,4 +1,6 @@
-/** What the quad weighed when it came in: dry, with its pack, with propellers. Pack and propellers follow by difference. */
+/**
+ * What the quad weighed when it came in: dry, with its pack, with propellers. Pack and propellers follow by difference.
+ */
 import type { FormEvent } from 'react';
 import { FormProblem, NumberTextField, typedNumber } from '../../ui/form';
 import { Lines, Small } from '../../ui/Sheet';

@@ -1,4 +1,7 @@
-/** A power-up that ended without its signs: what was expected, what was seen, what that can mean, and the way to look into it. */
+/**
+ * A power-up that ended without its signs: what was expected, what was seen, what that can mean, and the way to look
+ * into it.
+ */
 import type { Step, StoppedPower } from '@junctor/core';
 import { signId } from '@junctor/core';
 import type { Answer } from '../../ui/Answers';

@@ -124,7 +124,10 @@ export function TouchView({ bench, step, setMode }: { bench: Bench; step: TouchS
   );
 }
 
-/** Computed off the page, from the plan's wiring, the parts' insides, the meter's card and the charge left by earlier touches. */
+/**
+ * Computed off the page, from the plan's wiring, the parts' insides, the meter's card and the charge left by earlier
+ * touches.
+ */
 function useExpectation(bench: Bench, step: TouchStep) {
   const { touch } = step.listed;
   const { plan } = bench.job;

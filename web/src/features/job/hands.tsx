@@ -142,7 +142,10 @@ function reallyOn(bench: Bench, joint: string): TerminalRef | null {
   return built ? landedOn(built.ends[end]) : null;
 }
 
-/** The two ends of a wire: the pad in question on the left, where it leads on the right. What the plan does not have is shown as it is built. */
+/**
+ * The two ends of a wire: the pad in question on the left, where it leads on the right. What the plan does not have is
+ * shown as it is built.
+ */
 export function wireHands(bench: Bench, joint: string, options: HandOptions = {}): { left: Hand; right: Hand } {
   return jointHands(
     splitJoint(joint)!.wire in bench.state.target.build.wires ? bench : asBuiltBench(bench),

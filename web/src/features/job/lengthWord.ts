@@ -1,4 +1,6 @@
-/** The five classes of a tone as they are said and answered at the bench: a key means the same wherever it is asked for. */
+/**
+ * The five classes of a tone as they are said and answered at the bench: a key means the same wherever it is asked for.
+ */
 import type { Length } from '@junctor/core';
 
 /** A tone's class as it is said at the bench. */

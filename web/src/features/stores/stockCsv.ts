@@ -1,5 +1,6 @@
 /**
- * Stock and kit as CSV, written and read. Read: with or without byte-order mark, comma, semicolon or tab, quotes, columns
+ * Stock and kit as CSV, written and read. Read: with or without byte-order mark, comma, semicolon or tab, quotes,
+ * columns
  * in any order; anything else is refused with its line, and nothing of the file is taken.
  */
 import type { KitLine, StockLine } from '@junctor/core';

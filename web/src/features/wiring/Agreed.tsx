@@ -1,4 +1,7 @@
-/** What is agreed with the customer and no wire tells: what happens when the link is lost, the guard on arming, settings to their taste. */
+/**
+ * What is agreed with the customer and no wire tells: what happens when the link is lost, the guard on arming, settings
+ * to their taste.
+ */
 import type { PlanChange } from '@junctor/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';

@@ -1,4 +1,6 @@
-/** What the rules say of plan and quad, at the place, with remedies that one key applies, and what was waived by whom. */
+/**
+ * What the rules say of plan and quad, at the place, with remedies that one key applies, and what was waived by whom.
+ */
 import type { Finding, Remedy, Waived, WireId } from '@junctor/core';
 import { judge, judgeAsReceived, splitWaived, whyRule, assemble } from '@junctor/core';
 import { useEffect, useMemo, useState } from 'react';
@@ -58,7 +60,10 @@ export function useSaid({ job, catalogue, state }: Bench): readonly Said[] {
   return useMemo(() => saidOf(job, catalogue, state), [job, catalogue, state]);
 }
 
-/** Of `all`: `wire` is whose findings are shown, `first` the key of one that is shown to begin with, whichever wire it is about. */
+/**
+ * Of `all`: `wire` is whose findings are shown, `first` the key of one that is shown to begin with, whichever wire it
+ * is about.
+ */
 export function useFindings(
   { job: { plan }, catalogue }: Bench,
   all: readonly Said[],

@@ -1,4 +1,6 @@
-/** Motors from above with the front marked: which output drives which corner, which way each turns, how the board lies. */
+/**
+ * Motors from above with the front marked: which output drives which corner, which way each turns, how the board lies.
+ */
 import { alignmentOf, alignmentWords, motorMap, tiltSigns, assemble } from '@junctor/core';
 import { useState } from 'react';
 import styled from 'styled-components';

@@ -1,4 +1,7 @@
-/** May it stay as it is? What a rule says, where, and the reason why it is let stay: kept with the name of whoever says so. */
+/**
+ * May it stay as it is? What a rule says, where, and the reason why it is let stay: kept with the name of whoever says
+ * so.
+ */
 import type { Finding, TerminalRef } from '@junctor/core';
 import { splitRef, waiverObjection, whyRule } from '@junctor/core';
 import { useState } from 'react';

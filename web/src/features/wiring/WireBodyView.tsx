@@ -1,4 +1,6 @@
-/** Another colour or gauge for one wire: judged by the rules before it is planned, and kept when the planner runs again. */
+/**
+ * Another colour or gauge for one wire: judged by the rules before it is planned, and kept when the planner runs again.
+ */
 import type { Finding } from '@junctor/core';
 import {
   ampsFor,

@@ -1,4 +1,7 @@
-/** The wiring, end by end: which wire goes to which pad, on the two boards it joins. A planned landing can be moved, a landing found elsewhere is kept as it is. */
+/**
+ * The wiring, end by end: which wire goes to which pad, on the two boards it joins. A planned landing can be moved, a
+ * landing found elsewhere is kept as it is.
+ */
 import type { RebasedPlan } from '@junctor/core';
 import {
   foundElsewhere,

@@ -1,4 +1,7 @@
-/** The ends that are walked: every one of the plan and of the quad once, soldered or in a plug, and what of them is there already. */
+/**
+ * The ends that are walked: every one of the plan and of the quad once, soldered or in a plug, and what of them is
+ * there already.
+ */
 import type { Build } from '@junctor/core';
 import { landedOn, terminalUnder, assemble } from '@junctor/core';
 import { describe, expect, it } from 'vitest';

@@ -1,4 +1,6 @@
-/** The ends of wires that are walked one by one: those of the plan, and those of the quad that the plan does not have. */
+/**
+ * The ends of wires that are walked one by one: those of the plan, and those of the quad that the plan does not have.
+ */
 import type { TerminalRef, Wire } from '@junctor/core';
 import { padWords, retained, terminalUnder, wireWords } from '@junctor/core';
 import type { Bench } from '../job/useBench';

@@ -1,4 +1,7 @@
-/** What the planner is asked: wishes, what could be wished besides, choices by hand, and old parts that may stay in. One row each. */
+/**
+ * What the planner is asked: wishes, what could be wished besides, choices by hand, and old parts that may stay in. One
+ * row each.
+ */
 import type { Asked, Pinned, Plan, Slot, WayOut, Wish, Assembly } from '@junctor/core';
 import {
   dormantParts,

@@ -1,4 +1,7 @@
-/** The models that could take the place of a part when wishes clash: controllers, boards and receivers of the shop's catalogue. */
+/**
+ * The models that could take the place of a part when wishes clash: controllers, boards and receivers of the shop's
+ * catalogue.
+ */
 import type { Assembly } from '@junctor/core';
 import { makeCatalogue } from '@junctor/core';
 import { useMemo } from 'react';

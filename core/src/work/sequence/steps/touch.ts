@@ -43,7 +43,9 @@ export const touch: StepKind<TouchStep> = {
   takesS: () => 5,
 };
 
-/** The record that makes a reading stale, or null. Main-lead readings stand on every act, and on power that went wrong. */
+/**
+ * The record that makes a reading stale, or null. Main-lead readings stand on every act, and on power that went wrong.
+ */
 function reopenedBy(reading: NoteOf<'reading'>, { touch: pair, reason }: ListedTouch, { log }: JobContext): Id | null {
   const mains = isOfMainLeads(reason);
   const act = invalidatedBy(reading, log, mains ? standsOnAll : standsOnTerminals(pair.black, pair.red));
