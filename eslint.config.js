@@ -13,7 +13,10 @@ export default tseslint.config(
       'no-restricted-syntax': ['error', { selector: 'ExportAllDeclaration', message: 'Name each export.' }],
       'max-lines': ['error', 300],
       // What Prettier leaves: comments. Strings may be longer.
-      'max-len': ['error', { code: 120, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true }],
+      'max-len': [
+        'error',
+        { code: 120, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true },
+      ],
       eqeqeq: 'error',
     },
   },
