@@ -1,5 +1,5 @@
 /** The kit table: one line of the pick list at a time, with where it lies and whether it is enough. */
-import type { KitLine, Step } from '@junctor/core';
+import type { StepOf } from '@junctor/core';
 import { amountWords, notesOf, possible, pickFor, stepWords, takesFor } from '@junctor/core';
 import styled from 'styled-components';
 import { useParts, useStock } from '../../api/stores';
@@ -32,17 +32,8 @@ const Lines = styled.ol`
 `;
 const stateWords = { enough: 'enough', short: 'short', used: 'enough, used', 'not listed': 'count by eye' } as const;
 
-export function CountView({
-  bench,
-  step,
-  line,
-  setMode,
-}: {
-  bench: Bench;
-  step: Step;
-  line: KitLine;
-  setMode: SetMode;
-}) {
+export function CountView({ bench, step, setMode }: { bench: Bench; step: StepOf<'count'>; setMode: SetMode }) {
+  const { line } = step;
   const stock = useStock();
   const parts = useParts('');
   const [typing, setTyping] = useState(false);
