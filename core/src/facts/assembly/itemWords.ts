@@ -1,5 +1,5 @@
 /** What things of an aircraft are called at the bench: short, one meaning each. */
-import type { PartKind, Terminal } from '../catalogue/partModel';
+import type { PartKind, PartModel, Terminal } from '../catalogue/partModel';
 import type { Slot, TerminalRef } from '../terms/names';
 import { splitJoint, splitRef } from '../terms/names';
 import type { Site } from '../terms/site';
@@ -72,6 +72,15 @@ export function padWords(ref: TerminalRef, assembly: Assembly): string {
   const model = assembly.model(slot);
   const terminal = assembly.terminal(ref);
   if (!model || !terminal) return printed(ref, assembly);
+  let words = padWordsOf.get(terminal);
+  if (words === undefined) padWordsOf.set(terminal, (words = clearWords(terminal, model)));
+  return words;
+}
+
+/** A pad's words follow from its model alone, and each step and finding asks for them. */
+const padWordsOf = new WeakMap<Terminal, string>();
+
+function clearWords(terminal: Terminal, model: PartModel): string {
   const twins = (terminal: Terminal) =>
     model.terminals.filter(
       (other) =>

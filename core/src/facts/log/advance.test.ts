@@ -113,7 +113,7 @@ const whole = (state: LogState) => ({
     record.id,
     placeSeq,
     madeSeq,
-    [...touched],
+    [...touched()],
     joints,
   ]),
   lastSeq: state.lastSeq,

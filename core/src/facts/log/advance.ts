@@ -7,7 +7,8 @@ import { assemble } from '../assembly/assembly';
 import type { Assembly } from '../assembly/assembly';
 import { emptyBuild } from '../assembly/build';
 import type { Catalogue } from '../catalogue/catalogue';
-import { touchedBy } from '../wiring/touchedBy';
+import { jointsOf, touchedBy } from '../wiring/touchedBy';
+import type { TerminalRef } from '../terms/names';
 import type { Act } from '../assembly/act';
 import type { Entry, LogState, NoteKind } from './logState';
 import { subjectOf } from './noteSubject';
@@ -68,12 +69,12 @@ function withEntry(state: LogState, entry: Entry): LogState {
 }
 
 function withAct(state: LogState, entry: Entry<Act>): LogState {
-  const asBuilt = applyAct(state.asBuilt, entry.record.body);
-  return {
-    ...state,
-    asBuilt,
-    acts: [...state.acts, { ...entry, ...touchedBy(entry.record.body, state.asBuilt, asBuilt) }],
-  };
+  const { body } = entry.record;
+  const asBuilt = applyAct(state.asBuilt, body);
+  let known: ReadonlySet<TerminalRef> | null = null;
+  const touched = () => (known ??= touchedBy(body, state.asBuilt, asBuilt));
+  const joints = asBuilt === state.asBuilt ? [] : jointsOf(body);
+  return { ...state, asBuilt, acts: [...state.acts, { ...entry, touched, joints }] };
 }
 
 function withNote(state: LogState, entry: Entry<Note>): LogState {

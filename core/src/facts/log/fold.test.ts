@@ -86,7 +86,7 @@ describe('fold', () => {
         now: 'bare',
       }),
     );
-    expect([...acts[4]!.touched].sort()).toEqual(['FC.R1', 'RX.T']);
+    expect([...acts[4]!.touched()].sort()).toEqual(['FC.R1', 'RX.T']);
     expect(acts[4]!.joints).toEqual(['T.b']);
   });
 });

@@ -28,9 +28,10 @@ export function follow(before: FollowedLog | null, log: readonly QuadRecord[], c
   // A log only grows, so what agrees at one place agrees before it.
   while (same > 0 && !agrees(known, same - 1, records[same - 1]!)) same--;
   if (same === records.length && same === known.records.length) return { ...known, records };
-  const states = known.states.slice(0, same + 1);
-  for (const record of records.slice(same)) states.push(advance(states.at(-1)!, record));
-  return { catalogue, records, states };
+  const kept = same === known.records.length ? known.states : known.states.slice(0, same + 1);
+  let last = kept.at(-1)!;
+  const added = records.slice(same).map((record) => (last = advance(last, record)));
+  return { catalogue, records, states: kept.concat(added) };
 }
 
 function agrees({ records, states }: FollowedLog, index: number, { id, seq }: QuadRecord): boolean {

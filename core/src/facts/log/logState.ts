@@ -13,9 +13,13 @@ export interface Entry<Body extends Act | Note = Act | Note> {
   madeSeq: number;
 }
 
-/** One act with what it touched: every terminal on the nets it changed, before and after. */
+/** One act with what it touched. */
 export interface ActEntry extends Entry<Act> {
-  touched: ReadonlySet<TerminalRef>;
+  /**
+   * Every terminal on the nets it changed, before and after. Worked out when it is first asked for: most acts come
+   * before any note that could stand on them.
+   */
+  touched(): ReadonlySet<TerminalRef>;
   /** Joints (`W12.b`) soldered, heated or freed by it. */
   joints: readonly string[];
 }

@@ -16,7 +16,7 @@ export function invalidatedBy(note: Entry, { acts }: Pick<LogState, 'acts'>, sta
 
 /** A reading stands on both its terminals' nets. */
 export function standsOnTerminals(...refs: TerminalRef[]): StandsOn {
-  return (act) => refs.some((ref) => act.touched.has(ref));
+  return (act) => refs.some((ref) => act.touched().has(ref));
 }
 
 /** A look stands on its joint. */

@@ -10,13 +10,9 @@ import { netlist } from './netlist';
 import type { Act } from '../assembly/act';
 import type { Assembly } from '../assembly/assembly';
 
-/** The terminals and joints touched; an act that changed nothing touches nothing but the joint it heated. */
-export function touchedBy(
-  act: Act,
-  before: Assembly,
-  after: Assembly,
-): { touched: ReadonlySet<TerminalRef>; joints: readonly string[] } {
-  if (before === after) return { touched: new Set(), joints: [] };
+/** The terminals touched; an act that changed nothing touches none. */
+export function touchedBy(act: Act, before: Assembly, after: Assembly): ReadonlySet<TerminalRef> {
+  if (before === after) return new Set();
   const touched = new Set<TerminalRef>();
   for (const assembly of [before, after]) {
     const nets = netlist(assembly);
@@ -26,10 +22,11 @@ export function touchedBy(
     }
     for (const wire of wiresOf(act)) nets.netOfWire(wire)?.terminals.forEach((other) => touched.add(other));
   }
-  return { touched, joints: jointsOf(act) };
+  return touched;
 }
 
-function jointsOf(act: Act): string[] {
+/** Joints (`W12.b`) that an act solders, heats or frees. */
+export function jointsOf(act: Act): string[] {
   return act.do === 'land' || act.do === 'reheat' || act.do === 'free' ? [jointName(act.wire, act.end)] : [];
 }
 
