@@ -5,7 +5,8 @@ export default defineConfig({
   outputDir: '../.out/playwright',
   timeout: 150_000,
   expect: { timeout: 10_000 },
-  workers: 1,
+  // Each worker has shops of its own, on free ports.
+  workers: 2,
   retries: 0,
   forbidOnly: true,
   reporter: [['list'], ['json']],
