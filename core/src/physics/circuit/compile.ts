@@ -10,6 +10,7 @@ import { matedPoints, pointOf } from '../../facts/wiring/netlist';
 import { areaMm2 } from '../../facts/wiring/wireAmps';
 import type { Site } from '../../facts/terms/site';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { remembered } from '../../facts/assembly/assembly';
 import { lengthMmOf } from '../geometry/wireLength';
 
 export type BranchElement =
@@ -41,7 +42,9 @@ const contactOhms = 0.01;
 const backDiode = { atA: 0.001, seriesOhms: 1 };
 
 /** @throws {RangeError} If a fitted part's model is not in the catalogue. */
-export function compile(assembly: Assembly): Circuit {
+export const compile = remembered(compiled);
+
+function compiled(assembly: Assembly): Circuit {
   const branches: Branch[] = [];
   const at: Record<TerminalRef, string> = {};
   for (const slot of Object.keys(assembly.build.slots)) {

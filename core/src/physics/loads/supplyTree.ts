@@ -10,6 +10,7 @@ import { packVolts } from '../../facts/terms/names';
 import { netlist } from '../../facts/wiring/netlist';
 import type { PowerStage } from '../../facts/terms/powerStage';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { remembered } from '../../facts/assembly/assembly';
 import { isHighValue } from '../../facts/catalogue/kinds';
 
 export interface Amps {
@@ -72,6 +73,16 @@ const nothing: Amps = { idle: 0, typical: 0, peak: 0 };
  * The tree of a build. A part that is not in it draws nothing; motors are not counted: their current is the pilot's.
  */
 export function supplyTree(assembly: Assembly, cells: Range, stage: PowerStage = 'pack'): SupplyTree {
+  const trees = treesOf(assembly);
+  const of = `${cells.join(' to ')} cells, ${stage}`;
+  let tree = trees.get(of);
+  if (!tree) trees.set(of, (tree = treeAt(assembly, cells, stage)));
+  return tree;
+}
+
+const treesOf = remembered(() => new Map<string, SupplyTree>());
+
+function treeAt(assembly: Assembly, cells: Range, stage: PowerStage): SupplyTree {
   const nets = netlist(assembly);
   const packV = packVolts(cells);
   const regulators: { id: string; slot: Slot; element: Regulator; from: string; to: string }[] = [];
