@@ -73,6 +73,8 @@ export { boardsOf, boardWires } from './facts/wiring/boardWires';
 export type { Net, Netlist } from './facts/wiring/netlist';
 export { netlist } from './facts/wiring/netlist';
 export { terminalUnder } from './facts/wiring/terminalUnder';
+export type { WireBand } from './facts/wiring/wireBand';
+export { wireBand } from './facts/wiring/wireBand';
 export { hexOf, wireHex } from './facts/wiring/wireHex';
 export { ampsFor, diameterMm } from './facts/wiring/wireAmps';
 export type { Finding, Severity } from './judgement/rules/finding';

@@ -1,4 +1,6 @@
 /** The leads of a part, or the wires of a bundle, as they lie in the hand: hollow while planned, filled once landed. */
+import type { WireBand } from '@junctor/core';
+import { wireBand } from '@junctor/core';
 import { useTheme } from 'styled-components';
 import { boardSize } from './boardSize';
 import { wireColour } from './wireColours';
@@ -25,21 +27,14 @@ export function Leads({ rows }: { rows: readonly LeadRow[] }) {
   );
 }
 
+const fromPx: Readonly<Record<LeadRow['state'], number>> = { current: 62, planned: 96, landed: 40, differs: 40 };
+const widestPx: Readonly<Record<WireBand, number>> = { thick: 22, medium: 15, thin: 9 };
+
 function Row({ row, y, pitch, width }: { row: LeadRow; y: number; pitch: number; width: number }) {
   const theme = useTheme();
   const { fill, casing } = wireColour(row.colour);
-  const widestOf = () => {
-    if (row.awg < 17) return 22;
-    if (row.awg < 25) return 15;
-    return 9;
-  };
-  const thick = Math.min(pitch * 0.3, widestOf());
-  const fromOf = () => {
-    if (row.state === 'current') return 62;
-    if (row.state === 'planned') return 96;
-    return 40;
-  };
-  const from = fromOf();
+  const thick = Math.min(pitch * 0.3, widestPx[wireBand(row.awg)]);
+  const from = fromPx[row.state];
   const size = pitch > 60 ? 18 : 16;
   const current = row.state === 'current';
   return (

@@ -2,6 +2,8 @@
  * A board with everything wired to it, old and new: each pad's wire runs out to words that say where it leads and what
  * becomes of it.
  */
+import type { WireBand } from '@junctor/core';
+import { wireBand } from '@junctor/core';
 import type { BoardWire, Leader, PartModel, Side, XY } from '@junctor/core';
 import { edgeOf, exitsOf, placeLeaders, sidesOf, span, terminalOf, terminalRef } from '@junctor/core';
 import { useTheme } from 'styled-components';
@@ -29,6 +31,8 @@ interface WholeBoardProps {
   say: (wire: BoardWire) => string;
   onPick: (wire: BoardWire) => void;
 }
+
+const widthPx: Readonly<Record<WireBand, number>> = { thick: 6, medium: 4.5, thin: 3.5 };
 
 export function WholeBoard({ slot, model, side, marks, wires, current, say, onPick }: WholeBoardProps) {
   const at = wires.map(({ terminal }) => terminalOf(model, terminal)!);
@@ -162,12 +166,7 @@ function Run({
 }) {
   const theme = useTheme();
   const { fill, casing } = wireColour(wire.colour);
-  const widthOf = () => {
-    if (wire.awg < 17) return 6;
-    if (wire.awg < 25) return 4.5;
-    return 3.5;
-  };
-  const width = widthOf();
+  const width = widthPx[wireBand(wire.awg)];
   const edge = casing === '#20262b' ? casing : theme.ink;
   const path = `M${[...from, bend, end].map((point) => point.join(' ')).join('L')}`;
   const out = Math.sign(end[0] - bend[0]);

@@ -1,4 +1,6 @@
 /** The wire at a pad, in its true colour: leaves along the pad's axis, bends by 45 degrees, runs to the other hand. */
+import type { WireBand } from '@junctor/core';
+import { wireBand } from '@junctor/core';
 import type { PartModel, Terminal, XY } from '@junctor/core';
 import { useTheme } from 'styled-components';
 import { boardSize } from './boardSize';
@@ -16,6 +18,8 @@ export interface DrawnWire {
 
 const bendPx = 12;
 
+const widthPx: Readonly<Record<WireBand, number>> = { thick: 12, medium: 8, thin: 6 };
+
 export function WireRun({
   wire,
   terminal,
@@ -29,12 +33,7 @@ export function WireRun({
 }) {
   const theme = useTheme();
   const { fill, casing } = wireColour(wire.colour);
-  const widthOf = () => {
-    if (wire.awg < 17) return 12;
-    if (wire.awg < 25) return 8;
-    return 6;
-  };
-  const width = widthOf();
+  const width = widthPx[wireBand(wire.awg)];
   const path = run(terminal, model, view, wire.towards);
   const edge = casing === '#20262b' ? casing : theme.ink;
   return (

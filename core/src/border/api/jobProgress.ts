@@ -1,4 +1,5 @@
 /** How far a job is, as its quad hangs on the Floor: what there is of it, what comes next, what stands against it. */
+import { frameOf } from '../../facts/assembly/frameOf';
 import { isMotor, liesByArrow } from '../../facts/catalogue/kinds';
 import type { Assembly } from '../../facts/assembly/assembly';
 import type { Slot, XY } from '../../facts/terms/names';
@@ -57,7 +58,7 @@ const lowerOut = 1.08;
 /** Where motors are seen from above: at the frame's corners where the plan has one. */
 function motorPlaces(target: Assembly): { slot: Slot; atMm: XY; discMm: number }[] {
   const slots = Object.keys(target.build.slots);
-  const frame = slots.map((slot) => target.model(slot)!.frame).find(Boolean);
+  const frame = frameOf(target);
   const motors = slots.filter((slot) => isMotor(target.model(slot)!.kind));
   return motors.map((slot, index) => {
     const corner = frame?.corners.find((place) => place.index === Number(slot.replace(/\D/g, '')));

@@ -4,6 +4,8 @@
  * are wired, and from each pad the wire in its true colour out to words that say where it leads. Text only; lengths in
  * mm.
  */
+import type { WireBand } from '../../facts/wiring/wireBand';
+import { wireBand } from '../../facts/wiring/wireBand';
 import { emptyBuild } from '../../facts/assembly/build';
 import { terminalOf } from '../../facts/catalogue/catalogue';
 import type { PartModel, Side } from '../../facts/catalogue/partModel';
@@ -110,17 +112,13 @@ function blockOf(assembly: Assembly, { slot, model, side, wires }: Drawn): Block
   };
 }
 
+const widthMm: Readonly<Record<WireBand, number>> = { thick: 1.1, medium: 0.85, thin: 0.65 };
+
 /** A wire with an edge, so that every colour is seen on paper. */
 function run(points: readonly XY[], colour: string, awg: number): string {
-  const width = widthOf(awg);
+  const width = widthMm[wireBand(awg)];
   const path = `M${points.map((point) => point.map(n).join(' ')).join('L')}`;
   return `<path d="${path}" fill="none" stroke="${ink}" stroke-width="${n(width + 0.4)}" stroke-linejoin="round"/><path d="${path}" fill="none" stroke="${hexOf(colour)}" stroke-width="${width}" stroke-linejoin="round"/>`;
-}
-
-function widthOf(awg: number) {
-  if (awg < 17) return 1.1;
-  if (awg < 25) return 0.85;
-  return 0.65;
 }
 
 function arrowWords(model: PartModel, place: (at: XY) => XY): string {

@@ -3,6 +3,7 @@
  * Units: mm; x to the right, y forward, z up. A part without a place of its own is taken to be where its kind usually
  * is.
  */
+import { frameOf } from '../../facts/assembly/frameOf';
 import type { Pose } from '../../facts/assembly/build';
 import type { PartKind, PartModel } from '../../facts/catalogue/partModel';
 import type { TerminalRef, XY } from '../../facts/terms/names';
@@ -37,10 +38,7 @@ export function placeOf(assembly: Assembly, slot: string): Pose {
   if (pose) return pose;
   const kind = assembly.model(slot)!.kind;
   const number = /^(ESC|M)(\d+)$/.exec(slot)?.[2];
-  const frame = Object.keys(assembly.build.slots)
-    .map((key) => assembly.model(key)!.frame)
-    .find((frame) => frame);
-  const corner = number ? frame?.corners.find(({ index }) => index === Number(number)) : undefined;
+  const corner = number ? frameOf(assembly)?.corners.find(({ index }) => index === Number(number)) : undefined;
   const share = kind === 'esc' ? 0.5 : 1;
   const atMm = corner ? ([corner.atMm[0] * share, corner.atMm[1] * share, 6] as const) : (usual[kind] ?? [0, 0, 0]);
   // Boards of the stack lie with their arrow forward.

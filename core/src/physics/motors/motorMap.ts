@@ -2,6 +2,7 @@
  * Motor map: which output of the controller drives which corner, as the wires, the plug and the ESC's channels lead it,
  * and which way each motor must turn by the airframe's table. Corners are seen from above, front up.
  */
+import { frameOf } from '../../facts/assembly/frameOf';
 import type { FrameBody, Port } from '../../facts/catalogue/partModel';
 import type { PortId, Slot, XY } from '../../facts/terms/names';
 import { splitRef, terminalRef } from '../../facts/terms/names';
@@ -32,7 +33,7 @@ export interface MotorPlace {
 export function motorMap(assembly: Assembly, convention: 'normal' | 'reversed' = 'normal'): MotorPlace[] {
   const nets = netlist(assembly);
   const slots = Object.keys(assembly.build.slots);
-  const frame = slots.map((slot) => assembly.model(slot)!.frame).find((frame) => frame);
+  const frame = frameOf(assembly);
   const motors = slots.filter((slot) => assembly.model(slot)!.kind === 'motor');
   const senses = frame ? turningSenses(frame.corners) : new Map<number, Sense>();
   return motors

@@ -3,6 +3,7 @@
  * on its output, and the plug between ESC and controller. Channel n and output n belong together; which motor goes to
  * which channel of a board follows from how the board lies, for the straightest leads.
  */
+import { frameOf } from '../../facts/assembly/frameOf';
 import type { Build } from '../../facts/assembly/build';
 import { emptyBuild, landedOn } from '../../facts/assembly/build';
 import type { PartModel } from '../../facts/catalogue/partModel';
@@ -132,9 +133,7 @@ function straightest(assembly: Assembly, channels: readonly Channel[], keep: Bui
     .filter((slot) => assembly.model(slot)!.kind === 'motor' && number(slot) <= channels.length)
     .sort((a, b) => number(a) - number(b));
   const own = new Set(channels.map(({ slot }) => slot)).size === channels.length;
-  const corners = Object.keys(assembly.build.slots)
-    .map((slot) => assembly.model(slot)!.frame)
-    .find((frame) => frame)?.corners;
+  const corners = frameOf(assembly)?.corners;
   if (own || !corners || motors.length > 12) return new Map(motors.map((slot) => [slot, channels[number(slot) - 1]!]));
   const distance = motors.map((motor) =>
     channels.map((channel) => {

@@ -1,10 +1,11 @@
 /** The kit as a file: written for whoever picks it, read back with what was counted. */
+import { CsvFaults } from '../../ui/CsvFaults';
 import { notesOf, pickFor, takesFor } from '@junctor/core';
 import { useState } from 'react';
 import { FileField } from '../../ui/form';
 import { useParts, useStock } from '../../api/stores';
 import { saveFile } from '../../ui/saveFile';
-import { Lines, Small } from '../../ui/Sheet';
+import { Small } from '../../ui/Sheet';
 import type { Bench } from '../job/useBench';
 import type { CsvFault } from '../../ui/csvRows';
 import { readKit, writeKit } from '../stores/stockCsv';
@@ -13,7 +14,7 @@ export function KitFile({ bench }: { bench: Bench }) {
   const [faults, setFaults] = useState<readonly CsvFault[]>([]);
   const stock = useStock().data ?? [];
   const inShop = (useParts('').data ?? []).filter(({ onQuad }) => onQuad === null);
-  const [message, setSays] = useState<string | null>(null);
+  const [message, setMessage] = useState<string | null>(null);
   const steps = bench.state.steps.filter((step) => step.verb === 'count');
   if (steps.length === 0) return null;
   const counted = new Map(
@@ -22,7 +23,7 @@ export function KitFile({ bench }: { bench: Bench }) {
       .map(({ record }) => [record.body.line, record.body.have]),
   );
   const take = async (file: File) => {
-    setSays(null);
+    setMessage(null);
     const read = readKit(
       await file.text(),
       steps.map(({ line }) => line),
@@ -47,7 +48,7 @@ export function KitFile({ bench }: { bench: Bench }) {
         };
       }),
     );
-    setSays(`${read.rows.length} lines counted in`);
+    setMessage(`${read.rows.length} lines counted in`);
   };
   return (
     <>
@@ -77,20 +78,7 @@ export function KitFile({ bench }: { bench: Bench }) {
           {message}
         </p>
       )}
-      {faults.length > 0 && (
-        <p role="alert" style={{ fontWeight: 700 }}>
-          ▲ Nothing of the file was taken
-        </p>
-      )}
-      <Lines aria-label="Kit faults">
-        {faults.slice(0, 20).map(({ line, message: what }, index) => (
-          <li key={index}>
-            <span>
-              line {line}: {what}
-            </span>
-          </li>
-        ))}
-      </Lines>
+      <CsvFaults label="Kit faults" refused="file" faults={faults} atMost={20} />
     </>
   );
 }

@@ -1,6 +1,6 @@
 /** A look with the magnifier at a row of joints, or into a plug. */
 import type { Note, StepOf } from '@junctor/core';
-import { jointWords, lookedAt, stepWords } from '@junctor/core';
+import { jointWords, lookedAt, splitJoint, stepWords } from '@junctor/core';
 import { useState } from 'react';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
@@ -93,5 +93,7 @@ function contactsOf(bench: Bench, { slot, connector }: { slot: string; connector
 }
 
 function shortName(joint: string): string {
-  return joint.replace(/\.[ab]$/, (end) => (end === '.a' ? ', near' : ''));
+  const parts = splitJoint(joint);
+  if (!parts) return joint;
+  return parts.end === 0 ? `${parts.wire}, near` : parts.wire;
 }

@@ -1,6 +1,6 @@
 /** Problem: six big choices, then what to do about it. */
 import type { Note } from '@junctor/core';
-import { jointWords } from '@junctor/core';
+import { jointWords, splitJoint } from '@junctor/core';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
 import { handsFor } from './hands';
@@ -48,7 +48,7 @@ export function WhatToDoView({ bench, defect, setMode }: { bench: Bench; defect:
     bench.record([look], current?.id ?? null);
     setMode(work);
   };
-  const wire = joint?.replace(/\.[ab]$/, '') ?? null;
+  const wire = (joint && splitJoint(joint)?.wire) ?? null;
   const answers: Answer[] = [
     { key: 'Escape', label: 'Close', act: () => setMode(work) },
     { key: '1', label: 'Redo the last joint', act: redo, blocked: joint ? null : 'No joint has been made yet' },

@@ -1,6 +1,6 @@
 /** A reading that no good build shows: what it was, where it can come from, and the way on. */
 import type { Note } from '@junctor/core';
-import { jointWords, suspectJoints, terminalWords } from '@junctor/core';
+import { jointWords, splitJoint, suspectJoints, terminalWords } from '@junctor/core';
 import styled from 'styled-components';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
@@ -41,7 +41,7 @@ export function StopView({ bench, step, reading, setMode, onRetry }: StopProps) 
     { key: '*', also: ['p'], label: 'Log a fault', act: () => setMode({ is: 'fault', symptom }) },
     ...suspects.map((joint, index): Answer => ({
       key: String(index + 1),
-      label: `Rework ${joint.replace(/\.[ab]$/, '')}`,
+      label: `Rework ${splitJoint(joint)!.wire}`,
       act: () => rework(joint),
     })),
     { key: '0', label: 'Touch again', act: onRetry },

@@ -1,4 +1,5 @@
 /** Stock and offcuts: counted, moved, put back; in and out as CSV. */
+import { CsvFaults } from '../../ui/CsvFaults';
 import type { StockLine } from '@junctor/core';
 import { amountWords } from '@junctor/core';
 import { useState } from 'react';
@@ -28,7 +29,7 @@ export function StockPage() {
   const stock = useStock();
   const [typed, setTyped] = useState('');
   const [faults, setFaults] = useState<readonly CsvFault[]>([]);
-  const [message, setSays] = useState<string | null>(null);
+  const [message, setMessage] = useState<string | null>(null);
   const counted = useSend<{ rows: readonly StockLine[] }>(() => '/stock/counted', ['stock']);
   const lines = stock.data ?? [];
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
@@ -36,11 +37,11 @@ export function StockPage() {
     words.every((word) => `${name} ${key} ${place}`.toLowerCase().includes(word)),
   );
   const take = async (file: File) => {
-    setSays(null);
+    setMessage(null);
     const read = readStock(await file.text(), newId);
     setFaults(read.ok ? [] : read.faults);
     if (read.ok)
-      counted.mutate({ rows: read.rows }, { onSuccess: () => setSays(`${read.rows.length} lines counted in`) });
+      counted.mutate({ rows: read.rows }, { onSuccess: () => setMessage(`${read.rows.length} lines counted in`) });
   };
   return (
     <Sheet
@@ -87,20 +88,7 @@ export function StockPage() {
               {message}
             </p>
           )}
-          {faults.length > 0 && (
-            <p role="alert" style={{ fontWeight: 700 }}>
-              ▲ Nothing of the file was taken
-            </p>
-          )}
-          <Lines aria-label="Faults">
-            {faults.slice(0, 30).map(({ line, message: what }, index) => (
-              <li key={index}>
-                <span>
-                  line {line}: {what}
-                </span>
-              </li>
-            ))}
-          </Lines>
+          <CsvFaults label="Faults" refused="file" faults={faults} atMost={30} />
           <FormProblem message={counted.error?.message ?? null} />
           <h2>Put an offcut back</h2>
           <OffcutForm />

@@ -1,4 +1,5 @@
 /** All wires as a table: filtered by part, rail or signal, sorted, planned against built; written and read as CSV. */
+import { CsvFaults } from '../../ui/CsvFaults';
 import type { Build, PlanChange, WireRow, Assembly } from '@junctor/core';
 import {
   buildFileOf,
@@ -20,7 +21,7 @@ import { useChangePlan } from '../../api/queries';
 import type { CsvFault } from '../../ui/csvRows';
 import { ChoiceField, FileField, WordsField } from '../../ui/form';
 import { saveFile } from '../../ui/saveFile';
-import { Lines, Sheet, Small } from '../../ui/Sheet';
+import { Sheet, Small } from '../../ui/Sheet';
 import type { Bench } from '../job/useBench';
 import { WithBench } from '../job/WithBench';
 import { readWires, writeWires } from './wireCsv';
@@ -190,21 +191,7 @@ function WiresSheet({ bench }: { bench: Bench }) {
             ▲ The plan was not changed: {change.error.message}
           </p>
         )}
-        {faults.length > 0 && (
-          <p role="alert" style={{ fontWeight: 700, fontSize: 18 }}>
-            ▲ Nothing of the list was taken
-          </p>
-        )}
-        <Lines aria-label="Faults">
-          {faults.slice(0, 12).map(({ line, message }, index) => (
-            <li key={index}>
-              <span>
-                {line > 0 ? `line ${line}: ` : ''}
-                {message}
-              </span>
-            </li>
-          ))}
-        </Lines>
+        <CsvFaults label="Faults" refused="list" faults={faults} atMost={12} />
         <Table aria-label="Wires">
           <thead>
             <tr>
