@@ -101,8 +101,9 @@ export async function touchUntil(page: Page, wanted: RegExp, most = 80): Promise
   throw new Error(`did not come to ${String(wanted)}`);
 }
 
-/** The quad's log, as the server has it. */
+/** The quad's log, as the server has it: the page goes on before that, so what it has kept is waited for. */
 export async function logOf(page: Page, url: string, quadId: string): Promise<LogRecord[]> {
+  await page.waitForFunction(() => !Object.keys(localStorage).some((key) => key.startsWith('junctor.outbox.')));
   const response = await page.request.get(`${url}/api/quads/${quadId}/records`);
   expect(response.ok()).toBe(true);
   return (await response.json()) as LogRecord[];
