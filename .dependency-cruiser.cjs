@@ -70,12 +70,30 @@ for (const storey of new Set(concepts.map((concept) => concept.split('/')[0]))) 
 }
 const folders = list('server').join(' ').split(/\s+/);
 allListed('server/src', folders, ['testing']);
+const pages = list('web').join(' ').split(/\s+/);
+allListed('web/src', pages, ['testing']);
 
 module.exports = {
   forbidden: [
     ...roomRules(),
     ...inOrder('core', 'core/src', concepts),
     ...inOrder('server', 'server/src', folders),
+    ...inOrder('web', 'web/src', pages),
+    forbid(
+      'features do not import each other',
+      { path: '^web/src/features/([^/]+)/' },
+      {
+        path: '^web/src/features/',
+        pathNot: '^web/src/features/$1/',
+      },
+    ),
+    forbid(
+      'only routes.tsx joins the features',
+      { path: '^web/src/[^/]+$', pathNot: '^web/src/routes.tsx$' },
+      {
+        path: '^web/src/features/',
+      },
+    ),
     forbid(
       'oracles import only types',
       { path: '^proof/src/oracles/' },

@@ -118,7 +118,6 @@ export { possible, poweredV } from './facts/terms/possible';
 export { parseQuantity } from './facts/terms/quantity';
 export { openFaults, validPermit } from './work/sequence/permit';
 export { alloyOf, recipeFor } from './physics/joints/recipe';
-export type { Recipe } from './physics/joints/recipe';
 export {
   jointWords,
   padWords,
@@ -130,7 +129,12 @@ export {
   terminalWords,
   wireWords,
 } from './facts/assembly/itemWords';
+export { bandWords, numberWords, toneWords } from './border/words/readingWords';
+export { recordWords } from './border/words/recordWords';
 export { stepWords, whyNow } from './border/words/stepWords';
+export type { ExpectationSchool } from './judgement/checks/expectationSchool';
+export { expectationSchool, expectationSchoolOf } from './judgement/checks/expectationSchool';
+export type { Recipe } from './physics/joints/recipe';
 export { isBoard, isBatteryLead, isController, isMotor, liesByArrow } from './facts/catalogue/kinds';
 export type { Meaning } from './judgement/labels/meaning';
 export { meaning, meaningWords } from './judgement/labels/meaning';

@@ -107,7 +107,7 @@ test('the wiring and what belongs to it are accessible', async ({ page, shop }) 
   await page.goto(`${job}/wires`);
   await expect(page.getByRole('table', { name: 'Wires' })).toBeVisible();
   await readable(page);
-  await page.goto(`${job}/setup`);
+  await page.goto(`${job}/set-up`);
   await expect(page.getByRole('list', { name: 'Ports' })).toBeVisible();
   await readable(page);
 });

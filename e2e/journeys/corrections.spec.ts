@@ -46,7 +46,7 @@ test('corrections, an open fault, a short', async ({ page, shop }) => {
     await page.keyboard.press('Enter');
     await expect(sentence(page)).toContainText('Solder lead B of motor M3');
     const id = await quadId(page, shop.url, 'Vineyard');
-    await page.goto(`${shop.url}/quads/${id}`);
+    await page.goto(`${shop.url}/quads/${id}/book`);
     await expect(page.getByRole('heading', { name: 'Faults: 1, 1 open' })).toBeVisible();
     await page.getByLabel('Mended: what was done').focus();
     await page.keyboard.type('pad glued down, wire to the hole beside it');

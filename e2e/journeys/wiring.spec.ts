@@ -204,7 +204,7 @@ test('two people at once, the wire list, the set-up sheet', async ({ page, shop 
 
   await test.step('the sheet mirrors the wiring, and a pasted dump is held against it', async () => {
     const { id } = await jobOf(page, shop.url, 'Vineyard frost-patrol');
-    await page.goto(`${shop.url}/jobs/${id}/setup`);
+    await page.goto(`${shop.url}/jobs/${id}/set-up`);
     await expect(page.getByRole('list', { name: 'Ports' })).toContainText('receiver (RX)');
     // Printed it is one page: the sheet alone, without doors and forms.
     await page.emulateMedia({ media: 'print' });

@@ -14,6 +14,7 @@ const writes: Readonly<Record<string, string>> = {
   person: 'INSERT, UPDATE',
   device: 'INSERT',
   session: 'INSERT, DELETE',
+  hand: 'INSERT',
   setting: 'INSERT',
   customer: 'INSERT, UPDATE',
   quad: 'INSERT, UPDATE',

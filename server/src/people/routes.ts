@@ -5,7 +5,7 @@ import { toSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import type { Deps } from '../http/Deps';
 import { idFrom, validated } from '../http/validated';
-import { hashSecret, personIn, requireLead } from '../session/session';
+import { hashSecret, requireLead } from '../session/session';
 
 export function peopleRoutes({ database, now }: Deps): Router {
   const router = Router();
@@ -27,9 +27,10 @@ export function peopleRoutes({ database, now }: Deps): Router {
   router.post('/people/:id/retire', async (request, response) => {
     requireLead(response);
     const id = idFrom(request.params.id);
-    if (id === personIn(response).personId)
-      throw new ApiError(409, 'person.self', 'Nobody retires themselves: another lead can');
     await database.transaction(async (queries) => {
+      const leads = await queries.rows<{ id: string }>('people/listLeads');
+      if (leads.length === 1 && leads[0]!.id === id)
+        throw new ApiError(409, 'person.last.lead', 'The last lead cannot leave: make another lead first');
       await queries.write('people/retirePerson', { id, at: toSqlTime(now().toISOString()) });
       await queries.write('session/deletePersonSessions', { personId: id });
     });

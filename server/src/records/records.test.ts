@@ -158,6 +158,51 @@ describe('the border', () => {
     expect((await technician.get('/floor')).status).toBe(401);
   });
 
+  it('lets a lead leave, but never the last one', async () => {
+    expect((await lead.post(`/people/${lead.personId}/retire`, {})).body.code).toBe('person.last.lead');
+    const second = { id: v7(), name: 'Second lead', role: 'lead', password: 'long enough' };
+    await lead.post('/people', second);
+    expect((await lead.post(`/people/${second.id}/retire`, {})).status).toBe(204);
+    expect((await lead.post(`/people/${lead.personId}/retire`, {})).body.code).toBe('person.last.lead');
+  });
+
+  it('takes what somebody recorded before they left as theirs, by the hand that they were given', async () => {
+    const gone = { id: v7(), name: 'Gone by then', role: 'technician', password: 'long enough' };
+    await lead.post('/people', gone);
+    const tablet = anonymous(shop.url);
+    const device = { id: tablet.deviceId, label: 'tablet' };
+    const { hand } = (await tablet.post('/session', { name: gone.name, password: gone.password, device })).body;
+    await lead.post(`/people/${gone.id}/retire`, {});
+    const theirs = sent({ ...tablet, personId: gone.id }, job.jobId, { saw: 'caution', id: 'hot iron' });
+    const path = `/quads/${job.quadId}/records`;
+    // Without the hand, with a wrong one, and from another device they stay refused.
+    for (const by of [{}, { hand: 'not theirs' }])
+      expect((await lead.post(path, { records: [theirs], ...by })).body.code).toBe('record.person');
+    const elsewhere = { ...theirs, id: v7(), deviceId: lead.deviceId };
+    expect((await lead.post(path, { records: [elsewhere], hand })).body.code).toBe('record.person');
+    expect((await lead.post(path, { records: [theirs], hand })).status).toBe(200);
+    const stored = (await log()).find(({ id }) => id === theirs.id) as unknown as { person: string };
+    expect(stored.person).toBe('Gone by then');
+  });
+
+  it('keeps the sessions of two shops on one host apart', async () => {
+    const other = await startTestShop();
+    try {
+      await firstLead(other.url);
+      const cookieOf = async (url: string, name: string) => {
+        const response = await fetch(`${url}/api/session`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ name, password: 'long enough', device: { id: v7(), label: 'x' } }),
+        });
+        return response.headers.get('set-cookie')!.split('=')[0];
+      };
+      expect(await cookieOf(shop.url, 'Lead')).not.toBe(await cookieOf(other.url, 'Lead'));
+    } finally {
+      await other.stop();
+    }
+  });
+
   it('lists quads and customers by the first letters, wildcards taken as letters', async () => {
     expect((await lead.get('/quads?q=Quad')).body).not.toHaveLength(0);
     expect((await lead.get('/quads?q=%25')).body).toHaveLength(0);

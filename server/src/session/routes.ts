@@ -49,7 +49,7 @@ function makeFirstLead({ database, now }: Deps): RequestHandler {
       device: Device;
     }>(firstLead, request.body);
     const secretHash = await hashSecret(password);
-    await database.transaction(async (queries) => {
+    const hand = await database.transaction(async (queries) => {
       if (await hasPeople(queries)) throw new ApiError(409, 'shop.has.people', 'This shop has a lead already: sign in');
       await queries.write('people/insertPerson', { id, name, role: 'lead', secretHash });
       const at = toSqlTime(now().toISOString());
@@ -60,9 +60,9 @@ function makeFirstLead({ database, now }: Deps): RequestHandler {
         personId: id,
         at,
       });
-      await openSession(queries, response, { personId: id, device, now: now() });
+      return openSession(queries, response, { personId: id, device, now: now() });
     });
-    response.status(201).json({ personId: id, deviceId: device.id, name, role: 'lead' });
+    response.status(201).json({ personId: id, deviceId: device.id, name, role: 'lead', hand });
   };
 }
 
@@ -86,8 +86,8 @@ function startSession({ database, now }: Deps): RequestHandler {
     const matches = await verifySecret(person?.secretHash ?? (await nobody), password);
     if (!person || !matches)
       throw new ApiError(401, 'sign.in.wrong', 'Name and password do not match', { path: 'password' });
-    await openSession(database, response, { personId: person.id, device, now: now() });
-    response.json({ personId: person.id, deviceId: device.id, name: person.name, role: person.role });
+    const hand = await openSession(database, response, { personId: person.id, device, now: now() });
+    response.json({ personId: person.id, deviceId: device.id, name: person.name, role: person.role, hand });
   };
 }
 

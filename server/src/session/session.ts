@@ -15,7 +15,6 @@ export interface Person {
   role: 'technician' | 'lead';
 }
 
-const cookieName = 'junctor_session';
 const lastsMs = 30 * 24 * 3600 * 1000;
 
 /** Memory-hard: argon2id, 19 MiB, two passes. */
@@ -27,13 +26,17 @@ export function verifySecret(secretHash: string, secret: string): Promise<boolea
   return verify(secretHash, secret);
 }
 
-/** Makes a session and sets its cookie. */
+/**
+ * Makes a session and sets its cookie. Returns the person's hand: with it their records may arrive after somebody else
+ * has signed in on the device, or they have left the shop.
+ */
 export async function openSession(
   queries: Queries,
   response: Response,
   { personId, device, now }: { personId: string; device: { id: string; label: string }; now: Date },
-): Promise<void> {
+): Promise<string> {
   const token = randomBytes(32).toString('base64url');
+  const hand = randomBytes(32).toString('base64url');
   await queries.write('session/insertDevice', { id: device.id, label: device.label });
   const expiresAt = toSqlTime(new Date(now.getTime() + lastsMs).toISOString());
   await queries.write('session/insertSession', {
@@ -42,13 +45,25 @@ export async function openSession(
     deviceId: device.id,
     expiresAt,
   });
-  response.cookie(cookieName, token, { httpOnly: true, sameSite: 'strict', path: '/', maxAge: lastsMs });
+  await queries.write('session/insertHand', {
+    tokenHash: hashToken(hand),
+    personId,
+    deviceId: device.id,
+    givenAt: toSqlTime(now.toISOString()),
+  });
+  response.cookie(cookieName(response.req), token, {
+    httpOnly: true,
+    sameSite: 'strict',
+    path: '/',
+    maxAge: lastsMs,
+  });
+  return hand;
 }
 
 export async function closeSession(queries: Queries, request: Request, response: Response): Promise<void> {
   const token = tokenOf(request);
   if (token) await queries.write('session/deleteSession', { tokenHash: hashToken(token) });
-  response.clearCookie(cookieName, { path: '/' });
+  response.clearCookie(cookieName(request), { path: '/' });
 }
 
 /** Whoever is signed in, or null. */
@@ -56,6 +71,14 @@ export async function personOf(queries: Queries, request: Request, now: Date): P
   const token = tokenOf(request);
   if (!token) return null;
   return queries.row<Person>('session/findSession', { tokenHash: hashToken(token), now: toSqlTime(now.toISOString()) });
+}
+
+/** Whose hand it is, also after they have left; null for one that nobody was given. */
+export async function holderOf(
+  queries: Queries,
+  hand: string,
+): Promise<Pick<Person, 'personId' | 'deviceId' | 'role'> | null> {
+  return queries.row('session/findHand', { tokenHash: hashToken(hand) });
 }
 
 /** Lets only signed-in people through; the person stands in `response.locals.person`. */
@@ -77,8 +100,13 @@ export function requireLead(response: Response): void {
   if (personIn(response).role !== 'lead') throw new ApiError(403, 'lead.only', 'Only a lead can do that');
 }
 
+/** Cookies know no ports: shops on one host have a name each, so that none signs the other out. */
+function cookieName({ socket }: Request): string {
+  return `junctor_session_${socket.localPort}`;
+}
+
 function tokenOf(request: Request): string | null {
-  return parseCookie(request.headers.cookie ?? '')[cookieName] ?? null;
+  return parseCookie(request.headers.cookie ?? '')[cookieName(request)] ?? null;
 }
 
 function hashToken(token: string): Buffer {

@@ -17,10 +17,23 @@ export class OfflineError extends Error {
   override name = 'OfflineError';
 }
 
+/** The server is there and cannot do it now: too much asked, not ready, or broken on it. */
+export class NotNowError extends OfflineError {
+  override name = 'NotNowError';
+  constructor(
+    readonly status: number,
+    message: string,
+    /** When it may be asked again, as the server has said. */
+    readonly afterMs: number | null,
+  ) {
+    super(message);
+  }
+}
+
 /** A request that is not answered by then may be sent again. */
 const patienceMs = 15_000;
 
-/** @throws {ApiError} When the server refuses. @throws {OfflineError} When there is no answer. */
+/** @throws {ApiError} When the server refuses. @throws {OfflineError} When there is no answer, or not now. */
 export async function request<T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> {
   let response: Response;
   try {
@@ -37,7 +50,8 @@ export async function request<T>(method: 'GET' | 'POST' | 'DELETE', path: string
   const text = await response.text();
   const json = parse(text);
   if (response.ok && json !== undefined) return json as T;
-  if (response.status >= 500 || json === undefined) throw new OfflineError('the server is not ready');
+  if (response.status >= 500 || response.status === 429 || json === undefined)
+    throw new NotNowError(response.status, notNowWords(response.status), retryAfterMs(response));
   throw new ApiError(response.status, json as Refusal);
 }
 
@@ -47,4 +61,14 @@ function parse(text: string): unknown {
   } catch {
     return undefined;
   }
+}
+
+function notNowWords(status: number): string {
+  if (status === 429) return 'the server asks to wait';
+  return status === 500 ? 'the server failed on it' : 'the server is not ready';
+}
+
+function retryAfterMs({ headers }: Response): number | null {
+  const seconds = Number(headers.get('retry-after') ?? NaN);
+  return Number.isFinite(seconds) && seconds > 0 ? seconds * 1000 : null;
 }

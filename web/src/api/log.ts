@@ -3,22 +3,24 @@ import type { QueryClient } from '@tanstack/react-query';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { request } from './client';
-import { useOutbox } from './outbox';
-import type { NamedRecord, Person } from './types';
+import { keys } from './keys';
+import { useKeptBatches } from './outbox';
+import type { NamedRecord } from './types';
 
 const pollMs = 3000;
-const logKey = (quadId: string) => ['log', quadId] as const;
 
 /** Records by seq, then those that are kept here; undefined until the first answer. */
 export function useLog(quadId: string | undefined): readonly NamedRecord[] | undefined {
   const client = useQueryClient();
-  const { batches } = useOutbox();
+  const batches = useKeptBatches();
   const query = useQuery({
-    queryKey: logKey(quadId ?? ''),
+    queryKey: keys.log(quadId ?? ''),
     enabled: quadId !== undefined,
     refetchInterval: pollMs,
+    // Records never change: what is known keeps its identity without being compared.
+    structuralSharing: false,
     queryFn: async () => {
-      const known = () => client.getQueryData<NamedRecord[]>(logKey(quadId!)) ?? [];
+      const known = () => client.getQueryData<NamedRecord[]>(keys.log(quadId!)) ?? [];
       const later = await request<NamedRecord[]>('GET', `/quads/${quadId}/records?after=${known().at(-1)?.seq ?? 0}`);
       return merged(known(), later);
     },
@@ -27,25 +29,18 @@ export function useLog(quadId: string | undefined): readonly NamedRecord[] | und
   return useMemo(() => {
     if (!data) return undefined;
     const known = new Set(data.map(({ id }) => id));
-    const person = client.getQueryData<Person>(['session'])?.name ?? '';
-    const kept = batches.filter((batch) => batch.quadId === quadId).flatMap(({ records }) => records);
-    return [...data, ...kept.filter(({ id }) => !known.has(id)).map((record) => ({ ...record, person }))];
-  }, [data, batches, quadId, client]);
+    const kept = batches
+      .filter((batch) => batch.quadId === quadId)
+      .flatMap(({ records, person = '' }) => records.map((record): NamedRecord => ({ ...record, person })))
+      .filter(({ id }) => !known.has(id));
+    return kept.length > 0 ? [...data, ...kept] : data;
+  }, [data, batches, quadId]);
 }
 
 /** Puts records that the server has just stored into the log at once, so that nothing flickers away between. */
-export function addStored(client: QueryClient, quadId: string, records: readonly Omit<NamedRecord, 'person'>[]): void {
-  const person = client.getQueryData<Person>(['session'])?.name ?? '';
-  client.setQueryData<NamedRecord[]>(
-    logKey(quadId),
-    (known) =>
-      known &&
-      merged(
-        known,
-        records.map((record) => ({ ...record, person })),
-      ),
-  );
-  void client.invalidateQueries({ queryKey: logKey(quadId) });
+export function addStored(client: QueryClient, quadId: string, records: readonly NamedRecord[]): void {
+  client.setQueryData<NamedRecord[]>(keys.log(quadId), (known) => known && merged(known, records));
+  void client.invalidateQueries({ queryKey: keys.log(quadId) });
 }
 
 /** Adds records in order; a gap in the seqs is left to the next answer of the server. */

@@ -14,43 +14,47 @@ import { makeCatalogue } from '@junctor/core';
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { request } from './client';
+import type { Key } from './keys';
+import { keys } from './keys';
 import type { Customer, Quad, QuadLine, Tool } from './types';
 
-const jobKey = (id: string) => ['job', id] as const;
-
 export function useFloor() {
-  return useQuery({ queryKey: ['floor'], queryFn: () => request<FloorLine[]>('GET', '/floor'), refetchInterval: 5000 });
+  return useQuery({
+    queryKey: keys.floor,
+    queryFn: () => request<FloorLine[]>('GET', '/floor'),
+    refetchInterval: 5000,
+  });
 }
 
 export function useJob(id: string) {
   return useQuery({
-    queryKey: jobKey(id),
+    queryKey: keys.job(id),
     queryFn: () => request<JobSheet>('GET', `/jobs/${id}`),
     refetchInterval: 5000,
   });
 }
 
 export function useQuad(id: string) {
-  return useQuery({ queryKey: ['quad', id], queryFn: () => request<Quad>('GET', `/quads/${id}`) });
+  return useQuery({ queryKey: keys.quad(id), queryFn: () => request<Quad>('GET', `/quads/${id}`) });
 }
 
 export function useQuads(typed: string) {
   return useQuery({
-    queryKey: ['quads', typed],
+    queryKey: keys.quads(typed),
     queryFn: () => request<QuadLine[]>('GET', `/quads?q=${encodeURIComponent(typed)}`),
   });
 }
 
 export function useCustomers(typed: string) {
   return useQuery({
-    queryKey: ['customers', typed],
+    queryKey: keys.customers(typed),
     queryFn: () => request<Customer[]>('GET', `/customers?q=${encodeURIComponent(typed)}`),
   });
 }
 
 export function useTemplates() {
   return useQuery({
-    queryKey: ['templates'],
+    queryKey: keys.templates,
     queryFn: () => request<{ id: string; name: string }[]>('GET', '/templates'),
     staleTime: Infinity,
   });
@@ -58,13 +62,13 @@ export function useTemplates() {
 
 export function usePeople() {
   return useQuery({
-    queryKey: ['people'],
+    queryKey: keys.people,
     queryFn: () => request<{ id: string; name: string; role: string; leftAt: string | null }[]>('GET', '/people'),
   });
 }
 
 export function useTools() {
-  return useQuery({ queryKey: ['tools'], queryFn: () => request<Tool[]>('GET', '/tools'), staleTime: 60_000 });
+  return useQuery({ queryKey: keys.tools, queryFn: () => request<Tool[]>('GET', '/tools'), staleTime: 60_000 });
 }
 
 /** The shop's meter with its card; null until the tools have come. */
@@ -80,7 +84,7 @@ export function useMeter(): Meter | null {
 export function useModels(named: readonly string[] | undefined) {
   const wanted = [...new Set(named)].sort();
   return useQuery({
-    queryKey: ['models', wanted],
+    queryKey: keys.models(wanted),
     staleTime: Infinity,
     enabled: named !== undefined,
     placeholderData: keepPreviousData,
@@ -109,11 +113,11 @@ export function covers(catalogue: Catalogue | undefined, named: readonly string[
 }
 
 /** Sends something and brings the lists that it touches up to date. */
-export function useSend<Given, Reply = unknown>(path: (given: Given) => string, lists: readonly string[]) {
+export function useSend<Given, Reply = unknown>(path: (given: Given) => string, lists: readonly Key[]) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (given: Given) => request<Reply>('POST', path(given), given),
-    onSuccess: () => Promise.all(lists.map((list) => client.invalidateQueries({ queryKey: [list] }))),
+    onSuccess: () => Promise.all(lists.map((list) => client.invalidateQueries({ queryKey: list }))),
   });
 }
 
@@ -123,7 +127,7 @@ export function useChangePlan(jobId: string) {
   return useMutation({
     mutationFn: (given: { version: number; changes: readonly PlanChange[] }) =>
       request<Plan>('POST', `/jobs/${jobId}/plan-changes`, given),
-    onSuccess: (plan) => client.setQueryData<JobSheet>(jobKey(jobId), (job) => job && { ...job, plan }),
-    onError: () => client.invalidateQueries({ queryKey: jobKey(jobId) }),
+    onSuccess: (plan) => client.setQueryData<JobSheet>(keys.job(jobId), (job) => job && { ...job, plan }),
+    onError: () => client.invalidateQueries({ queryKey: keys.job(jobId) }),
   });
 }

@@ -1,14 +1,16 @@
 /** Who is signed in at this tablet. */
+import type { QueryClient } from '@tanstack/react-query';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { request } from './client';
 import { deviceId } from './device';
+import { keys } from './keys';
+import { forgetHand, keepHand } from './hand';
+import { outbox } from './outbox';
 import type { Person } from './types';
-
-const sessionKey = ['session'] as const;
 
 export function useSession() {
   return useQuery({
-    queryKey: sessionKey,
+    queryKey: keys.session,
     queryFn: () => request<Person | null>('GET', '/session'),
     staleTime: 60_000,
   });
@@ -16,7 +18,7 @@ export function useSession() {
 
 export function useShop() {
   return useQuery({
-    queryKey: ['shop'],
+    queryKey: keys.shop,
     queryFn: () => request<{ name: string; empty: boolean }>('GET', '/shop'),
     staleTime: 10_000,
   });
@@ -26,8 +28,8 @@ export function useSignIn() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (given: { name: string; password: string }) =>
-      request<Person>('POST', '/session', { ...given, device: device() }),
-    onSuccess: (person) => client.setQueryData(sessionKey, person),
+      request<SignedIn>('POST', '/session', { ...given, device: device() }),
+    onSuccess: (signedIn) => enter(client, signedIn),
   });
 }
 
@@ -35,10 +37,10 @@ export function useFirstLead() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (given: { id: string; shop: string; name: string; password: string }) =>
-      request<Person>('POST', '/shop/first-lead', { ...given, device: device() }),
-    onSuccess: async (person) => {
-      client.setQueryData(sessionKey, person);
-      await client.invalidateQueries({ queryKey: ['shop'] });
+      request<SignedIn>('POST', '/shop/first-lead', { ...given, device: device() }),
+    onSuccess: async (signedIn) => {
+      enter(client, signedIn);
+      await client.invalidateQueries({ queryKey: keys.shop });
     },
   });
 }
@@ -48,13 +50,25 @@ export function useSignOut() {
   return useMutation({
     mutationFn: () => request<void>('DELETE', '/session'),
     onSuccess: () => {
+      const person = client.getQueryData<Person>(keys.session);
+      if (person) forgetHand(person.personId);
       // First whoever shows a page of the shop leaves it, then what they have fetched is forgotten.
-      client.setQueryData(sessionKey, null);
-      client.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== sessionKey[0] });
+      client.setQueryData(keys.session, null);
+      client.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== keys.session[0] });
     },
   });
 }
 
 function device() {
   return { id: deviceId(), label: 'tablet' };
+}
+
+/** Whoever signs in is given what proves their records later. */
+type SignedIn = Person & { hand: string };
+
+function enter(client: QueryClient, { hand, ...person }: SignedIn): void {
+  keepHand(person.personId, hand);
+  client.setQueryData(keys.session, person);
+  // Records may have waited for exactly this person.
+  outbox.nudge();
 }

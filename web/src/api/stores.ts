@@ -2,6 +2,7 @@
 import type { ModelIndexLine, PartLine, PartModel, StockLine } from '@junctor/core';
 import { useQuery } from '@tanstack/react-query';
 import { request } from './client';
+import { keys } from './keys';
 
 interface ModelSheet {
   revisions: readonly PartModel[];
@@ -30,7 +31,7 @@ export interface PartNote {
 
 export function useModelIndex() {
   return useQuery({
-    queryKey: ['model index'],
+    queryKey: keys.modelIndex,
     queryFn: () => request<ModelIndexLine[]>('GET', '/catalogue/index'),
     staleTime: 30_000,
   });
@@ -38,18 +39,18 @@ export function useModelIndex() {
 
 export function useModelSheet(id: string) {
   return useQuery({
-    queryKey: ['model sheet', id],
+    queryKey: keys.modelSheet(id),
     queryFn: () => request<ModelSheet>('GET', `/catalogue/models/${encodeURIComponent(id)}`),
   });
 }
 
 export function useStock() {
-  return useQuery({ queryKey: ['stock'], queryFn: () => request<StockLine[]>('GET', '/stock') });
+  return useQuery({ queryKey: keys.stock, queryFn: () => request<StockLine[]>('GET', '/stock') });
 }
 
 export function useParts(typed: string, model: string | null = null) {
   return useQuery({
-    queryKey: ['parts', typed, model],
+    queryKey: keys.parts(typed, model),
     queryFn: () =>
       request<PartLine[]>(
         'GET',
@@ -60,7 +61,7 @@ export function useParts(typed: string, model: string | null = null) {
 
 export function usePart(id: string) {
   return useQuery({
-    queryKey: ['parts', 'one', id],
+    queryKey: keys.part(id),
     queryFn: () => request<PartLine & { notes: readonly PartNote[] }>('GET', `/parts/${id}`),
   });
 }

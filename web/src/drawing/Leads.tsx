@@ -3,7 +3,7 @@ import type { WireBand } from '@junctor/core';
 import { wireBand } from '@junctor/core';
 import { useTheme } from 'styled-components';
 import { boardSize } from './boardSize';
-import { wireColour } from './wireColours';
+import { darkEdge, wireColour } from './wireColours';
 
 export interface LeadRow {
   id: string;
@@ -32,23 +32,22 @@ const widestPx: Readonly<Record<WireBand, number>> = { thick: 22, medium: 15, th
 
 function Row({ row, y, pitch, width }: { row: LeadRow; y: number; pitch: number; width: number }) {
   const theme = useTheme();
-  const { fill, casing } = wireColour(row.colour);
+  const { fill, light } = wireColour(row.colour);
   const thick = Math.min(pitch * 0.3, widestPx[wireBand(row.awg)]);
   const from = fromPx[row.state];
   const size = pitch > 60 ? 18 : 16;
   const current = row.state === 'current';
+  const hollow = `M${width} ${y - thick / 2}H${from}V${y + thick / 2}H${width}`;
   return (
     <g role="listitem" aria-label={`${row.message}, ${row.state}`} data-lead={row.id} data-state={row.state}>
       <text x={from + 46} y={y - thick / 2 - 7} fontSize={size} fontWeight={current ? 700 : 400} fill={theme.ink}>
         {row.message}
       </text>
       {row.state === 'planned' ? (
-        <path
-          d={`M${width} ${y - thick / 2}H${from}V${y + thick / 2}H${width}`}
-          fill="none"
-          stroke={theme.ink}
-          strokeWidth={1.6}
-        />
+        <g fill="none">
+          <path d={hollow} stroke={light ? darkEdge : theme.ink} strokeWidth={4.6} />
+          <path d={hollow} stroke={fill} strokeWidth={2.4} />
+        </g>
       ) : (
         <g>
           <rect
@@ -56,7 +55,7 @@ function Row({ row, y, pitch, width }: { row: LeadRow; y: number; pitch: number;
             y={y - thick / 2 - 1.5}
             width={width - from}
             height={thick + 3}
-            fill={casing === '#20262b' ? casing : theme.ink}
+            fill={light ? darkEdge : theme.ink}
           />
           <rect x={from + 1.5} y={y - thick / 2} width={width - from} height={thick} fill={fill} />
         </g>
@@ -93,7 +92,7 @@ function Row({ row, y, pitch, width }: { row: LeadRow; y: number; pitch: number;
             y={y - thick * 0.32}
             width={26}
             height={thick * 0.64}
-            fill="#b9bdbf"
+            fill={theme.bare}
             stroke={theme.ink}
             strokeWidth={1}
           />

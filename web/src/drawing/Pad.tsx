@@ -19,7 +19,7 @@ export function Pad({ terminal, view, mark, ghost, onPick }: PadProps) {
   const [w, h] = [terminal.sizeMm[0] * view.pxPerMm, terminal.sizeMm[1] * view.pxPerMm];
   const landed = mark.landed > 0;
   const fillOf = () => {
-    if (terminal.form === 'shell') return '#d3ccba';
+    if (terminal.form === 'shell') return theme.shell;
     if (landed) return theme.padDone;
     return theme.pad;
   };
@@ -29,7 +29,7 @@ export function Pad({ terminal, view, mark, ghost, onPick }: PadProps) {
       data-terminal={terminal.id}
       data-landed={mark.landed}
       onClick={onPick && (() => onPick(terminal))}
-      style={onPick ? { cursor: 'pointer' } : undefined}
+      cursor={onPick ? 'pointer' : undefined}
     >
       <rect
         x={x - w / 2}

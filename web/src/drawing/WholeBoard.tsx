@@ -7,12 +7,12 @@ import { wireBand } from '@junctor/core';
 import type { BoardWire, Leader, PartModel, Side, XY } from '@junctor/core';
 import { edgeOf, exitsOf, placeLeaders, sidesOf, span, terminalOf, terminalRef } from '@junctor/core';
 import { useTheme } from 'styled-components';
-import { Outline } from './Board';
+import { Outline } from './Outline';
 import type { Marks } from './marks';
 import { markOf } from './marks';
 import { Pad } from './Pad';
 import { boardView } from './view';
-import { wireColour } from './wireColours';
+import { darkEdge, wireColour } from './wireColours';
 
 const size = { width: 1200, height: 372, board: 400, words: 330 };
 const boardX = (size.width - size.board) / 2;
@@ -67,7 +67,7 @@ export function WholeBoard({ slot, model, side, marks, wires, current, say, onPi
       aria-label={`${slot} with its wires`}
       data-board={slot}
     >
-      <Outline model={model} view={view} rings={[]} plain />
+      <Outline model={model} view={view} arrow={false} />
       {model.terminals
         .filter((terminal) => terminal.sides.includes(side) && terminal.form !== 'tail')
         .map((terminal) => (
@@ -165,9 +165,9 @@ function Run({
   end: XY;
 }) {
   const theme = useTheme();
-  const { fill, casing } = wireColour(wire.colour);
+  const { fill, light } = wireColour(wire.colour);
   const width = widthPx[wireBand(wire.awg)];
-  const edge = casing === '#20262b' ? casing : theme.ink;
+  const edge = light ? darkEdge : theme.ink;
   const path = `M${[...from, bend, end].map((point) => point.join(' ')).join('L')}`;
   const out = Math.sign(end[0] - bend[0]);
   if (becomes === 'comes off' && done) {

@@ -4,9 +4,9 @@ import { wireBand } from '@junctor/core';
 import type { PartModel, Terminal, XY } from '@junctor/core';
 import { useTheme } from 'styled-components';
 import { boardSize } from './boardSize';
-import { inwards } from './PadLabel';
+import { inwards } from './boardLabels';
 import type { BoardView } from './view';
-import { wireColour } from './wireColours';
+import { darkEdge, wireColour } from './wireColours';
 
 export interface DrawnWire {
   colour: string;
@@ -17,6 +17,8 @@ export interface DrawnWire {
 }
 
 const bendPx = 12;
+/** A planned wire is hollow: two edges in its own colour. */
+const hollowEdge = 4;
 
 const widthPx: Readonly<Record<WireBand, number>> = { thick: 12, medium: 8, thin: 6 };
 
@@ -32,14 +34,14 @@ export function WireRun({
   view: BoardView;
 }) {
   const theme = useTheme();
-  const { fill, casing } = wireColour(wire.colour);
+  const { fill, light } = wireColour(wire.colour);
   const width = widthPx[wireBand(wire.awg)];
   const path = run(terminal, model, view, wire.towards);
-  const edge = casing === '#20262b' ? casing : theme.ink;
   return (
     <g fill="none" strokeLinejoin="round" pointerEvents="none" data-wire={wire.landed ? 'landed' : 'planned'}>
-      <path d={path} stroke={edge} strokeWidth={width + 3} />
-      <path d={path} stroke={wire.landed ? fill : theme.paper} strokeWidth={width} />
+      <path d={path} stroke={light ? darkEdge : theme.ink} strokeWidth={width + 3} />
+      <path d={path} stroke={fill} strokeWidth={width} />
+      {!wire.landed && <path d={path} stroke={theme.paper} strokeWidth={width - hollowEdge} />}
     </g>
   );
 }

@@ -1,5 +1,6 @@
 /** The row of answers. Each button shows its key; the main answer says what it records. */
 import styled from 'styled-components';
+import { KeyCap } from './Plate';
 import { useKeys } from './useKeys';
 
 export interface Answer {
@@ -16,62 +17,58 @@ export interface Answer {
   hidden?: boolean;
 }
 
-const Button = styled.button<{ $main: boolean; $tight: boolean; $many: boolean }>`
-  flex: ${({ $main, $tight }) => {
-    if ($main) {
-      if ($tight) return '1 1 190px';
-      return '2 1 250px';
-    }
-    if ($tight) return '1 1 88px';
-    return '1 1 90px';
-  }};
-  min-width: 0;
-  height: 76px;
-  padding: 0
-    ${({ $tight, $many }) => {
-      if ($many) return 4;
-      if ($tight) return 6;
-      return 12;
-    }}px;
+const Row = styled.div`
+  padding: 10px 24px 6px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+`;
+/** As wide as its longest word at least: no label leaves its button, a row that is full goes on in the next. */
+const Button = styled.button`
+  flex: 1 1 88px;
+  min-width: min-content;
+  min-height: 76px;
+  padding: 4px 10px;
   cursor: pointer;
   display: flex;
   align-items: center;
-  justify-content: ${({ $main }) => ($main ? 'flex-start' : 'center')};
-  gap: ${({ $tight }) => ($tight ? 6 : 9)}px;
+  justify-content: center;
+  gap: 8px;
   border: 2px solid ${({ theme }) => theme.ink};
   border-radius: 8px;
-  font-size: ${({ $tight, $many }) => {
-    if ($many) return 17;
-    if ($tight) return 18;
-    return 20;
-  }}px;
+  font-size: 20px;
   font-weight: 700;
   text-align: left;
   line-height: 1.1;
-  background: ${({ theme, $main }) => ($main ? theme.ink : theme.paper)};
-  color: ${({ theme, $main }) => ($main ? theme.paper : theme.ink)};
+  background: ${({ theme }) => theme.paper};
+  color: ${({ theme }) => theme.ink};
+  ${Row}[data-many='true'] & {
+    font-size: 18px;
+    padding: 4px 6px;
+    gap: 6px;
+  }
+  &[data-main] {
+    flex: 2 1 220px;
+    justify-content: flex-start;
+    background: ${({ theme }) => theme.ink};
+    color: ${({ theme }) => theme.paper};
+  }
+  ${Row}[data-many='true'] &[data-main] {
+    flex: 1 1 170px;
+  }
   &[aria-disabled='true'] {
     background: ${({ theme }) => theme.ground};
     color: ${({ theme }) => theme.quiet};
     border-style: dashed;
     cursor: not-allowed;
   }
-`;
-const Cap = styled.kbd`
-  flex: none;
-  display: inline-flex;
-  align-items: center;
-  justify-content: center;
-  min-width: 30px;
-  height: 30px;
-  padding: 0 5px;
-  border: 1.5px solid currentColor;
-  border-radius: 6px;
-  font: inherit;
-  font-size: 17px;
+  @media (max-width: 1100px) {
+    min-height: 60px;
+    font-size: 18px;
+  }
 `;
 
-const caps: Readonly<Record<string, string>> = {
+const names: Readonly<Record<string, string>> = {
   '-': '−',
   ArrowUp: '↑',
   ArrowDown: '↓',
@@ -80,29 +77,33 @@ const caps: Readonly<Record<string, string>> = {
   Escape: 'Esc',
 };
 
+/** A key as it is printed on its cap. */
+export function keyName(key: string): string {
+  return names[key] ?? (key.length === 1 ? key.toUpperCase() : key);
+}
+
+/** More buttons than this are drawn closer. */
+const roomy = 6;
+
 export function AnswerRow({ answers }: { answers: readonly Answer[] }) {
   useKeys(answers);
   const shown = answers.filter(({ hidden }) => !hidden);
-  const tight = shown.length > 6;
-  const many = shown.length > 8;
   return (
-    <>
+    <Row data-many={shown.length > roomy}>
       {shown.map((answer) => (
         <Button
           key={answer.key}
           type="button"
-          $main={answer.main ?? false}
-          $tight={tight}
-          $many={many}
+          {...(answer.main ? { 'data-main': true } : {})}
           aria-disabled={answer.blocked ? true : undefined}
           title={answer.blocked ?? undefined}
           aria-keyshortcuts={answer.key}
           onClick={() => !answer.blocked && answer.act()}
         >
-          <Cap aria-hidden>{caps[answer.key] ?? answer.key}</Cap>
+          <KeyCap aria-hidden>{keyName(answer.key)}</KeyCap>
           <span>{answer.label}</span>
         </Button>
       ))}
-    </>
+    </Row>
   );
 }

@@ -1,7 +1,7 @@
 /** The job as a cord: twisted as far as it is done, loose where it is not, ferrules where gates are. */
 import type { Gate, Step } from '@junctor/core';
 import { stretches } from '@junctor/core';
-import styled from 'styled-components';
+import styled, { useTheme } from 'styled-components';
 
 const width = 1232;
 /** The cord ends short of the page's edge, so that its last ferrule is whole. */
@@ -34,6 +34,7 @@ const Foot = styled.nav`
 `;
 
 export function Cord({ steps, gates, shown }: CordProps) {
+  const theme = useTheme();
   const places = placed(steps);
   const left = Math.ceil(steps.reduce((sum, { done, takesS }) => sum + (done ? 0 : takesS), 0) / 60);
   const now = places.find(({ step }) => step.id === shown?.id);
@@ -66,14 +67,14 @@ export function Cord({ steps, gates, shown }: CordProps) {
             />
           ) : null;
         })}
-        <path d={`M${nowX - 9} 4h18l-9 12z`} fill="#7a4a00" />
+        <path d={`M${nowX - 9} 4h18l-9 12z`} fill={theme.bronze} />
         <text
           x={Math.min(Math.max(nowX, 70), width - 60)}
           y={98}
           textAnchor="middle"
           fontSize="16"
           fontWeight="700"
-          fill="#7a4a00"
+          fill={theme.bronze}
         >
           {shown ? `now · ${index} of ${steps.length}` : 'all done'}
         </text>
@@ -83,7 +84,7 @@ export function Cord({ steps, gates, shown }: CordProps) {
             y={98}
             textAnchor={nowX > width / 2 ? 'start' : 'end'}
             fontSize="16"
-            fill="#5d574d"
+            fill={theme.quiet}
           >
             estimate: {left >= 60 ? `${Math.floor(left / 60)} h ${left % 60} min` : `${left} min`} left at the bench
           </text>
@@ -132,9 +133,10 @@ function runs(places: readonly Place[]): { from: number; to: number; done: boole
 }
 
 function Run({ from, to, done }: { from: number; to: number; done: boolean }) {
+  const theme = useTheme();
   if (!done) {
     return (
-      <g stroke="#6f6858" strokeWidth="1.5" fill="none">
+      <g stroke={theme.strand} strokeWidth="1.5" fill="none">
         <path d={`M${from} ${middleY}q14 -9 28 -9H${Math.max(to, from + 28)}`} />
         <path d={`M${from} ${middleY}q14 9 28 9H${Math.max(to, from + 28)}`} />
       </g>
@@ -147,7 +149,7 @@ function Run({ from, to, done }: { from: number; to: number; done: boolean }) {
     return `M${points.join('L')}`;
   };
   return (
-    <g stroke="#20262b" strokeWidth="3" fill="none">
+    <g stroke={theme.ink} strokeWidth="3" fill="none">
       <path d={wave(1)} />
       <path d={wave(-1)} />
     </g>
@@ -156,6 +158,7 @@ function Run({ from, to, done }: { from: number; to: number; done: boolean }) {
 
 /** Closed once passed; an outline while it blocks; split when it blocks again. */
 function Ferrule({ x, gate, short }: { x: number; gate: Gate; short: number }) {
+  const theme = useTheme();
   const passed = gate.state === 'passed';
   const label = names[gate.id]!;
   const again = !passed && gate.unpassedBy !== null;
@@ -167,18 +170,20 @@ function Ferrule({ x, gate, short }: { x: number; gate: Gate; short: number }) {
         width={12}
         height={again ? 17 : 40}
         rx={2}
-        fill={passed ? '#20262b' : '#f3efe6'}
-        stroke="#20262b"
+        fill={passed ? theme.ink : theme.ground}
+        stroke={theme.ink}
         strokeWidth="2"
       />
-      {again && <rect x={x - 6} y={43} width={12} height={17} rx={2} fill="#f3efe6" stroke="#20262b" strokeWidth="2" />}
+      {again && (
+        <rect x={x - 6} y={43} width={12} height={17} rx={2} fill={theme.ground} stroke={theme.ink} strokeWidth="2" />
+      )}
       <text
         x={x + 6}
         y={78}
         textAnchor="end"
         fontSize="16"
         fontWeight={passed ? 700 : 400}
-        fill={passed ? '#20262b' : '#5d574d'}
+        fill={passed ? theme.ink : theme.quiet}
       >
         {label}
         {standingOf(short, passed, again)}

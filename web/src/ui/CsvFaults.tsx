@@ -1,5 +1,5 @@
 /** What is wrong in a file of rows, line by line. */
-import type { CsvFault } from './csvRows';
+import type { CsvFault } from '../files/csvRows';
 import { Lines } from './Sheet';
 
 interface CsvFaultsProps {

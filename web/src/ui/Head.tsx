@@ -1,16 +1,18 @@
-/** The head line: where one is, who is at the tablet, whether everything is stored. */
-import { useState } from 'react';
+/** The head line: where one is, who is at the tablet, whether everything is stored, light or dim. */
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { useOutbox } from '../api/outbox';
+import { places } from '../addresses';
 import { useSession, useSignOut } from '../api/session';
+import { SaveState } from './SaveState';
+import { useChosenTheme } from './Themed';
 
 const Line = styled.header`
-  height: 44px;
+  min-height: 44px;
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 18px;
+  gap: 0 18px;
   padding: 0 24px;
   font-size: 17px;
   white-space: nowrap;
@@ -20,12 +22,16 @@ const Line = styled.header`
   }
   & > :nth-child(2) {
     font-weight: 700;
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
   }
 `;
 const Right = styled.div`
   margin-left: auto;
   display: flex;
-  gap: 14px;
+  flex-wrap: wrap;
+  gap: 0 14px;
   align-items: center;
   color: ${({ theme }) => theme.quiet};
   button {
@@ -41,9 +47,10 @@ const Right = styled.div`
 export function Head({ title, children }: { title: ReactNode; children?: ReactNode }) {
   const person = useSession().data;
   const signOut = useSignOut();
+  const { choice, next } = useChosenTheme();
   return (
     <Line>
-      <Link to="/">Floor</Link>
+      <Link to={places.floor}>Floor</Link>
       <span>{title}</span>
       {children}
       <Right>
@@ -53,6 +60,9 @@ export function Head({ title, children }: { title: ReactNode; children?: ReactNo
             {person.name}, {person.role}
           </span>
         )}
+        <button type="button" onClick={next}>
+          screen: {choice}
+        </button>
         {person && (
           <button type="button" onClick={() => signOut.mutate()}>
             Sign out
@@ -60,23 +70,5 @@ export function Head({ title, children }: { title: ReactNode; children?: ReactNo
         )}
       </Right>
     </Line>
-  );
-}
-
-/** Saved, saving, or kept here until the network is back: always visible. */
-function SaveState() {
-  const { waiting, trouble, savedAt } = useOutbox();
-  const [opened] = useState(() => Date.now());
-  if (trouble && waiting > 0)
-    return (
-      <strong role="status">
-        kept here: {waiting}, {trouble}
-      </strong>
-    );
-  if (waiting > 0) return <span role="status">saving {waiting}</span>;
-  return (
-    <span role="status">
-      {savedAt && savedAt > opened ? `saved ${new Date(savedAt).toLocaleTimeString('en-GB')}` : 'saved'}
-    </span>
   );
 }

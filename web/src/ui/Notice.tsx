@@ -1,6 +1,8 @@
-/** A page that has only one thing to say: loading, an error, nothing there yet. */
+/** A page that has only one thing to say: loading, an error, nothing there yet; with a way on. */
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
+import { places } from '../addresses';
 import { Head } from './Head';
 
 const Page = styled.main`
@@ -14,14 +16,36 @@ const Page = styled.main`
     font-size: 20px;
     color: ${({ theme }) => theme.quiet};
   }
+  nav {
+    padding: 18px 24px;
+    display: flex;
+    gap: 26px;
+    font-size: 20px;
+    font-weight: 700;
+  }
 `;
 
-export function Notice({ title, children }: { title: string; children?: ReactNode }) {
+interface NoticeProps {
+  title: string;
+  children?: ReactNode;
+  /** Nothing more comes by itself: the ways on are shown. */
+  end?: boolean;
+}
+
+export function Notice({ title, children, end = false }: NoticeProps) {
   return (
     <Page>
+      <title>{`${title} · Junctor`}</title>
       <Head title="" />
       <h1>{title}</h1>
-      <p>{children}</p>
+      <p role={end ? 'alert' : 'status'}>{children}</p>
+      {end && (
+        <nav aria-label="Ways on">
+          <Link to={places.floor}>Floor</Link>
+          <Link to={places.quads}>Quad books</Link>
+          <Link to={places.stores}>Stores</Link>
+        </nav>
+      )}
     </Page>
   );
 }

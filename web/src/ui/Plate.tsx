@@ -1,7 +1,7 @@
-/** The tag of a terminal: ink with paper text, wherever one is named. */
-import styled from 'styled-components';
+/** The tag of a terminal: ink with paper text, wherever one is named; and a key as it is printed on its cap. */
+import styled, { css } from 'styled-components';
 
-export const Plate = styled.span`
+export const plateCss = css`
   display: inline-block;
   padding: 0 0.32em;
   border-radius: 4px;
@@ -12,7 +12,12 @@ export const Plate = styled.span`
   color: ${({ theme }) => theme.paper};
 `;
 
+export const Plate = styled.span`
+  ${plateCss}
+`;
+
 export const KeyCap = styled.kbd`
+  flex: none;
   display: inline-flex;
   align-items: center;
   justify-content: center;

@@ -1,5 +1,6 @@
 /** A page outside the bench: one question as its title, ruled lines, doors to what is near. */
 import type { ReactNode } from 'react';
+import { places } from '../addresses';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Head } from './Head';
@@ -101,22 +102,6 @@ export const Columns = styled.div`
     display: block;
   }
 `;
-export const Small = styled.button`
-  padding: 7px 14px;
-  font-size: 18px;
-  font-weight: 700;
-  border: 2px solid ${({ theme }) => theme.ink};
-  border-radius: 6px;
-  background: ${({ theme }) => theme.paper};
-  cursor: pointer;
-  justify-self: start;
-  &[aria-disabled='true'] {
-    border-style: dashed;
-    color: ${({ theme }) => theme.quiet};
-    cursor: not-allowed;
-  }
-`;
-
 export interface Door {
   key: string;
   label: string;
@@ -137,7 +122,7 @@ export function Sheet({ place, title, note, doors = [], go, children }: SheetPro
   const keys: Answer[] = [
     ...doors.map(({ key, label, to, act }): Answer => ({ key, label, act: act ?? (() => go(to!)) })),
     { key: 'Escape', label: 'Leave the field', act: () => (document.activeElement as HTMLElement | null)?.blur() },
-    { key: 'Home', label: 'Floor', act: () => go('/') },
+    { key: 'Home', label: 'Floor', act: () => go(places.floor) },
   ];
   useKeys(keys);
   return (

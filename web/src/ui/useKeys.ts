@@ -21,19 +21,13 @@ export function useKeys(answers: readonly Pick<Answer, 'key' | 'also' | 'act' | 
   });
   useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-      const typing =
-        event.target instanceof HTMLElement &&
-        event.target.closest('input, textarea, select, [contenteditable], [role="dialog"] form');
-      if (typing && event.key !== 'Escape') return;
-      const onControl = event.target instanceof HTMLElement && event.target.closest('a, header button');
-      if (onControl && event.key === 'Enter') return;
-      const wanted = event.key.length === 1 ? event.key.toLowerCase() : event.key;
-      const answer =
-        latest.current.find(({ key }) => key === event.key) ??
-        latest.current.find(({ key, also }) => key === wanted || also?.includes(wanted));
+      if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+      if (belongsElsewhere(event)) return;
+      const answer = answerTo(event, latest.current);
       if (!answer) return;
+      // Also of a held key: the button that has the focus must not take it for a press.
       event.preventDefault();
+      if (event.repeat) return;
       if (event.key === 'Enter') {
         const now = performance.now();
         if (now - lastEnterAt < bounceMs) return;
@@ -45,4 +39,24 @@ export function useKeys(answers: readonly Pick<Answer, 'key' | 'also' | 'act' | 
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
+}
+
+/** In a field letters are letters, a dialog and an open list have keys of their own, Enter on a link follows it. */
+function belongsElsewhere({ target, key }: KeyboardEvent): boolean {
+  if (!(target instanceof HTMLElement)) return false;
+  if (target.closest('[role="dialog"], [role="listbox"], [role="menu"], [data-own-keys]')) return true;
+  const typing = target.closest('input, textarea, select, [contenteditable], [role="spinbutton"], [role="combobox"]');
+  if (typing) return key !== 'Escape';
+  return key === 'Enter' && target.closest('a, header button, [data-own-enter]') !== null;
+}
+
+function answerTo<A extends Pick<Answer, 'key' | 'also'>>(
+  { key }: KeyboardEvent,
+  answers: readonly A[],
+): A | undefined {
+  const wanted = key.length === 1 ? key.toLowerCase() : key;
+  return (
+    answers.find((answer) => answer.key === key) ??
+    answers.find((answer) => answer.key === wanted || answer.also?.includes(wanted))
+  );
 }

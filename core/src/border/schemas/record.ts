@@ -173,4 +173,8 @@ const sentRecord = Joi.object({
 });
 
 /** One to a hundred records, stored together or not at all. */
-export const sentRecords = Joi.object({ records: Joi.array().items(sentRecord).min(1).max(100) });
+/** `hand`: proves whose the records are when somebody else is signed in by now. */
+export const sentRecords = Joi.object({
+  records: Joi.array().items(sentRecord).min(1).max(100),
+  hand: Joi.string().max(64).optional(),
+});

@@ -3,7 +3,7 @@ import type { FaultEntry } from '@junctor/core';
 import type { FormEvent } from 'react';
 import styled from 'styled-components';
 import { deviceId, newId } from '../../api/device';
-import { enqueue } from '../../api/outbox';
+import { outbox } from '../../api/outbox';
 import { useSession } from '../../api/session';
 import type { NamedRecord } from '../../api/types';
 import { SubmitButton, WordsField } from '../../ui/form';
@@ -43,7 +43,7 @@ export function FaultEntryCard({ record, where }: { record: NamedRecord; where: 
     if (!person) return;
     const done = String(new FormData(event.currentTarget).get('done') ?? '').trim();
     const { quadId, jobId, step, planVersion } = record;
-    enqueue(quadId, person.personId, [
+    outbox.keep(quadId, person, [
       {
         id: newId(),
         quadId,

@@ -1,6 +1,7 @@
 /** One aircraft's book: its faults first, then everything that was done and seen, with who and when. */
 import type { QuadRecord } from '@junctor/core';
-import { fold, openFaults, siteWords } from '@junctor/core';
+import { places } from '../../addresses';
+import { fold, openFaults, recordWords, siteWords } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -12,7 +13,6 @@ import { KeyCap } from '../../ui/Plate';
 import { Notice } from '../../ui/Notice';
 import { useKeys } from '../../ui/useKeys';
 import { FaultEntryCard } from './FaultEntryCard';
-import { recordWords } from './recordWords';
 
 const Page = styled.main`
   h1 {
@@ -102,7 +102,12 @@ export function QuadBookPage() {
       ...struck(records),
     };
   }, [records, named, catalogue]);
-  if (quad.error && !quad.data) return <Notice title="This book cannot be shown">{quad.error.message}</Notice>;
+  if (quad.error && !quad.data)
+    return (
+      <Notice title="This book cannot be shown" end>
+        {quad.error.message}
+      </Notice>
+    );
   if (!quad.data || !records || !book) return <Notice title="Fetching the book">One moment.</Notice>;
   const faults = records.filter(({ id, body }) => 'saw' in body && body.saw === 'fault' && !book.gone.has(id));
   const shown = records.filter((record) => kinds[kind]!.has(record)).reverse();
@@ -115,7 +120,7 @@ export function QuadBookPage() {
       <p>{records.length} records. Nothing is ever erased: what was corrected or taken back stays, struck through.</p>
       <nav aria-label="Jobs">
         {quad.data.jobs.map(({ id, title, openedAt, closedAt }) => (
-          <Link key={id} to={`/jobs/${id}`}>
+          <Link key={id} to={places.job(id)}>
             {title}, {new Date(openedAt).toLocaleDateString('en-GB')}
             {closedAt ? ', closed' : ', open'}
           </Link>

@@ -1,5 +1,6 @@
 /** Find a quad by the first letters of its name. */
 import { useState } from 'react';
+import { places } from '../../addresses';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useQuads } from '../../api/queries';
@@ -43,7 +44,7 @@ export function QuadsPage() {
         <ul aria-label="Quads">
           {(quads.data ?? []).map(({ id, name, customer, openJobId }) => (
             <li key={id}>
-              <Link to={`/quads/${id}`}>{name}</Link>{' '}
+              <Link to={places.quadBook(id)}>{name}</Link>{' '}
               <span>
                 {customer}
                 {openJobId ? ', open job' : ''}

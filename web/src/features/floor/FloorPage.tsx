@@ -1,5 +1,6 @@
 /** The Floor: which quad next. Each open quad hangs as its own outline with what it waits for and the next thing. */
 import { Link, useNavigate } from 'react-router';
+import { places } from '../../addresses';
 import styled from 'styled-components';
 import { useFloor } from '../../api/queries';
 import { useSession } from '../../api/session';
@@ -79,16 +80,16 @@ export function FloorPage() {
   const lead = useSession().data?.role === 'lead';
   const lines = floor.data ?? [];
   const doors = [
-    { key: 'n', to: '/new', label: 'New job' },
-    { key: 'b', to: '/quads', label: 'Quad books' },
-    { key: 's', to: '/stores', label: 'Stores' },
-    ...(lead ? [{ key: 'h', to: '/people', label: 'People' }] : []),
+    { key: 'n', to: places.newJob, label: 'New job' },
+    { key: 'b', to: places.quads, label: 'Quad books' },
+    { key: 's', to: places.stores, label: 'Stores' },
+    ...(lead ? [{ key: 'h', to: places.people, label: 'People' }] : []),
   ];
   const keys: Answer[] = [
     ...lines.slice(0, 9).map(({ jobId }, index): Answer => ({
       key: String(index + 1),
       label: '',
-      act: () => void navigate(`/jobs/${jobId}`),
+      act: () => void navigate(places.job(jobId)),
     })),
     ...doors.map(({ key, to, label }): Answer => ({ key, label, act: () => void navigate(to) })),
   ];
@@ -129,7 +130,7 @@ function Hanging({ line, number }: { line: FloorLine; number: number }) {
   return (
     <li>
       <Thread aria-hidden />
-      <Link to={`/jobs/${line.jobId}`}>
+      <Link to={places.job(line.jobId)}>
         <Outline line={line} />
         <h2>
           {number <= 9 && <KeyCap>{number}</KeyCap>}

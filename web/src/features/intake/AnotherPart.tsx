@@ -3,6 +3,7 @@ import type { PartModel, PlanDraft, Swapped } from '@junctor/core';
 import { swapModel } from '@junctor/core';
 import { useQuery } from '@tanstack/react-query';
 import { request } from '../../api/client';
+import { keys } from '../../api/keys';
 import { useModelIndex } from '../../api/stores';
 import { ChoiceField } from '../../ui/form';
 
@@ -59,7 +60,7 @@ export function useSwapped(plan: PlanDraft | null, choices: readonly Choice[]): 
       ]
     : [];
   const models = useQuery({
-    queryKey: ['models for a swap', wanted],
+    queryKey: keys.swapModels(wanted),
     enabled: wanted.length > 0,
     staleTime: Infinity,
     queryFn: () => request<PartModel[]>('POST', '/catalogue/models', { wanted }),

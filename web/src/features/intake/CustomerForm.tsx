@@ -2,11 +2,12 @@
 import { useState } from 'react';
 import type { FormEvent, ReactNode } from 'react';
 import { newId } from '../../api/device';
+import { keys } from '../../api/keys';
 import { useCustomers, useSend } from '../../api/queries';
 import type { Customer } from '../../api/types';
 import { fieldErrors } from '../../ui/fieldErrors';
 import { FormPage, FormProblem, SubmitButton, WordsField } from '../../ui/form';
-import { Found } from './Found';
+import { Found } from '../../ui/Found';
 
 interface CustomerFormProps {
   head: ReactNode;
@@ -16,7 +17,7 @@ interface CustomerFormProps {
 export function CustomerForm({ head, onDone }: CustomerFormProps) {
   const [typed, setTyped] = useState('');
   const found = useCustomers(typed.trim());
-  const send = useSend<Customer, Customer>(() => '/customers', ['customers']);
+  const send = useSend<Customer, Customer>(() => '/customers', [keys.customers()]);
   const errors = fieldErrors(send.error);
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();

@@ -16,11 +16,12 @@ import {
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
+import { jobPlaces, places } from '../../addresses';
 import { request } from '../../api/client';
+import { keys } from '../../api/keys';
 import { useModelIndex } from '../../api/stores';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
-import type { Bench } from '../job/useBench';
-import { WithBench } from '../job/WithBench';
+import { useBench } from '../../bench/provider/useBench';
 import { KitFile } from './KitFile';
 import { Pictures } from './Pictures';
 import { WeightsBefore } from './WeightsBefore';
@@ -29,10 +30,7 @@ const none: Intake = { wants: '', valueMinor: 0, pack: null, propeller: null, ex
 const mark = { good: '●', middle: '◐', bad: '▲' } as const;
 
 export function IntakePage() {
-  return <WithBench>{(bench) => <IntakeSheet bench={bench} />}</WithBench>;
-}
-
-function IntakeSheet({ bench }: { bench: Bench }) {
+  const bench = useBench();
   const navigate = useNavigate();
   const { job, state, catalogue } = bench;
   const intake = job.intake ?? none;
@@ -65,8 +63,8 @@ function IntakeSheet({ bench }: { bench: Bench }) {
       title={intake.wants ? `“${intake.wants}”` : `${job.quad}: what it came in for`}
       go={(to) => void navigate(to)}
       doors={[
-        { key: 'Enter', label: 'Take it to the bench', to: `/jobs/${job.id}` },
-        { key: 'q', label: 'Quad book', to: `/quads/${job.quadId}` },
+        { key: 'Enter', label: 'Take it to the bench', to: jobPlaces(job.id).now },
+        { key: 'q', label: 'Quad book', to: places.quadBook(job.quadId) },
       ]}
       note={`${job.customer}, ${job.title}, ${cells[1]} cells${intake.valueMinor > 0 ? `, ${money(intake.valueMinor)} at risk` : ''}.`}
     >
@@ -225,7 +223,7 @@ function useCandidates(): readonly PartModel[] {
     .map(({ id, revision }) => ({ model: id, revision }));
   return (
     useQuery({
-      queryKey: ['candidates', wanted],
+      queryKey: keys.candidates(wanted),
       enabled: wanted.length > 0,
       staleTime: Infinity,
       queryFn: () => request<PartModel[]>('POST', '/catalogue/models', { wanted }),

@@ -5,10 +5,12 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { FormEvent, ReactNode } from 'react';
 import { request } from '../../api/client';
+import { keys } from '../../api/keys';
 import { deviceId, newId } from '../../api/device';
-import { enqueue } from '../../api/outbox';
+import { outbox } from '../../api/outbox';
 import { useSend, useTemplates } from '../../api/queries';
 import { useSession } from '../../api/session';
+import type { Person } from '../../api/types';
 import { useModelIndex } from '../../api/stores';
 import { fieldErrors } from '../../ui/fieldErrors';
 import {
@@ -22,7 +24,7 @@ import {
 } from '../../ui/form';
 import type { Choice } from './AnotherPart';
 import { AnotherPart, useSwapped } from './AnotherPart';
-import { readBuildFile } from './readBuildFile';
+import { readBuildFile } from '../../files/readBuildFile';
 
 interface JobFormProps {
   head: ReactNode;
@@ -55,11 +57,11 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
   const [choices, setChoices] = useState<readonly Choice[]>([]);
   const [problem, setProblem] = useState<string | null>(null);
   const [lostSeen, setLostSeen] = useState(false);
-  const send = useSend<object, JobSheet>(() => '/jobs', ['floor', 'quads', 'quad']);
+  const send = useSend<object, JobSheet>(() => '/jobs', [keys.floor, keys.quads(), keys.quad()]);
   const errors = fieldErrors(send.error);
   const chosen = template ?? templates.data?.[0]?.id ?? null;
   const draft = useQuery({
-    queryKey: ['template', chosen],
+    queryKey: keys.template(chosen),
     enabled: chosen !== null && !fromFile,
     staleTime: Infinity,
     queryFn: () => request<{ plan: PlanDraft }>('GET', `/templates/${chosen}`),
@@ -114,7 +116,7 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
     const coming = text('coming');
     send.mutate(job, {
       onSuccess: (made) => {
-        if (coming === 'wired' && person) foundAsPlanned(made, person.personId);
+        if (coming === 'wired' && person) foundAsPlanned(made, person);
         onDone(made.id);
       },
     });
@@ -197,7 +199,7 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
 }
 
 /** What is there already, recorded as found: no joint of it counts as made here. */
-function foundAsPlanned({ id, quadId, plan }: JobSheet, personId: string): void {
+function foundAsPlanned({ id, quadId, plan }: JobSheet, person: Person): void {
   const doneAt = new Date().toISOString();
   const acts = difference(emptyBuild, plan.target).flatMap(({ effect }) => [...effect]);
   const records = acts.map((body): QuadRecord => ({
@@ -206,7 +208,7 @@ function foundAsPlanned({ id, quadId, plan }: JobSheet, personId: string): void 
     seq: null,
     jobId: id,
     step: null,
-    personId,
+    personId: person.personId,
     deviceId: deviceId(),
     shownAt: null,
     doneAt,
@@ -216,5 +218,5 @@ function foundAsPlanned({ id, quadId, plan }: JobSheet, personId: string): void 
     how: 'found',
     body,
   }));
-  for (let from = 0; from < records.length; from += 100) enqueue(quadId, personId, records.slice(from, from + 100));
+  for (let from = 0; from < records.length; from += 100) outbox.keep(quadId, person, records.slice(from, from + 100));
 }

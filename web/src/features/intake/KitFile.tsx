@@ -4,11 +4,11 @@ import { notesOf, pickFor, takesFor } from '@junctor/core';
 import { useState } from 'react';
 import { FileField } from '../../ui/form';
 import { useParts, useStock } from '../../api/stores';
-import { saveFile } from '../../ui/saveFile';
-import { Small } from '../../ui/Sheet';
-import type { Bench } from '../job/useBench';
-import type { CsvFault } from '../../ui/csvRows';
-import { readKit, writeKit } from '../stores/stockCsv';
+import { saveFile } from '../../files/saveFile';
+import { Small } from '../../ui/Small';
+import type { Bench } from '../../bench/provider/bench';
+import type { CsvFault } from '../../files/csvRows';
+import { readKit, writeKit } from '../../files/stockCsv';
 
 export function KitFile({ bench }: { bench: Bench }) {
   const [faults, setFaults] = useState<readonly CsvFault[]>([]);

@@ -2,8 +2,8 @@
 import { notesOf } from '@junctor/core';
 import { useState } from 'react';
 import { FileField } from '../../ui/form';
-import type { Bench } from '../job/useBench';
-import { keepPicture } from './picture';
+import type { Bench } from '../../bench/provider/bench';
+import { keepPicture } from '../../files/picture';
 
 export function Pictures({ bench }: { bench: Bench }) {
   const [problem, setProblem] = useState<string | null>(null);

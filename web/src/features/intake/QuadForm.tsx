@@ -1,10 +1,11 @@
 /** Which quad of the customer's: known, or new in the shop. */
 import type { FormEvent, ReactNode } from 'react';
 import { newId } from '../../api/device';
+import { keys } from '../../api/keys';
 import { useQuads, useSend } from '../../api/queries';
 import { fieldErrors } from '../../ui/fieldErrors';
 import { FormPage, FormProblem, SubmitButton, WordsField } from '../../ui/form';
-import { Found } from './Found';
+import { Found } from '../../ui/Found';
 
 interface QuadFormProps {
   head: ReactNode;
@@ -17,7 +18,7 @@ export function QuadForm({ head, customer, onDone }: QuadFormProps) {
   const own = (quads.data ?? []).filter(({ customerId }) => customerId === customer.id);
   const send = useSend<{ id: string; customerId: string; name: string }, { id: string; name: string }>(
     () => '/quads',
-    ['quads'],
+    [keys.quads()],
   );
   const errors = fieldErrors(send.error);
   const submit = (event: FormEvent<HTMLFormElement>) => {

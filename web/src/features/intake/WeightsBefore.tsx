@@ -3,9 +3,10 @@
  */
 import type { FormEvent } from 'react';
 import { FormProblem, NumberTextField, typedNumber } from '../../ui/form';
-import { Lines, Small } from '../../ui/Sheet';
+import { Lines } from '../../ui/Sheet';
+import { Small } from '../../ui/Small';
 import { useState } from 'react';
-import type { Bench } from '../job/useBench';
+import type { Bench } from '../../bench/provider/bench';
 
 const asked = [
   { what: 'dry', label: 'Dry, g' },

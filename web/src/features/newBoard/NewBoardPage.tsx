@@ -1,5 +1,6 @@
 /** A new board from its printed labels: size, rows of pads, what competing labels mean, a first measurement, stored. */
 import type { BoardDraft, Measured } from '@junctor/core';
+import { places } from '../../addresses';
 import { draftModel } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -36,7 +37,12 @@ export function NewBoardPage() {
   const [measured, setMeasured] = useState<readonly Measured[]>([]);
   const meter = useMeter();
   const drafted = useMemo(() => draftModel(draft), [draft]);
-  if (role !== 'lead') return <Notice title="A lead enters new boards">Ask one to sign in at this tablet.</Notice>;
+  if (role !== 'lead')
+    return (
+      <Notice title="A lead enters new boards" end>
+        Ask one to sign in at this tablet.
+      </Notice>
+    );
   const go = (next: EntryPart) => {
     setRing(null);
     setPart(next);
@@ -93,7 +99,7 @@ export function NewBoardPage() {
               meter={meter}
               onStored={(id) => {
                 setDraft(null);
-                void navigate(`/stores/models/${id}`);
+                void navigate(places.model(id));
               }}
             />
           )}

@@ -6,9 +6,10 @@ import type { BoardDraft, XY } from '@junctor/core';
 import { photoScale } from '@junctor/core';
 import { useRef, useState } from 'react';
 import type { KeyboardEvent, MouseEvent } from 'react';
-import styled from 'styled-components';
+import styled, { useTheme } from 'styled-components';
 import { FileField, NumberTextField, typedNumber, WordsField } from '../../ui/form';
-import { Lines, Small } from '../../ui/Sheet';
+import { Lines } from '../../ui/Sheet';
+import { Small } from '../../ui/Small';
 
 const Stage = styled.div`
   position: relative;
@@ -36,6 +37,7 @@ const Stage = styled.div`
 const step = { plain: 1, fast: 12 };
 
 export function PhotoPads({ draft, onChange }: { draft: BoardDraft; onChange: (some: Partial<BoardDraft>) => void }) {
+  const { bronze } = useTheme();
   const [url, setUrl] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [at, setAt] = useState<XY>([60, 60]);
@@ -132,9 +134,9 @@ export function PhotoPads({ draft, onChange }: { draft: BoardDraft; onChange: (s
             <img src={url} alt="" />
             <svg>
               {marks.map(([x, y], index) => (
-                <circle key={index} cx={x} cy={y} r={7} fill="none" stroke="#7a4a00" strokeWidth={3} />
+                <circle key={index} cx={x} cy={y} r={7} fill="none" stroke={bronze} strokeWidth={3} />
               ))}
-              <path d={`M${at[0] - 14} ${at[1]}h28M${at[0]} ${at[1] - 14}v28`} stroke="#7a4a00" strokeWidth={2} />
+              <path d={`M${at[0] - 14} ${at[1]}h28M${at[0]} ${at[1] - 14}v28`} stroke={bronze} strokeWidth={2} />
             </svg>
           </Stage>
           <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 12, paddingTop: 8 }}>

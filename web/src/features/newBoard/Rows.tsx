@@ -4,7 +4,8 @@ import { splitLabels } from '@junctor/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
 import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
-import { Lines, Small } from '../../ui/Sheet';
+import { Lines } from '../../ui/Sheet';
+import { Small } from '../../ui/Small';
 import { Fields } from './SizeForm';
 
 const edges = [

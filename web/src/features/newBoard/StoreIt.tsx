@@ -3,11 +3,13 @@ import type { Drafted, Measured, Meter } from '@junctor/core';
 import { applySignature, checkModel } from '@junctor/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { keys } from '../../api/keys';
 import { useKeys } from '../../ui/useKeys';
 import { FormProblem } from '../../ui/form';
 import { KeyCap } from '../../ui/Plate';
-import { Lines, Small } from '../../ui/Sheet';
-import { importModels } from '../stores/importFile';
+import { Lines } from '../../ui/Sheet';
+import { Small } from '../../ui/Small';
+import { importModels } from '../../files/importFile';
 
 interface StoreProps {
   drafted: Drafted;
@@ -35,7 +37,7 @@ export function StoreIt({ drafted, measured, meter, onStored }: StoreProps) {
     const result = await importModels([model]);
     if (!result.ok)
       return setProblem([result.message, ...result.faults.map(({ path, message }) => `${path}: ${message}`)].join(' '));
-    await client.invalidateQueries({ queryKey: ['model index'] });
+    await client.invalidateQueries({ queryKey: keys.modelIndex });
     onStored(model.id);
   };
   useKeys([{ key: 'Enter', act: () => void store() }]);

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import type { FormEvent } from 'react';
 import { newId } from '../../api/device';
+import { keys } from '../../api/keys';
 import { usePeople, useSend } from '../../api/queries';
 import { fieldErrors } from '../../ui/fieldErrors';
 import { ChoiceField, FormPage, FormProblem, SubmitButton, WordsField } from '../../ui/form';
@@ -10,8 +11,8 @@ import { Head } from '../../ui/Head';
 export function PeoplePage() {
   const people = usePeople();
   const [added, setAdded] = useState(0);
-  const add = useSend<{ id: string; name: string; role: string; password: string }>(() => '/people', ['people']);
-  const retire = useSend<{ id: string }>(({ id }) => `/people/${id}/retire`, ['people']);
+  const add = useSend<{ id: string; name: string; role: string; password: string }>(() => '/people', [keys.people]);
+  const retire = useSend<{ id: string }>(({ id }) => `/people/${id}/retire`, [keys.people]);
   const errors = fieldErrors(add.error);
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();

@@ -1,13 +1,15 @@
 /** Catalogue files in and out: taken whole or refused whole, with the place of every fault. */
 import { useQueryClient } from '@tanstack/react-query';
+import { places } from '../../addresses';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useSession } from '../../api/session';
+import { keys } from '../../api/keys';
 import { FileField, FormProblem } from '../../ui/form';
 import { Lines, Sheet } from '../../ui/Sheet';
-import { parseJson } from '../intake/readBuildFile';
-import type { ImportFault } from './importFile';
-import { importText, largestBytes } from './importFile';
+import { parseJson } from '../../files/readBuildFile';
+import type { ImportFault } from '../../files/importFile';
+import { importText, largestBytes } from '../../files/importFile';
 
 type State =
   | { is: 'waiting' }
@@ -33,7 +35,7 @@ export function CatalogueFilesPage() {
     if (!parsed.ok) return setState({ is: 'refused', message: parsed.problem, faults: [] });
     const result = await importText(text, (done, of) => setState({ is: 'working', done, of }));
     if (!result.ok) return setState({ is: 'refused', message: result.message, faults: result.faults });
-    await client.invalidateQueries({ queryKey: ['model index'] });
+    await client.invalidateQueries({ queryKey: keys.modelIndex });
     setState({
       is: 'taken',
       message: `${result.added} part models added${result.known > 0 ? `, ${result.known} were here already` : ''}`,
@@ -45,7 +47,7 @@ export function CatalogueFilesPage() {
       title="Part models as files"
       go={(to) => void navigate(to)}
       doors={[
-        { key: 'l', label: 'All part models', to: '/stores' },
+        { key: 'l', label: 'All part models', to: places.stores },
         { key: 'e', label: 'Export everything', act: () => window.location.assign('/api/catalogue/export') },
         { key: 'j', label: 'The JSON Schema', act: () => window.location.assign('/api/catalogue/schema') },
       ]}

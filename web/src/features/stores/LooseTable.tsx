@@ -1,9 +1,9 @@
 /** What a meter must read on the loose part, computed off the page. */
 import type { LooseReading, Meter, PartModel } from '@junctor/core';
+import { bandWords, toneWords } from '@junctor/core';
 import { useEffect, useState } from 'react';
 import { compute } from '../../compute/compute';
 import { Lines } from '../../ui/Sheet';
-import { bandWords } from './numbersOf';
 
 export function LooseTable({ model, meter }: { model: PartModel; meter: Meter }) {
   const [readings, setReadings] = useState<readonly LooseReading[] | null>(null);
@@ -24,7 +24,7 @@ export function LooseTable({ model, meter }: { model: PartModel; meter: Meter })
         const wantedOf = () => {
           if (expected.from === 'none') return 'not known: record only';
           if (expected.band) return bandWords(expected.band, mode);
-          return expected.passes.map((pass) => (pass === 'none' ? 'silent' : pass)).join(' or ');
+          return expected.passes.map(toneWords).join(' or ');
         };
         return (
           <li key={`${black.id}${red.id}${mode}`} style={{ gridTemplateColumns: '150px 70px 1fr' }}>

@@ -1,10 +1,12 @@
 /** One part model: both sides, what is joined inside, what a meter reads on the loose part, how sure each number is. */
 import type { PartModel } from '@junctor/core';
+import { places } from '../../addresses';
 import { compareModels } from '@junctor/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useMeter, useSend } from '../../api/queries';
+import { keys } from '../../api/keys';
 import { useSession } from '../../api/session';
 import { useModelSheet } from '../../api/stores';
 import { Board } from '../../drawing/Board';
@@ -21,15 +23,23 @@ export function ModelPage() {
   const sheet = useModelSheet(modelId!);
   const meter = useMeter();
   const lead = useSession().data?.role === 'lead';
-  const retire = useSend<{ id: string; retired: boolean }>(() => '/catalogue/retire', ['model index', 'model sheet']);
+  const retire = useSend<{ id: string; retired: boolean }>(
+    () => '/catalogue/retire',
+    [keys.modelIndex, keys.modelSheet()],
+  );
   const [revision, setRevision] = useState<number | null>(null);
-  if (sheet.error && !sheet.data) return <Notice title="This part model cannot be shown">{sheet.error.message}</Notice>;
+  if (sheet.error && !sheet.data)
+    return (
+      <Notice title="This part model cannot be shown" end>
+        {sheet.error.message}
+      </Notice>
+    );
   if (!sheet.data) return <Notice title="Fetching the part model">One moment.</Notice>;
   const { revisions, retired, usedIn } = sheet.data;
   const model = revisions.find((known) => known.revision === revision) ?? revisions.at(-1)!;
   const before = revisions.find((revision) => revision.revision === model.revision - 1);
   const doors: Door[] = [
-    { key: 'l', label: 'All part models', to: '/stores' },
+    { key: 'l', label: 'All part models', to: places.stores },
     { key: 'e', label: 'Export as file', act: () => window.location.assign(`/api/catalogue/export?id=${model.id}`) },
     ...(lead
       ? [
@@ -87,8 +97,8 @@ export function ModelPage() {
             editable={Boolean(lead) && model === revisions.at(-1)}
             onStored={() =>
               void Promise.all([
-                client.invalidateQueries({ queryKey: ['model sheet'] }),
-                client.invalidateQueries({ queryKey: ['model index'] }),
+                client.invalidateQueries({ queryKey: keys.modelSheet() }),
+                client.invalidateQueries({ queryKey: keys.modelIndex }),
               ]).then(() => setRevision(null))
             }
           />
@@ -106,7 +116,7 @@ export function ModelPage() {
             {usedIn.map(({ jobId, quad, title, closedAt, revision: used }) => (
               <li key={jobId}>
                 <span>
-                  <Link to={`/jobs/${jobId}`}>
+                  <Link to={places.job(jobId)}>
                     {quad}, {title}
                   </Link>{' '}
                   <span className="quiet">

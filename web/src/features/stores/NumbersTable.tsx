@@ -1,12 +1,14 @@
 /** The numbers of a model, a line a thing; a lead measures one anew, and a new revision says so. */
 import type { PartModel } from '@junctor/core';
+import { numberWords } from '@junctor/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
 import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber } from '../../ui/form';
-import { Lines, Small } from '../../ui/Sheet';
-import { importModels } from './importFile';
+import { Lines } from '../../ui/Sheet';
+import { Small } from '../../ui/Small';
+import { importModels } from '../../files/importFile';
 import type { KnownNumber } from './numbersOf';
-import { numbersOf, numberWords, withNumber } from './numbersOf';
+import { numbersOf, withNumber } from './numbersOf';
 
 const sureWords = {
   measured: 'measured',

@@ -1,10 +1,12 @@
 /** One part in hand: what is known of it, and its loose-part signature. */
 import type { LooseReading } from '@junctor/core';
-import { judgeLoose, possible } from '@junctor/core';
+import { places } from '../../addresses';
+import { judgeLoose, possible, toneWords } from '@junctor/core';
 import { useEffect, useState } from 'react';
 import type { FormEvent } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { newId } from '../../api/device';
+import { keys } from '../../api/keys';
 import { useMeter, useSend } from '../../api/queries';
 import type { PartNote } from '../../api/stores';
 import { useModelIndex, useModelSheet, usePart } from '../../api/stores';
@@ -12,15 +14,19 @@ import { compute } from '../../compute/compute';
 import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 import { Notice } from '../../ui/Notice';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
-import { word } from '../job/lengthWord';
 
 export function PartPage() {
   const { partId } = useParams();
   const navigate = useNavigate();
   const part = usePart(partId!);
   const names = useModelIndex().data ?? [];
-  const send = useSend<object>(() => `/parts/${partId}/notes`, ['parts']);
-  if (part.error && !part.data) return <Notice title="This part cannot be shown">{part.error.message}</Notice>;
+  const send = useSend<object>(() => `/parts/${partId}/notes`, [keys.parts()]);
+  if (part.error && !part.data)
+    return (
+      <Notice title="This part cannot be shown" end>
+        {part.error.message}
+      </Notice>
+    );
   if (!part.data) return <Notice title="Fetching the part">One moment.</Notice>;
   const { model, serial, batch, owner, origin, condition, firmware, weightG, fromQuad, onQuad, notes } = part.data;
   const note = (body: object) => send.mutate({ id: newId(), body });
@@ -30,8 +36,8 @@ export function PartPage() {
       title={`${names.find(({ id }) => id === model)?.name ?? model}${serial ? `, serial ${serial}` : ''}`}
       go={(to) => void navigate(to)}
       doors={[
-        { key: 'l', label: 'Parts in hand', to: '/stores/parts' },
-        { key: 'm', label: 'Its part model', to: `/stores/models/${model}` },
+        { key: 'l', label: 'Parts in hand', to: places.parts },
+        { key: 'm', label: 'Its part model', to: places.model(model) },
       ]}
       note={`${origin === 'new' ? 'New' : `▲ ${origin}${fromQuad ? `, from ${fromQuad}` : ''}`}, ${condition}, ${owner ? `belongs to ${owner}` : 'the shop’s own'}${batch ? `, batch ${batch}` : ''}${firmware ? `, firmware ${firmware}` : ''}${weightG === null ? ', not weighed' : `, ${weightG} g`}${onQuad ? `, on ${onQuad}` : ', in the shop'}.`}
     >
@@ -162,13 +168,13 @@ function SignatureForm({ model, onNote }: { model: string; onNote: (body: object
   };
   return (
     <form onSubmit={submit} noValidate style={{ display: 'grid', gap: 10 }}>
-      {readings.map(({ black, red, mode, why, expected }, index) => {
+      {readings.map(({ black, red, mode, why }, index) => {
         const label = `Black ${black.printed}, red ${red.printed}: ${why}`;
         if (mode !== 'tone')
           return <NumberTextField key={index} name={`r${index}`} label={`${label}, ${mode === 'ohms' ? 'Ω' : 'V'}`} />;
         const others = (['none', 'chirp', 'about a second', 'many seconds', 'does not stop'] as const).map((value) => ({
           value: value as string,
-          label: `${word(value)}${expected.passes.includes(value) ? '' : ', not as it should be'}`,
+          label: toneWords(value),
         }));
         return (
           <ChoiceField

@@ -1,15 +1,17 @@
 /** Parts in hand: physical items with serial, owner, origin and condition. Used and doubtful ones say so. */
 import { useState } from 'react';
+import { places } from '../../addresses';
 import type { FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { newId } from '../../api/device';
+import { keys } from '../../api/keys';
 import { useCustomers, useSend } from '../../api/queries';
 import { useModelIndex, useParts } from '../../api/stores';
 import { fieldErrors } from '../../ui/fieldErrors';
 import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import { findable, findModels } from './findModels';
-import { Found } from '../intake/Found';
+import { Found } from '../../ui/Found';
 
 export function PartsPage() {
   const navigate = useNavigate();
@@ -23,8 +25,8 @@ export function PartsPage() {
       title="Which part is in hand?"
       go={(to) => void navigate(to)}
       doors={[
-        { key: 'l', label: 'Part models', to: '/stores' },
-        { key: 's', label: 'Stock and offcuts', to: '/stores/stock' },
+        { key: 'l', label: 'Part models', to: places.stores },
+        { key: 's', label: 'Stock and offcuts', to: places.stock },
       ]}
     >
       <Columns>
@@ -36,7 +38,7 @@ export function PartsPage() {
             {(parts.data ?? []).map(({ id, model, serial, batch, owner, origin, condition, onQuad }) => (
               <li key={id}>
                 <span>
-                  <Link to={`/stores/parts/${id}`}>
+                  <Link to={places.part(id)}>
                     {names.get(model) ?? model}
                     {serial ? `, ${serial}` : ''}
                   </Link>
@@ -68,7 +70,7 @@ function PartForm() {
   const [ownerTyped, setOwnerTyped] = useState('');
   const [noNumber, setNoNumber] = useState(false);
   const customers = useCustomers(ownerTyped.trim());
-  const send = useSend<object>(() => '/parts', ['parts']);
+  const send = useSend<object>(() => '/parts', [keys.parts()]);
   const errors = fieldErrors(send.error);
   const matches = typed.trim() ? findModels(findable(index.data ?? []), typed, false).slice(0, 5) : [];
   const submit = (event: FormEvent<HTMLFormElement>) => {

@@ -1,14 +1,16 @@
 /** Stock and offcuts: counted, moved, put back; in and out as CSV. */
 import { CsvFaults } from '../../ui/CsvFaults';
+import { places } from '../../addresses';
 import type { StockLine } from '@junctor/core';
 import { amountWords } from '@junctor/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { newId } from '../../api/device';
+import { keys } from '../../api/keys';
 import { useSend } from '../../api/queries';
 import { useStock } from '../../api/stores';
-import { saveFile } from '../../ui/saveFile';
+import { saveFile } from '../../files/saveFile';
 import {
   ChoiceField,
   FileField,
@@ -19,8 +21,8 @@ import {
   WordsField,
 } from '../../ui/form';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
-import type { CsvFault } from '../../ui/csvRows';
-import { readStock, writeStock } from './stockCsv';
+import type { CsvFault } from '../../files/csvRows';
+import { readStock, writeStock } from '../../files/stockCsv';
 
 const shownAtMost = 60;
 
@@ -30,7 +32,7 @@ export function StockPage() {
   const [typed, setTyped] = useState('');
   const [faults, setFaults] = useState<readonly CsvFault[]>([]);
   const [message, setMessage] = useState<string | null>(null);
-  const counted = useSend<{ rows: readonly StockLine[] }>(() => '/stock/counted', ['stock']);
+  const counted = useSend<{ rows: readonly StockLine[] }>(() => '/stock/counted', [keys.stock]);
   const lines = stock.data ?? [];
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   const found = lines.filter(({ name, key, place }) =>
@@ -49,8 +51,8 @@ export function StockPage() {
       title="What lies in the drawers?"
       go={(to) => void navigate(to)}
       doors={[
-        { key: 'l', label: 'Part models', to: '/stores' },
-        { key: 'p', label: 'Parts in hand', to: '/stores/parts' },
+        { key: 'l', label: 'Part models', to: places.stores },
+        { key: 'p', label: 'Parts in hand', to: places.parts },
         { key: 'e', label: 'Write as CSV', act: () => saveFile('stock.csv', writeStock(lines), 'text/csv') },
       ]}
     >
@@ -99,7 +101,7 @@ export function StockPage() {
 }
 
 function OffcutForm() {
-  const send = useSend<StockLine>(() => '/stock', ['stock']);
+  const send = useSend<StockLine>(() => '/stock', [keys.stock]);
   const [kind, setKind] = useState('wire');
   const [made, setMade] = useState(0);
   const submit = (event: FormEvent<HTMLFormElement>) => {

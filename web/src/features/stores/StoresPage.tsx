@@ -1,5 +1,6 @@
 /** The stores: every part model the shop knows, found as you type. */
 import { useMemo, useState } from 'react';
+import { places } from '../../addresses';
 import { Link, useNavigate } from 'react-router';
 import { useModelIndex } from '../../api/stores';
 import { useSession } from '../../api/session';
@@ -18,10 +19,10 @@ export function StoresPage() {
   const all = useMemo(() => findable(index.data ?? []), [index.data]);
   const found = findModels(all, typed, withRetired);
   const doors = [
-    ...(lead ? [{ key: 'n', label: 'New board', to: '/stores/new-board' }] : []),
-    { key: 'p', label: 'Parts in hand', to: '/stores/parts' },
-    { key: 's', label: 'Stock and offcuts', to: '/stores/stock' },
-    { key: 'f', label: 'Catalogue files', to: '/stores/files' },
+    ...(lead ? [{ key: 'n', label: 'New board', to: places.newBoard }] : []),
+    { key: 'p', label: 'Parts in hand', to: places.parts },
+    { key: 's', label: 'Stock and offcuts', to: places.stock },
+    { key: 'f', label: 'Catalogue files', to: places.catalogueFiles },
     { key: 'r', label: withRetired ? 'Hide retired' : 'Show retired too', act: () => setWithRetired(!withRetired) },
   ];
   const countWordsOf = () => {
@@ -46,7 +47,7 @@ export function StoresPage() {
           style={{ maxWidth: 640 }}
           onSubmit={(event) => {
             event.preventDefault();
-            if (found[0]) void navigate(`/stores/models/${found[0].id}`);
+            if (found[0]) void navigate(places.model(found[0].id));
           }}
           onInput={(event) => setTyped((event.target as HTMLInputElement).value)}
         >
@@ -59,7 +60,7 @@ export function StoresPage() {
           {found.slice(0, shownAtMost).map(({ id, name, kind, maker, terminals, massG, revision, retired }) => (
             <li key={id} style={{ gridTemplateColumns: '1fr 170px 200px 110px 90px 110px' }}>
               <span>
-                <Link to={`/stores/models/${id}`}>{name}</Link>
+                <Link to={places.model(id)}>{name}</Link>
                 {retired ? ', retired' : ''}
               </span>
               <span>{kind}</span>

@@ -1,8 +1,8 @@
 import type { ModelIndexLine, PartModel } from '@junctor/core';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { findable, findModels } from './findModels';
-import { importText } from './importFile';
-import { numbersOf, numberWords, withNumber } from './numbersOf';
+import { importText } from '../../files/importFile';
+import { numbersOf, withNumber } from './numbersOf';
 
 const line = (id: string, name: string, over: Partial<ModelIndexLine> = {}): ModelIndexLine => ({
   id,
@@ -69,20 +69,6 @@ describe('the numbers of a model', () => {
       'measured',
     ]);
     expect(model.elements[0]).toMatchObject({ limitA: 2 });
-  });
-
-  it.each([
-    [0, '0'],
-    [5, '5'],
-    [0.35, '0.35'],
-    [0.006, '6 m'],
-    [68e-6, '68 µ'],
-    [4.7e-9, '4.7 n'],
-    [26000, '26 k'],
-    [2e6, '2 M'],
-    [-0.3, '-0.3'],
-  ])('%s is said as %s', (value, words) => {
-    expect(numberWords(value)).toBe(words);
   });
 });
 

@@ -7,8 +7,9 @@ import { useState } from 'react';
 import type { FormEvent } from 'react';
 import styled from 'styled-components';
 import { ChoiceField, WordsField } from '../../ui/form';
-import { Lines, Small } from '../../ui/Sheet';
-import type { Bench } from '../job/useBench';
+import { Lines } from '../../ui/Sheet';
+import { Small } from '../../ui/Small';
+import type { Bench } from '../../bench/provider/bench';
 import { usePlanEdits } from './usePlanEdits';
 
 const Part = styled.section`

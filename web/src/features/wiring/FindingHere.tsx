@@ -7,8 +7,8 @@ import { useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { remediesOf } from '../../compute/planner';
 import { KeyCap } from '../../ui/Plate';
-import { severityWord } from '../job/FindingsLine';
-import type { Bench } from '../job/useBench';
+import { severityWord } from '../../bench/frame/FindingsLine';
+import type { Bench } from '../../bench/provider/bench';
 
 export interface Said {
   finding: Finding;

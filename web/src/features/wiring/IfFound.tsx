@@ -1,6 +1,6 @@
 /** What it would mean if the wire were really there. */
 import type { FoundElsewhere } from '@junctor/core';
-import { severityWord } from '../job/FindingsLine';
+import { severityWord } from '../../bench/frame/FindingsLine';
 
 /** What it would mean if the wire really is where the ring is. */
 export function IfFound({ found: { findings } }: { found: FoundElsewhere }) {

@@ -4,7 +4,7 @@ import { alignmentWords, penaltyWords, motorChangeWords } from '@junctor/core';
 import styled from 'styled-components';
 import { Fact } from '../../ui/Frame';
 import { KeyCap } from '../../ui/Plate';
-import { severityWord } from '../job/FindingsLine';
+import { severityWord } from '../../bench/frame/FindingsLine';
 
 export const List = styled.ul`
   font-size: 18px;

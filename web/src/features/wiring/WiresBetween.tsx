@@ -2,7 +2,7 @@
 import { jointName } from '@junctor/core';
 import styled from 'styled-components';
 import { KeyCap } from '../../ui/Plate';
-import type { Bench } from '../job/useBench';
+import type { Bench } from '../../bench/provider/bench';
 import type { WalkedEnd } from './landings';
 import { endWords } from './landings';
 import type { Walk } from './useWalk';

@@ -17,14 +17,15 @@ import {
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
+import { jobPlaces } from '../../addresses';
 import { useChangePlan } from '../../api/queries';
-import type { CsvFault } from '../../ui/csvRows';
+import type { CsvFault } from '../../files/csvRows';
 import { ChoiceField, FileField, WordsField } from '../../ui/form';
-import { saveFile } from '../../ui/saveFile';
-import { Sheet, Small } from '../../ui/Sheet';
-import type { Bench } from '../job/useBench';
-import { WithBench } from '../job/WithBench';
-import { readWires, writeWires } from './wireCsv';
+import { saveFile } from '../../files/saveFile';
+import { Sheet } from '../../ui/Sheet';
+import { Small } from '../../ui/Small';
+import { useBench } from '../../bench/provider/useBench';
+import { readWires, writeWires } from '../../files/wireCsv';
 import type { WireKind } from './wireKind';
 import { kindOf } from './wireKind';
 
@@ -71,10 +72,7 @@ type Kind = 'all' | WireKind;
 type Shown = WireRow & { state: string; kind: Kind; at: readonly [from: string, to: string] };
 
 export function WiresPage() {
-  return <WithBench>{(bench) => <WiresSheet bench={bench} />}</WithBench>;
-}
-
-function WiresSheet({ bench }: { bench: Bench }) {
+  const bench = useBench();
   const navigate = useNavigate();
   const { job, catalogue, state } = bench;
   const change = useChangePlan(job.id);
@@ -124,7 +122,7 @@ function WiresSheet({ bench }: { bench: Bench }) {
       note="As planned; the state says what is built. Type a part, a pad, a colour or a purpose."
       go={(to) => void navigate(to)}
       doors={[
-        { key: 'm', label: 'Wiring', to: `/jobs/${job.id}/wiring` },
+        { key: 'm', label: 'Wiring', to: jobPlaces(job.id).wiring() },
         { key: 'c', label: 'Write as CSV', act: () => saveFile('wires.csv', writeWires(all), 'text/csv') },
         {
           key: 'd',

@@ -5,7 +5,7 @@
 import type { Build } from '@junctor/core';
 import { landedOn, terminalUnder, assemble } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
-import type { Bench } from '../job/useBench';
+import type { Bench } from '../../bench/provider/bench';
 import { catalogue, demoPlan } from '../../testing/demo';
 import { endWords, walkedEnds, walkedWords } from './landings';
 

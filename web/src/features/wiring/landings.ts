@@ -3,7 +3,7 @@
  */
 import type { TerminalRef, Wire } from '@junctor/core';
 import { padWords, retained, terminalUnder, wireWords } from '@junctor/core';
-import type { Bench } from '../job/useBench';
+import type { Bench } from '../../bench/provider/bench';
 
 export interface WalkedEnd {
   wire: Wire;

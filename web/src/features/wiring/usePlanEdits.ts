@@ -4,7 +4,7 @@ import { reversePlanChanges } from '@junctor/core';
 import { useState } from 'react';
 import { ApiError } from '../../api/client';
 import { useChangePlan } from '../../api/queries';
-import type { Bench } from '../job/useBench';
+import type { Bench } from '../../bench/provider/bench';
 
 interface PlanEdits {
   make: (changes: readonly PlanChange[], then?: () => void) => void;

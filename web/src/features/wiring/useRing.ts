@@ -3,8 +3,8 @@ import type { TerminalRef } from '@junctor/core';
 import { splitRef, terminalOf } from '@junctor/core';
 import { useState } from 'react';
 import { padTowards } from '../../drawing/view';
-import type { Bench } from '../job/useBench';
-import { sideFor } from '../job/boardHand';
+import type { Bench } from '../../bench/provider/bench';
+import { sideFor } from '../../drawing/Board';
 
 export type Direction = 'left' | 'right' | 'up' | 'down';
 

@@ -1,7 +1,7 @@
 /** Walking the ends of wires one by one, with what the rules say of each. */
-import { jointName } from '@junctor/core';
+import { jointName, splitJoint } from '@junctor/core';
 import { useMemo, useState } from 'react';
-import type { Bench } from '../job/useBench';
+import type { Bench } from '../../bench/provider/bench';
 import type { Findings } from './FindingHere';
 import { useFindings, useSaid } from './FindingHere';
 import type { WalkedEnd } from './landings';
@@ -20,23 +20,20 @@ export interface Walk {
   nextFinding: () => void;
 }
 
-/** `first`: the wire to begin with; null begins with what the rules say worst. */
-export function useWalk(bench: Bench, first: string | null): Walk {
+/** `at`: the joint, or the wire, that the address names; null begins with what the rules say worst. */
+export function useWalk(bench: Bench, at: string | null, go: (joint: string) => void): Walk {
   const { state } = bench;
   // The bench is another object at each render; what the ends come from is not.
   const ends = useMemo(() => walkedEnds({ state }), [state]);
   const endOf = (wires: readonly string[]) => ends.find(({ wire }) => wires.includes(wire.id)) ?? null;
   const said = useSaid(bench);
-  const [worst] = useState(first === null ? (said[0] ?? null) : null);
-  // By name: a plan that changes meanwhile moves the places of ends, not the end in question.
-  const [joint, setJoint] = useState(() =>
-    nameOf(endOf(first === null ? (worst?.finding.wires ?? []) : [first]) ?? ends[0]),
-  );
-  const place = Math.max(
-    0,
-    ends.findIndex((end) => nameOf(end) === joint),
-  );
-  const here = ends[place] ?? null;
+  const [worst] = useState(at === null ? (said[0] ?? null) : null);
+  const begun = endOf(worst?.finding.wires ?? []) ?? ends[0];
+  const here =
+    at === null
+      ? (begun ?? null)
+      : (ends.find((end) => nameOf(end) === at) ?? endOf([splitJoint(at)?.wire ?? at]) ?? null);
+  const place = Math.max(0, here ? ends.indexOf(here) : 0);
   const findings = useFindings(bench, said, here?.wire.id ?? null, worst?.finding.key ?? null);
   return {
     ends,
@@ -45,15 +42,15 @@ export function useWalk(bench: Bench, first: string | null): Walk {
     findings,
     by: (steps) => {
       findings.letGo();
-      setJoint(nameOf(ends[(place + steps + ends.length) % ends.length]));
+      go(nameOf(ends[(place + steps + ends.length) % ends.length]!));
     },
     nextFinding: () => {
       const there = endOf(findings.next()?.finding.wires ?? []);
-      if (there) setJoint(nameOf(there));
+      if (there) go(nameOf(there));
     },
   };
 }
 
-function nameOf(end: WalkedEnd | undefined): string {
-  return end ? jointName(end.wire.id, end.end) : '';
+function nameOf({ wire, end }: WalkedEnd): string {
+  return jointName(wire.id, end);
 }

@@ -1,0 +1,24 @@
+/** What a meter says or may say, as it is said at the bench. */
+import type { Length } from '../../facts/terms/toneLength';
+
+/** A tone's class. */
+export function toneWords(length: Length): string {
+  return length === 'none' ? 'silent' : length;
+}
+
+/** Short and readable: 0.000068 is 68 µ. */
+export function numberWords(value: number): string {
+  if (value === 0) return '0';
+  const size = Math.abs(value);
+  if (size >= 1e6) return `${+(value / 1e6).toPrecision(3)} M`;
+  if (size >= 1e4) return `${+(value / 1e3).toPrecision(3)} k`;
+  if (size >= 0.01) return String(+value.toPrecision(4));
+  if (size >= 1e-3) return `${+(value * 1e3).toPrecision(3)} m`;
+  return size >= 1e-6 ? `${+(value * 1e6).toPrecision(3)} µ` : `${+(value * 1e9).toPrecision(3)} n`;
+}
+
+/** What a meter may show, in ohms or, for a diode, in volts. */
+export function bandWords([low, high]: readonly [number, number], mode: string): string {
+  if (mode === 'diode') return `${low.toFixed(2)} to ${high.toFixed(2)} V`;
+  return low > 5e6 ? 'open' : `${numberWords(low)} to ${numberWords(high)}${low >= 1e4 ? '' : ' '}Ω`;
+}

@@ -1,0 +1,46 @@
+/** The address of everything that can be looked at. Names in it are the trade's: a step, a pad, a finding. */
+const part = encodeURIComponent;
+
+export const places = {
+  floor: '/floor',
+  newJob: '/new',
+  newJobFor: (customerId: string) => `/new/${part(customerId)}`,
+  newJobOn: (customerId: string, quadId: string) => `/new/${part(customerId)}/${part(quadId)}`,
+  quads: '/quads',
+  quadBook: (quadId: string) => `/quads/${part(quadId)}/book`,
+  stores: '/stores',
+  model: (modelId: string) => `/stores/models/${part(modelId)}`,
+  newBoard: '/stores/new-board',
+  catalogueFiles: '/stores/files',
+  parts: '/stores/parts',
+  part: (partId: string) => `/stores/parts/${part(partId)}`,
+  stock: '/stores/stock',
+  people: '/people',
+  kept: '/kept',
+  job: (jobId: string) => jobPlaces(jobId).now,
+} as const;
+
+/** The places inside one job. */
+export function jobPlaces(jobId: string) {
+  const at = `/jobs/${part(jobId)}`;
+  return {
+    now: at,
+    step: (stepId: string) => `${at}/step/${part(stepId)}`,
+    why: `${at}/why`,
+    otherPad: (joint: string, pad: string) => `${at}/other-pad/${part(joint)}/${part(pad)}`,
+    problem: `${at}/problem`,
+    whatToDo: (defect: string) => `${at}/problem/${part(defect)}`,
+    fault: (symptom: string) => `${at}/fault?symptom=${part(symptom)}`,
+    takeBack: `${at}/take-back`,
+    wiring: (joint: string | null = null) => (joint === null ? `${at}/wiring` : `${at}/wiring/${part(joint)}`),
+    wireBody: (wireId: string) => `${at}/wire/${part(wireId)}`,
+    board: (slot: string | null = null) => (slot === null ? `${at}/boards` : `${at}/boards/${part(slot)}`),
+    finding: (key: string) => `${at}/finding/${part(key)}`,
+    planner: `${at}/planner`,
+    supplies: `${at}/supplies`,
+    motors: `${at}/motors`,
+    wires: `${at}/wires`,
+    setUp: `${at}/set-up`,
+    intake: `${at}/intake`,
+  };
+}

@@ -1,0 +1,13 @@
+/** What is held at a step: one thing in each hand. */
+import type { Hand } from '../../ui/Frame';
+import type { Bench } from '../provider/bench';
+
+export interface Hands {
+  left: Hand;
+  right: Hand;
+}
+
+/** The same bench, seen as it is built: for what comes off. */
+export function asBuiltBench(bench: Bench): Bench {
+  return { ...bench, state: { ...bench.state, target: bench.state.asBuilt } };
+}

@@ -1,0 +1,24 @@
+/** What the screens of one job work with: what is known, and how something is recorded. */
+import type { Act, Catalogue, JobSheet, JobState, Meter, Note, QuadRecord, StepId } from '@junctor/core';
+import type { NamedRecord, Person, Tool } from '../../api/types';
+
+export interface Bench extends Recorder {
+  job: JobSheet;
+  person: Person;
+  records: readonly NamedRecord[];
+  catalogue: Catalogue;
+  state: JobState;
+  meter: Meter;
+  limiters: readonly Tool[];
+}
+
+export interface Recorder {
+  /** Keeps one or more things at once, as done at this step, or as found. */
+  record: (bodies: readonly (Act | Note)[], step: StepId | null, replaces?: string, how?: QuadRecord['how']) => void;
+  /** The same for several steps at once. */
+  recordEach: (
+    list: readonly { body: Act | Note; step: StepId | null }[],
+    replaces?: string,
+    how?: QuadRecord['how'],
+  ) => void;
+}

@@ -1,0 +1,128 @@
+/** The names on a board: of the pads in question first, then of their neighbours, then of the others and the plugs. */
+import type { PartModel, Side, Terminal, XY } from '@junctor/core';
+import { neighboursOf, span } from '@junctor/core';
+import { boardSize } from './boardSize';
+import { insetBox } from './Inset';
+import type { Box, LabelWish, PlacedLabel } from './labels';
+import { placeLabels } from './labels';
+import { plugBox } from './Outline';
+import type { BoardView } from './view';
+
+interface BoardNames {
+  model: PartModel;
+  side: Side;
+  view: BoardView;
+  /** The pads in question. */
+  rings: readonly string[];
+  /** What stands before a pad's print: the probe that is on it. */
+  tags: Readonly<Record<string, string>>;
+  /** Names every pad, however small. */
+  every: boolean;
+}
+
+export interface BoardLabel extends PlacedLabel {
+  weight: 'ring' | 'near' | 'quiet';
+}
+
+const ringRoom = 16;
+const weights = { ring: 0, near: 1, quiet: 2 } as const;
+
+/** Terminals that can be seen on a side. */
+export function shownOn({ terminals }: PartModel, side: Side): Terminal[] {
+  return terminals.filter((terminal) => terminal.sides.includes(side) && terminal.form !== 'tail');
+}
+
+export function boardLabels(names: BoardNames): BoardLabel[] {
+  const { model, side, view, rings } = names;
+  const shown = shownOn(model, side);
+  const near = nearOf(model, shown, rings);
+  const wishes = [
+    ...shown.flatMap((terminal) => padWish(terminal, near, names)),
+    ...model.connectors.flatMap(({ id, pins }) => plugWish(id, pins, names)),
+  ].sort((a, b) => weights[a.weight] - weights[b.weight]);
+  const weightOf = new Map(wishes.map(({ id, weight }) => [id, weight]));
+  const ringed = shown.find(({ id }) => rings.includes(id));
+  const obstacles = [
+    ...shown.map((terminal) => padBox(terminal, view)),
+    ...model.body.holes.map(({ atMm, drillMm }) => roundBox(view.toPx(atMm), drillMm * view.pxPerMm)),
+    ...(view.zoomed && ringed ? [insetBox(ringed, view)] : []),
+  ];
+  return placeLabels(wishes, obstacles, boardSize).map((label) => ({ ...label, weight: weightOf.get(label.id)! }));
+}
+
+export function padBox({ atMm, sizeMm }: Terminal, view: BoardView): Box {
+  const [x, y] = view.toPx(atMm);
+  return { x, y, w: sizeMm[0] * view.pxPerMm, h: sizeMm[1] * view.pxPerMm };
+}
+
+/** From the nearest edge of the board towards its middle, on the drawing. */
+export function inwards({ atMm }: Pick<Terminal, 'atMm'>, model: PartModel, view: BoardView): XY {
+  const [spanX, spanY] = span(model);
+  const [toSide, toEnd] = [spanX / 2 - Math.abs(atMm[0]), spanY / 2 - Math.abs(atMm[1])];
+  const [cx, cy] = view.toPx([0, 0]);
+  const [x, y] = view.toPx(atMm);
+  if (toSide < toEnd) return [Math.sign(cx - x) || 1, 0];
+  return [0, Math.sign(cy - y) || 1];
+}
+
+type Wish = LabelWish & { weight: BoardLabel['weight'] };
+
+function padWish(
+  terminal: Terminal,
+  near: ReadonlySet<string>,
+  { model, view, rings, tags, every }: BoardNames,
+): Wish[] {
+  const of = padBox(terminal, view);
+  const { id, form } = terminal;
+  const largest = Math.max(of.w, of.h);
+  const base = { id, text: `${tags[id] ? `${tags[id]} ` : ''}${shownPrint(terminal.printed)}`, of };
+  const towards = inwards(terminal, model, view);
+  if (tags[id] !== undefined || (rings.length === 1 && rings[0] === id)) {
+    const round = Math.hypot(of.w, of.h);
+    const ring = { ...of, w: round, h: round };
+    return [{ ...base, of: ring, size: 23, gap: ringRoom, towards, plate: true, reach: 250, weight: 'ring' }];
+  }
+  if (near.has(id) || rings.includes(id))
+    return [{ ...base, size: 18, gap: 13, towards, plate: false, reach: 124, weight: 'near' }];
+  if (every) {
+    if (form === 'pin' && largest < 30) return [];
+    return [{ ...base, size: 11, gap: 1, towards, plate: false, reach: 62, weight: 'quiet' }];
+  }
+  if (largest < 20) return [];
+  const size = Math.max(14, Math.min(20, Math.min(of.w, of.h) * 0.4));
+  return [{ ...base, size, gap: 4, towards, plate: false, reach: 46, weight: 'quiet' }];
+}
+
+function plugWish(id: string, pins: readonly string[], { model, side, view, rings, every }: BoardNames): Wish[] {
+  if (pins.some((pin) => rings.includes(pin)) || !shownOn(model, side).some((terminal) => pins.includes(terminal.id)))
+    return [];
+  const of = plugBox(model, pins, view);
+  const text = /^J\d/.test(id) ? `plug ${id}` : 'plug';
+  return [
+    {
+      id: `plug ${id}`,
+      text,
+      size: every ? 11 : 14,
+      of,
+      gap: 3,
+      towards: [0, -1],
+      plate: false,
+      reach: 46,
+      weight: 'quiet',
+    },
+  ];
+}
+
+function nearOf(model: PartModel, shown: readonly Terminal[], rings: readonly string[]): ReadonlySet<string> {
+  const ringed = shown.filter(({ id }) => rings.includes(id));
+  return new Set(ringed.flatMap((ring) => neighboursOf(model, ring).map(({ terminal }) => terminal.id)));
+}
+
+function roundBox([x, y]: XY, across: number): Box {
+  return { x, y, w: across, h: across };
+}
+
+/** A minus is drawn as wide as a plus. */
+function shownPrint(print: string): string {
+  return print.replace(/-$/, '−');
+}

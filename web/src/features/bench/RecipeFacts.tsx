@@ -1,0 +1,48 @@
+/** How a joint is made: tip, setting, strip, seconds. */
+import type { Recipe } from '@junctor/core';
+import { alloyOf, landedOn, recipeFor, splitJoint } from '@junctor/core';
+import type { Bench } from '../../bench/provider/bench';
+import { useBench } from '../../bench/provider/useBench';
+import { Fact } from '../../ui/Frame';
+
+/** The recipe for a joint of the plan, in the solder of the job. */
+export function recipeOf({ job, state: { target } }: Bench, joint: string): Recipe {
+  const { wire: id, end } = splitJoint(joint)!;
+  const wire = target.build.wires[id]!;
+  return recipeFor(wire.awg, target.terminal(landedOn(wire.ends[end])!)!, alloyOf(job.plan.schools));
+}
+
+export function RecipeFacts({ joint }: { joint: string }) {
+  const bench = useBench();
+  const { tipMm, setC, stripMm, flowsS, stopS } = recipeOf(bench, joint);
+  return (
+    <>
+      <Fact>
+        <dt>tip</dt>
+        <dd>{tipMm} mm</dd>
+      </Fact>
+      <Fact>
+        <dt>iron, {alloyOf(bench.job.plan.schools)} solder</dt>
+        <dd>{setC} °C</dd>
+      </Fact>
+      <Fact>
+        <dt>strip</dt>
+        <dd>{stripMm.toFixed(1)} mm</dd>
+      </Fact>
+      <Fact>
+        <dt>flows after</dt>
+        <dd>
+          {flowsS[0]} to {flowsS[1]} s
+        </dd>
+      </Fact>
+      <Fact>
+        <dt>stop at</dt>
+        <dd>{stopS} s</dd>
+      </Fact>
+      <Fact>
+        <dt>colour</dt>
+        <dd>{bench.state.target.build.wires[splitJoint(joint)!.wire]!.colour}</dd>
+      </Fact>
+    </>
+  );
+}

@@ -1,0 +1,19 @@
+/** A job opens where it was left: the current step, a power-up that ended badly, or nothing left to do. */
+import { stoppedPower } from '@junctor/core';
+import { useState } from 'react';
+import { useBench } from '../../../bench/provider/useBench';
+import { PowerStopped } from '../power/PowerStopped';
+import { screenOf } from '../steps/stepScreens';
+import { Done } from './Done';
+
+export function Now() {
+  const { state, job } = useBench();
+  const step = state.current;
+  const stopped = stoppedPower({ log: state.log, jobId: job.id });
+  const [left, setLeft] = useState<string | null>(null);
+  if (step && stopped && left !== stopped.power.record.id)
+    return <PowerStopped step={step} stopped={stopped} onLeave={() => setLeft(stopped.power.record.id)} />;
+  if (!step) return <Done />;
+  const { Screen } = screenOf(step);
+  return <Screen key={step.id} step={step} />;
+}

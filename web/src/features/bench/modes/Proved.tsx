@@ -1,0 +1,67 @@
+/** One plain sentence for each gate: what was proved, by how many looks or readings. */
+import type { Gate } from '@junctor/core';
+import { lookedAt, notesOf, ofJob } from '@junctor/core';
+import styled from 'styled-components';
+import { Box } from '../../../bench/hands/Checklist';
+import type { Bench } from '../../../bench/provider/bench';
+
+const List = styled.ol`
+  padding-top: 10px;
+  font-size: 19px;
+  line-height: 1.3;
+  display: grid;
+  gap: 14px;
+  li {
+    display: grid;
+    grid-template-columns: 26px 1fr;
+    align-items: baseline;
+  }
+`;
+
+export function Proved({ bench }: { bench: Bench }) {
+  return (
+    <List>
+      {bench.state.gates.map((gate) => (
+        <li key={gate.id}>
+          <Box done={gate.state === 'passed'} />
+          <span>
+            <strong>{gate.id}</strong>: {sentence(bench, gate)}
+          </span>
+        </li>
+      ))}
+    </List>
+  );
+}
+
+function sentence(bench: Bench, { id, state, missing }: Gate): string {
+  if (state === 'blocking') return `${missing.length} steps open`;
+  const { steps, log } = bench.state;
+  const own = steps.filter(({ stretch }) => stretch === id);
+  if (id === 'kit') {
+    const lines = own.filter(({ verb }) => verb === 'count');
+    const short = lines.filter(({ blockedReason }) => blockedReason !== null).length;
+    const slots = own.flatMap((step) => (step.verb === 'weigh' ? [step.subject] : []));
+    const weighed = notesOf(log, 'weight')
+      .filter(ofJob(bench.job.id))
+      .filter(({ record }) => slots.includes(record.body.what)).length;
+    const signed = notesOf(log, 'signature').filter(ofJob(bench.job.id)).length;
+    if (own.length === 0) return 'nothing was counted in';
+    return `${lines.length} lines counted in, ${short === 0 ? 'none' : short} short; ${weighed} parts weighed, ${signed} signatures read`;
+  }
+  if (id === 'continuity') {
+    const by = (reason: string) => own.filter((step) => step.verb === 'touch' && step.listed.reason === reason).length;
+    return `no short between the main leads; ${by('ground') + 1} grounds joined to battery −; ${by('rail to ground')} rails clear of ground; ${by('sister phase')} phase pairs joined, ${by('phase to rail') / 2} phases clear of + and −`;
+  }
+  if (id === 'first power') {
+    const power = notesOf(log, 'power').findLast(ofJob(bench.job.id))?.record.body;
+    const seen = power?.signs.filter((sign) => sign.seen).length ?? 0;
+    return power
+      ? `limited power for ${power.onS} s at ${power.packV} V, ${seen} of ${power.signs.length} signs seen`
+      : 'not powered';
+  }
+  const joints = own.reduce(
+    (sum, step) => sum + (step.verb === 'look' && step.about.kind === 'joints' ? lookedAt(step).length : 0),
+    0,
+  );
+  return `${joints} joints looked at and good`;
+}

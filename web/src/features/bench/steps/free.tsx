@@ -1,0 +1,116 @@
+/** A wire is on another pad than planned: what that means, and the two ways on: keep it there, or move it. */
+import type { StepOf } from '@junctor/core';
+import { landedOn, rebasePlan, padWords, splitJoint, wireWords } from '@junctor/core';
+import { useChangePlan } from '../../../api/queries';
+import type { Answer } from '../../../ui/Answers';
+import { Fact } from '../../../ui/Frame';
+import { Tag } from '../../../bench/frame/Tag';
+import { commonAnswers, whyAnswer } from '../commonAnswers';
+import { severityWord } from '../../../bench/frame/FindingsLine';
+import { madeJointHands, reallyOn } from '../../../bench/hands/jointHands';
+import { JobFrame } from '../../../bench/frame/JobFrame';
+import { effectOf, plainStep } from './plainStep';
+import type { StepScreen } from './stepScreen';
+import type { Bench } from '../../../bench/provider/bench';
+import { useBench } from '../../../bench/provider/useBench';
+import { useDoors } from '../../../bench/provider/useDoors';
+
+type FreeStep = StepOf<'free'>;
+
+/** A wire that the plan does not have simply comes off. */
+const plain = plainStep<FreeStep>({
+  hands: (bench, { subject }, options) => madeJointHands(bench, subject, options),
+  hint: () => 'Fresh solder, light touch, gentle pull: a pad that is tugged cold lifts.',
+  done: () => 'It is free',
+  recorded: effectOf,
+  crossing: ({ subject }, bench) => <NowOn joint={subject} bench={bench} />,
+});
+
+export const free: StepScreen<FreeStep> = { hands: plain.hands, Screen: FreeScreen };
+
+function FreeScreen({ step }: { step: FreeStep }) {
+  const { target } = useBench().state;
+  // The plan knows the wire: it went to another pad than planned, and the plan may follow.
+  const planned = splitJoint(step.subject)!.wire in target.build.wires;
+  return planned ? <KeepOrMove step={step} /> : <plain.Screen step={step} />;
+}
+
+function NowOn({ joint, bench }: { joint: string; bench: Bench }) {
+  const at = reallyOn(bench, joint);
+  return at ? (
+    <Fact>
+      <dt>now on</dt>
+      <dd className="long">{padWords(at, bench.state.asBuilt)}</dd>
+    </Fact>
+  ) : null;
+}
+
+function KeepOrMove({ step }: { step: FreeStep }) {
+  const bench = useBench();
+  const doors = useDoors();
+  const { target, asBuilt } = bench.state;
+  const change = useChangePlan(bench.job.id);
+  const { wire: id, end } = splitJoint(step.subject)!;
+  const wire = target.build.wires[id]!;
+  const really = landedOn(asBuilt.build.wires[id]!.ends[end])!;
+  const planned = landedOn(wire.ends[end])!;
+  const offer = rebasePlan(bench.job.plan, asBuilt, { wireId: id, end }, really);
+  const [objection] = offer.objections;
+  const [worst] = bench.state.findings;
+  const keep = () => change.mutate({ version: bench.job.plan.version, changes: offer.changes });
+  const answers: Answer[] = [
+    ...commonAnswers(bench, doors),
+    whyAnswer(doors),
+    {
+      key: '1',
+      label: `Keep it on ${padWords(really, target)}`,
+      blocked: objection?.message ?? (change.isPending ? 'changing the plan' : null),
+      act: keep,
+    },
+    {
+      key: 'Enter',
+      label: `Freed: off ${padWords(really, target)}`,
+      main: true,
+      act: () => bench.record(step.effect, step.id),
+    },
+  ];
+  const also = offer.changes.length > 1 ? `, and the plan’s other lead takes ${padWords(planned, target)}` : '';
+  const underOf = () => {
+    if (change.error) return `The plan was not changed: ${change.error.message}`;
+    if (!objection) return `No rule objects: it can stay there${also}.`;
+    if (worst) return `${severityWord[worst.severity]}: ${worst.message}`;
+    return objection.message;
+  };
+  const under = underOf();
+  return (
+    <JobFrame
+      place="Bench"
+      shown={step}
+      answers={answers}
+      {...madeJointHands(bench, step.subject)}
+      sentence={
+        <>
+          <strong>{capital(wireWords(wire, target))}</strong> is on <Tag at={really}>{padWords(really, target)}</Tag>,
+          planned was <Tag at={planned}>{padWords(planned, target)}</Tag>
+        </>
+      }
+      under={<strong role="alert">{under}</strong>}
+      crossing={
+        <>
+          <Fact>
+            <dt>keep it</dt>
+            <dd className="long">{objection ? `no: ${objection.message}` : 'the plan follows'}</dd>
+          </Fact>
+          <Fact>
+            <dt>move it</dt>
+            <dd className="long">desolder here, then solder to {padWords(planned, target)}</dd>
+          </Fact>
+        </>
+      }
+    />
+  );
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,150 @@
+/** The signature of a loose part: a few touches, each answered as heard, kept together. */
+import type { Length, LooseReading, Note, PartModel, StepOf } from '@junctor/core';
+import { bandWords, judgeLoose, possible, slotTitle, toneWords } from '@junctor/core';
+import { useEffect, useState } from 'react';
+import { compute } from '../../../compute/compute';
+import { Board } from '../../../drawing/Board';
+import { Fact } from '../../../ui/Frame';
+import { Notice } from '../../../ui/Notice';
+import { askedAnswers, countedPart, notNow } from '../commonAnswers';
+import { JobFrame } from '../../../bench/frame/JobFrame';
+import { partHands } from '../../../bench/hands/partHands';
+import type { StepScreen } from './stepScreen';
+import { lengthAnswers } from '../touch/lengthAnswers';
+import type { Prompt } from '../prompts/Prompts';
+import { PromptList, Typed, usePrompts } from '../prompts/Prompts';
+import { useBench } from '../../../bench/provider/useBench';
+import { useDoors } from '../../../bench/provider/useDoors';
+
+type SignStep = StepOf<'sign'>;
+
+export const sign: StepScreen<SignStep> = {
+  hands: (bench, { subject }) => partHands(bench, subject),
+  Screen: SignScreen,
+};
+
+function SignScreen({ step }: { step: SignStep }) {
+  const bench = useBench();
+  const model = bench.state.target.model(step.subject)!;
+  const { meter } = bench;
+  const [readings, setReadings] = useState<readonly LooseReading[] | null>(null);
+  useEffect(() => {
+    void compute()
+      .loose(model, meter)
+      .then((found) => setReadings(found));
+  }, [model, meter]);
+  if (!readings) return <Notice title="Computing the signature">One moment.</Notice>;
+  return <Asked step={step} model={model} readings={readings} />;
+}
+
+interface AskedProps {
+  step: SignStep;
+  model: PartModel;
+  readings: readonly LooseReading[];
+}
+
+function Asked({ step, model, readings }: AskedProps) {
+  const bench = useBench();
+  const doors = useDoors();
+  const prompts = readings.map(({ mode, black, red, why }, index): Prompt<string> => {
+    const asks = `Black on ${black.printed}, red on ${red.printed}`;
+    return mode === 'tone'
+      ? { id: String(index), asks, hint: `Tone: ${why}.`, choices: lengthAnswers }
+      : {
+          id: String(index),
+          asks,
+          hint: `${mode === 'ohms' ? 'Ohms' : 'Diode'}: ${why}. Hold until it settles.`,
+          ...(mode === 'ohms' ? { unit: 'Ω', possible: possible.ohms } : { unit: 'V', possible: possible.diodeV }),
+        };
+  });
+  const state = usePrompts(prompts, (given) =>
+    bench.record([signatureOf(step.subject, countedPart(bench, step.subject), readings, given)], step.id),
+  );
+  const now = readings[state.index]!;
+  const expected = now.expected.band
+    ? bandWords(now.expected.band, now.mode)
+    : now.expected.passes.map(toneWords).join(' or ');
+  return (
+    <JobFrame
+      place="Bench"
+      shown={step}
+      answers={[...askedAnswers(bench, doors, state), notNow(bench, step), ...state.answers]}
+      sentence={
+        <>
+          <strong>{state.prompt.asks}</strong>, loose part
+        </>
+      }
+      under={state.problem ?? state.prompt.hint}
+      left={{
+        title: `${slotTitle(step.subject, bench.state.target)}, loose`,
+        note: model.name,
+        body: (
+          <Board
+            slot={step.subject}
+            model={model}
+            side={now.red.sides[0]!}
+            marks={new Map()}
+            rings={[now.black.id, now.red.id]}
+          />
+        ),
+      }}
+      crossing={
+        <>
+          <Fact>
+            <dt>{now.mode}</dt>
+            <dd className="long">{now.why}</dd>
+          </Fact>
+          <Fact>
+            <dt>a typical part</dt>
+            <dd className="long" data-testid="expected">
+              {expected}
+            </dd>
+          </Fact>
+        </>
+      }
+      right={
+        'unit' in state.prompt
+          ? { title: 'what the meter shows', note: 'type it, then Enter', body: <Typed state={state} /> }
+          : {
+              title: 'its signature',
+              note: `${readings.length} touches`,
+              body: (
+                <PromptList
+                  prompts={prompts.slice(Math.max(0, state.index - 3), state.index + 6)}
+                  state={{ ...state, index: Math.min(3, state.index) }}
+                />
+              ),
+            }
+      }
+    />
+  );
+}
+
+function signatureOf(
+  slot: string,
+  part: string | null,
+  readings: readonly LooseReading[],
+  given: Readonly<Record<string, string>>,
+): Note {
+  return {
+    saw: 'signature',
+    slot,
+    part,
+    readings: readings.map((reading, index) => {
+      const { black, red, mode, expected } = reading;
+      const heard =
+        mode === 'tone'
+          ? { length: given[String(index)] as Length, value: null }
+          : { length: null, value: Number(given[String(index)]) };
+      return {
+        black: black.id,
+        red: red.id,
+        mode,
+        ...heard,
+        passes: expected.passes,
+        band: expected.band,
+        verdict: judgeLoose(reading, heard),
+      };
+    }),
+  };
+}

@@ -1,0 +1,2 @@
+export { QuadBookPage } from './QuadBookPage';
+export { QuadsPage } from './QuadsPage';

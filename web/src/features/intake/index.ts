@@ -1,0 +1,2 @@
+export { IntakePage } from './IntakePage';
+export { NewJobPage } from './NewJobPage';

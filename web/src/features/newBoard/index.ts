@@ -1,0 +1,1 @@
+export { NewBoardPage } from './NewBoardPage';

@@ -1,0 +1,9 @@
+export { MotorsPage } from './MotorsPage';
+export { PlannerPage } from './PlannerPage';
+export { SetUpPage } from './SetUpPage';
+export { SuppliesPage } from './SuppliesPage';
+export { WaivePage } from './WaivePage';
+export { WholeBoardPage } from './WholeBoardPage';
+export { WireBodyPage } from './WireBodyPage';
+export { WiresPage } from './WiresPage';
+export { WiringPage } from './WiringPage';

@@ -1,0 +1,91 @@
+/** Every place that can be looked at, by its address. Only this file joins the features. */
+import type { ComponentType } from 'react';
+import type { RouteObject } from 'react-router';
+import { Navigate, createBrowserRouter } from 'react-router';
+import { places } from './addresses';
+import { FloorPage } from './features/floor/FloorPage';
+import { Shop } from './features/signIn/Shop';
+import { chunk } from './ui/chunk';
+import { Notice } from './ui/Notice';
+import { RouteFailed } from './ui/RouteFailed';
+
+const bench = chunk(() => import('./features/bench'));
+const wiring = chunk(() => import('./features/wiring'));
+/** Inside a job every key finds its screen there: all of them come before the first. */
+const job = chunk(async () => {
+  const { JobPages } = await import('./bench/provider/JobPages');
+  await Promise.all([bench.load(), wiring.load()]);
+  return { JobPages };
+});
+const intake = chunk(() => import('./features/intake'));
+const book = chunk(() => import('./features/book'));
+const stores = chunk(() => import('./features/stores'));
+const newBoard = chunk(() => import('./features/newBoard'));
+const people = chunk(() => import('./features/people/PeoplePage'));
+const kept = chunk(() => import('./features/kept/KeptPage'));
+
+/** Fetches everything while nobody waits for it, so that it is there without a network as well. */
+export function fetchAhead(): void {
+  const all = [job, bench, wiring, kept, book, intake, stores, newBoard, people];
+  for (const part of all) part.load().catch(() => undefined);
+}
+
+/** What fails in a page stays in it. */
+const at = (path: string, Component: ComponentType): RouteObject => ({ path, Component, ErrorBoundary: RouteFailed });
+
+const inJob: RouteObject[] = [
+  { index: true, Component: bench.page('Now'), ErrorBoundary: RouteFailed },
+  at('step/:stepId', bench.page('Looking')),
+  at('why', bench.page('Why')),
+  at('other-pad/:joint/:pad', bench.page('OtherPad')),
+  at('problem', bench.page('Problem')),
+  at('problem/:defect', bench.page('WhatToDo')),
+  at('fault', bench.page('Fault')),
+  at('take-back', bench.page('TakeBack')),
+  at('wiring/:at?', wiring.page('WiringPage')),
+  at('wire/:wireId', wiring.page('WireBodyPage')),
+  at('boards/:slot?', wiring.page('WholeBoardPage')),
+  at('finding/:finding', wiring.page('WaivePage')),
+  at('planner', wiring.page('PlannerPage')),
+  at('supplies', wiring.page('SuppliesPage')),
+  at('motors', wiring.page('MotorsPage')),
+  at('wires', wiring.page('WiresPage')),
+  at('set-up', wiring.page('SetUpPage')),
+  at('intake', intake.page('IntakePage')),
+  at('*', bench.page('NoSuchPlace')),
+];
+
+const inShop: RouteObject[] = [
+  { index: true, element: <Navigate to={places.floor} replace /> },
+  at('floor', FloorPage),
+  at('new/:customerId?/:quadId?', intake.page('NewJobPage')),
+  { path: 'jobs/:jobId', Component: job.page('JobPages'), ErrorBoundary: RouteFailed, children: inJob },
+  at('quads', book.page('QuadsPage')),
+  at('quads/:quadId/book', book.page('QuadBookPage')),
+  at('stores', stores.page('StoresPage')),
+  at('stores/models/:modelId', stores.page('ModelPage')),
+  at('stores/new-board', newBoard.page('NewBoardPage')),
+  at('stores/files', stores.page('CatalogueFilesPage')),
+  at('stores/parts', stores.page('PartsPage')),
+  at('stores/parts/:partId', stores.page('PartPage')),
+  at('stores/stock', stores.page('StockPage')),
+  at('people', people.page('PeoplePage')),
+  at('kept', kept.page('KeptPage')),
+  {
+    path: '*',
+    element: (
+      <Notice title="There is no such place" end>
+        The address leads nowhere. The Floor is at the top left.
+      </Notice>
+    ),
+  },
+];
+
+export const router = createBrowserRouter([
+  {
+    path: '/',
+    Component: Shop,
+    ErrorBoundary: RouteFailed,
+    children: inShop,
+  },
+]);
