@@ -34,7 +34,19 @@ export default tseslint.config(
   {
     files: ['web/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
-    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'ExportAllDeclaration', message: 'Name each export.' },
+        { selector: "JSXAttribute[name.name='style']", message: 'Style with the theme: styled-components.' },
+        {
+          selector: 'CallExpression[callee.property.name=/^toLocale(Date|Time)String$/]',
+          message: 'Dates have one form: ui/when.',
+        },
+      ],
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
+    },
   },
   {
     // Journeys use the keyboard; only the one pointer journey may click.

@@ -56,9 +56,14 @@ describe('the published schema', () => {
         if (!Array.isArray(holder)) delete holder[key];
       },
     ];
-    const sample = shippedModels().filter(({ id }) =>
+    const shipped = shippedModels().filter(({ id }) =>
       ['dunlin-rx-2', 'coppice-frame-4', 'corncrake-bz-5', 'moss-pack-4s-850', 'gorse-cap-680'].includes(id),
     );
+    const measured = [
+      { is: 'ohms', black: 'G', red: 'V', ohms: 1200 },
+      { is: 'tone', black: 'G', red: 'G2', sounds: true },
+    ];
+    const sample = [...shipped, { ...shipped[0]!, measured }];
     const differ = sample.flatMap((model) =>
       places(model)
         .slice(1)

@@ -14,6 +14,7 @@ export type {
 } from './facts/terms/names';
 export { jointName, splitJoint, splitRef, tailWireId, terminalRef } from './facts/terms/names';
 export type {
+  Measured,
   Body,
   Certainty,
   Connector,
@@ -100,6 +101,7 @@ export { neighboursOf } from './judgement/checks/neighbours';
 export { suspectJoints } from './judgement/diagnosis/suspects';
 export { anchorsFor, chargeBefore } from './judgement/checks/anchors';
 export type { Gate } from './work/sequence/gates';
+export { kitUse } from './work/sequence/kitUse';
 export type { Step, StepOf, Verb } from './work/sequence/stepTable';
 export type { Stretch } from './work/sequence/stretch';
 export { stretches } from './work/sequence/stretch';
@@ -143,8 +145,8 @@ export type { BoardDraft, Edge, PadRow } from './judgement/draft/boardDraft';
 export { photoScale, splitLabels } from './judgement/draft/boardDraft';
 export type { Drafted } from './judgement/draft/draftModel';
 export { draftModel } from './judgement/draft/draftModel';
-export type { Measured, Signature } from './judgement/draft/signature';
-export { applySignature, firstMeasures } from './judgement/draft/signature';
+export type { Signature } from './judgement/draft/signature';
+export { applySignature, firstMeasures, measuredWords } from './judgement/draft/signature';
 export type { Swapped } from './facts/plan/swapModel';
 export { swapModel } from './facts/plan/swapModel';
 export type { KitLine } from './planning/kit/kitLine';
@@ -187,6 +189,8 @@ export { motorMap } from './physics/motors/motorMap';
 export type { Alignment, TiltSign } from './physics/motors/alignment';
 export { alignmentOf, tiltSigns } from './physics/motors/alignment';
 export type { SheetLine } from './work/setup/setupSheet';
+export type { LocalLaw } from './work/setup/localLaw';
+export { lawSchools, lawWords, localLawOf } from './work/setup/localLaw';
 export { setupSheet } from './work/setup/setupSheet';
 export type { DumpLine, DumpResult } from './work/setup/compareDump';
 export { compareDump } from './work/setup/compareDump';

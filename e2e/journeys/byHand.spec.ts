@@ -99,9 +99,9 @@ test('a plan leaves as build file, drawing and deck, and comes back as the plan 
   await expect(page.getByRole('heading', { name: 'Culvert inspector' })).toBeVisible();
   const { id, plan } = await jobOf(page, shop.url, 'Culvert inspector');
   await page.goto(`${shop.url}/jobs/${id}/wires`);
-  await expect(page.getByRole('table', { name: 'Wires' })).toBeVisible();
+  await expect(page.getByRole('grid', { name: 'Wires' })).toBeVisible();
   // The receiver is exchanged: what is soldered to the old one is no joint of the new one.
-  await expect(page.getByRole('row', { name: /^C1-3 / })).toContainText('one end landed');
+  await expect(page.getByRole('row', { name: 'C1-3', exact: true })).toContainText('one end landed');
   const saved = async (key: string) => {
     const saving = page.waitForEvent('download');
     await press(page, key);

@@ -2,7 +2,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { press, sentence, signIn, throughKit } from '../support/bench';
-import { fill } from '../support/forms';
+import { fill, newQuad, takeMarked } from '../support/forms';
 import { expect, test } from '../support/shop';
 
 test.use({ shopKind: 'empty' });
@@ -21,12 +21,7 @@ test('an empty shop begins', async ({ page, shop }, info) => {
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('No quad is waiting');
 
   await test.step('a job from the template', async () => {
-    await press(page, 'n');
-    await expect(page.getByLabel('Customer', { exact: true })).toBeFocused();
-    await fill(page, 'Wold Orchard');
-    await expect(page.getByLabel('What it is called')).toBeFocused();
-    await fill(page, 'Orchard scout');
-    await expect(page.getByLabel('In a few words')).toBeFocused();
+    await newQuad(page, 'Wold Orchard', 'Orchard scout');
     await page.keyboard.press('Enter');
     await throughKit(page);
     await press(page, 'Enter');
@@ -39,11 +34,9 @@ test('an empty shop begins', async ({ page, shop }, info) => {
     await press(page, 'n');
     await expect(page.getByLabel('Customer', { exact: true })).toBeFocused();
     await page.keyboard.type('Wold');
-    const known = page.getByRole('list', { name: 'Known customers' }).getByRole('button', { name: 'Wold Orchard' });
-    await expect(known).toBeVisible();
-    await page.keyboard.press('Tab');
-    await expect(known).toBeFocused();
-    await page.keyboard.press('Enter');
+    await takeMarked(page, 'Known customers', 'Wold Orchard');
+    await expect(page.getByRole('option', { name: 'Orchard scout' })).toBeFocused();
+    await page.keyboard.press('n');
     await expect(page.getByLabel('What it is called')).toBeFocused();
     await fill(page, 'Second scout');
     await expect(page.getByLabel('In a few words')).toBeFocused();

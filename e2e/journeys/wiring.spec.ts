@@ -179,7 +179,7 @@ test('two people at once, the wire list, the set-up sheet', async ({ page, shop 
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^(\d+) of \1 wires$/);
     await typeInto(page, 'Find', 'RX.');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^4 of/);
-    await expect(page.getByRole('table', { name: 'Wires' })).toContainText('○ planned');
+    await expect(page.getByRole('grid', { name: 'Wires' })).toContainText('○ planned');
     await press(page, 'Escape');
     const saving = page.waitForEvent('download');
     await press(page, 'c');

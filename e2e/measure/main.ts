@@ -6,6 +6,7 @@ import type { Measurement } from '@junctor/proof';
 import { conversions, growth, labels, models, pace, planner, remedies, rules, tones, unseen } from '@junctor/proof';
 import { firstLoad } from './firstLoad';
 import { floor } from './floor';
+import { pageOfJob } from './page';
 import { planning } from './planning';
 import { stores } from './stores';
 
@@ -15,6 +16,7 @@ const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   remedies,
   planner,
   conversion: conversions,
+  'page of a job': pageOfJob,
   'page while planning': planning,
   labels,
   models,

@@ -40,8 +40,22 @@ export async function pick(page: Page, label: string | RegExp): Promise<void> {
 export async function newQuad(page: Page, customer: string, quad: string): Promise<void> {
   await page.keyboard.press('n');
   await expect(page.getByLabel('Customer', { exact: true })).toBeFocused();
-  await fill(page, customer);
+  await page.keyboard.type(customer);
+  // Esc leaves the field; a new customer has a key of its own.
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('n');
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue(customer);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(`Which quad of ${customer}?`);
+  await page.keyboard.press('n');
   await expect(page.getByLabel('What it is called')).toBeFocused();
   await fill(page, quad);
   await expect(page.getByLabel('In a few words')).toBeFocused();
+}
+
+/** What is found as one types: the first match is marked, Enter takes it. */
+export async function takeMarked(page: Page, list: string, name: string | RegExp): Promise<void> {
+  const marked = page.getByRole('listbox', { name: list }).getByRole('option', { name }).first();
+  await expect(marked).toHaveAttribute('data-focused', 'true');
+  await page.keyboard.press('Enter');
 }

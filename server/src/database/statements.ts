@@ -7,6 +7,7 @@ const root = join(import.meta.dirname, '..', '..', 'sql');
 const names = [
   'catalogue/insertModel',
   'catalogue/listModels',
+  'customers/findCustomer',
   'customers/insertCustomer',
   'customers/listCustomers',
   'jobs/closeJob',
@@ -45,6 +46,7 @@ const names = [
   'quads/findQuad',
   'quads/insertQuad',
   'quads/listQuads',
+  'quads/listQuadsOf',
   'quads/lockQuad',
   'quads/updateLogSeq',
   'records/findRecord',

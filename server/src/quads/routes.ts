@@ -15,7 +15,12 @@ interface JobLine {
 export function quadRoutes({ database }: Deps): Router {
   const router = Router();
   router.get('/quads', async (request, response) => {
-    response.json(await database.rows('quads/listQuads', { prefix: startsWith(request.query.q) }));
+    const { customer, q } = request.query;
+    response.json(
+      customer === undefined
+        ? await database.rows('quads/listQuads', { prefix: startsWith(q) })
+        : await database.rows('quads/listQuadsOf', { customerId: idFrom(customer) }),
+    );
   });
   router.post('/quads', async (request, response) => {
     const quad = validated<{ id: string; customerId: string; name: string }>(newQuad, request.body);

@@ -10,6 +10,8 @@ export const keys = {
   quad: (quadId?: string) => (quadId === undefined ? ['quad'] : ['quad', quadId]),
   quads: (typed?: string) => (typed === undefined ? ['quads'] : ['quads', typed]),
   customers: (typed?: string) => (typed === undefined ? ['customers'] : ['customers', typed]),
+  customer: (id: string) => ['customers', 'one', id],
+  quadsOf: (customerId: string) => ['quads', 'of', customerId],
   people: ['people'],
   tools: ['tools'],
   templates: ['templates'],

@@ -52,6 +52,17 @@ export function useCustomers(typed: string) {
   });
 }
 
+export function useCustomer(id: string) {
+  return useQuery({ queryKey: keys.customer(id), queryFn: () => request<Customer>('GET', `/customers/${id}`) });
+}
+
+export function useQuadsOf(customerId: string) {
+  return useQuery({
+    queryKey: keys.quadsOf(customerId),
+    queryFn: () => request<QuadLine[]>('GET', `/quads?customer=${encodeURIComponent(customerId)}`),
+  });
+}
+
 export function useTemplates() {
   return useQuery({
     queryKey: keys.templates,

@@ -118,7 +118,7 @@ function Line({
   const [bendX, endX] = [left ? room.leftX : room.rightX, left ? size.words + 10 : size.width - size.words - 10];
   const textX = endX + out * 8;
   return (
-    <g data-joint={wire.joint} data-becomes={wire.becomes} onClick={() => onPick(wire)} style={{ cursor: 'pointer' }}>
+    <g data-joint={wire.joint} data-becomes={wire.becomes} onClick={() => onPick(wire)} cursor="pointer">
       <rect x={left ? 0 : textX - 4} y={leader.y - 12} width={size.words + 4} height={24} fill="transparent" />
       <Run
         wire={wire}

@@ -1,6 +1,7 @@
 /** What is wrong in a file of rows, line by line. */
 import type { CsvFault } from '../files/csvRows';
 import { Lines } from './Sheet';
+import { Alarm } from './layout';
 
 interface CsvFaultsProps {
   label: string;
@@ -13,11 +14,7 @@ interface CsvFaultsProps {
 export function CsvFaults({ label, refused, faults, atMost }: CsvFaultsProps) {
   return (
     <>
-      {faults.length > 0 && (
-        <p role="alert" style={{ fontWeight: 700 }}>
-          ▲ Nothing of the {refused} was taken
-        </p>
-      )}
+      {faults.length > 0 && <Alarm>Nothing of the {refused} was taken</Alarm>}
       <Lines aria-label={label}>
         {faults.slice(0, atMost).map(({ line, message }, index) => (
           <li key={index}>

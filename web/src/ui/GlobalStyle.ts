@@ -9,6 +9,7 @@ export const GlobalStyle = createGlobalStyle`
   }
   h1, h2, h3, p, ul, ol, dl, dd, figure { margin: 0; padding: 0; }
   ul, ol { list-style: none; }
+  progress { width: 100%; }
   button, input, select, textarea { font: inherit; color: inherit; }
   a { color: inherit; text-underline-offset: 4px; }
   :focus-visible { outline: 3px solid ${({ theme }) => theme.bronze}; outline-offset: 2px; }

@@ -1,10 +1,13 @@
 /** A page outside the bench: one question as its title, ruled lines, doors to what is near. */
+import { useRef } from 'react';
 import type { ReactNode } from 'react';
 import { places } from '../addresses';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Head } from './Head';
 import { KeyCap } from './Plate';
+import { narrow } from './theme';
+import { useFocusStart } from './useFocusStart';
 import { useKeys } from './useKeys';
 import type { Answer } from './Answers';
 
@@ -14,6 +17,10 @@ const Page = styled.main`
     font-size: 34px;
     font-weight: 400;
     padding: 8px 24px 2px;
+  }
+  h1:focus-visible {
+    outline: none;
+    box-shadow: inset 8px 0 0 ${({ theme }) => theme.bronze};
   }
   & > p {
     padding: 0 24px 6px;
@@ -67,7 +74,8 @@ const Doors = styled.nav`
     color: inherit;
   }
 `;
-export const Lines = styled.ul`
+/** Ruled lines; `$columns` is how a line is divided where there is room. */
+export const Lines = styled.ul<{ $columns?: string }>`
   font-size: 18px;
   li {
     padding: 6px 0;
@@ -75,6 +83,12 @@ export const Lines = styled.ul`
     display: grid;
     gap: 4px 16px;
     align-items: baseline;
+    grid-template-columns: ${({ $columns = 'minmax(0, 1fr)' }) => $columns};
+  }
+  @media ${narrow} {
+    li {
+      grid-template-columns: minmax(0, 1fr);
+    }
   }
   li > span {
     min-width: 0;
@@ -85,7 +99,7 @@ export const Lines = styled.ul`
   @media print {
     font-size: 10pt;
     li {
-      padding: 2pt 0;
+      padding: 1.5pt 0;
       break-inside: avoid;
     }
   }
@@ -95,6 +109,9 @@ export const Columns = styled.div`
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 0 28px;
   padding: 0 24px;
+  @media ${narrow} {
+    grid-template-columns: minmax(0, 1fr);
+  }
   & > section {
     padding: 0;
   }
@@ -119,6 +136,8 @@ interface SheetProps {
 }
 
 export function Sheet({ place, title, note, doors = [], go, children }: SheetProps) {
+  const page = useRef<HTMLElement>(null);
+  useFocusStart(page);
   const keys: Answer[] = [
     ...doors.map(({ key, label, to, act }): Answer => ({ key, label, act: act ?? (() => go(to!)) })),
     { key: 'Escape', label: 'Leave the field', act: () => (document.activeElement as HTMLElement | null)?.blur() },
@@ -126,9 +145,10 @@ export function Sheet({ place, title, note, doors = [], go, children }: SheetPro
   ];
   useKeys(keys);
   return (
-    <Page>
+    <Page ref={page}>
+      <title>{`${title} · Junctor`}</title>
       <Head title={place} />
-      <h1>{title}</h1>
+      <h1 tabIndex={-1}>{title}</h1>
       {note && <p>{note}</p>}
       {doors.length > 0 && (
         <Doors aria-label="Near here">

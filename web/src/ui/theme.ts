@@ -53,7 +53,10 @@ export const themes = { light, dim } as const;
 export type ThemeName = keyof typeof themes;
 
 /** Taller than wide, or narrow: the hands stand one above the other. */
-export const upright = '(max-width: 900px), (max-width: 1100px) and (orientation: portrait)';
+export const upright = 'screen and (max-width: 900px), screen and (max-width: 1100px) and (orientation: portrait)';
+
+/** No room for two columns of words. */
+export const narrow = 'screen and (max-width: 900px)';
 
 declare module 'styled-components' {
   // eslint-disable-next-line @typescript-eslint/no-empty-object-type

@@ -21,7 +21,8 @@ export function useKeys(answers: readonly Pick<Answer, 'key' | 'also' | 'act' | 
   });
   useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+      // A list that is found in as one types is sent each letter as well, by the page itself.
+      if (!event.isTrusted || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
       if (belongsElsewhere(event)) return;
       const answer = answerTo(event, latest.current);
       if (!answer) return;
@@ -44,11 +45,24 @@ export function useKeys(answers: readonly Pick<Answer, 'key' | 'also' | 'act' | 
 /** In a field letters are letters, a dialog and an open list have keys of their own, Enter on a link follows it. */
 function belongsElsewhere({ target, key }: KeyboardEvent): boolean {
   if (!(target instanceof HTMLElement)) return false;
-  if (target.closest('[role="dialog"], [role="listbox"], [role="menu"], [data-own-keys]')) return true;
-  const typing = target.closest('input, textarea, select, [contenteditable], [role="spinbutton"], [role="combobox"]');
-  if (typing) return key !== 'Escape';
-  return key === 'Enter' && target.closest('a, header button, [data-own-enter]') !== null;
+  if (target.closest('[role="dialog"], [role="alertdialog"], [role="menu"], [data-trigger]')) return true;
+  if (target.closest('input, textarea, select, [contenteditable], [role="spinbutton"]')) return key !== 'Escape';
+  if (target.closest('[role="listbox"], [role="grid"]')) return walkingKeys.has(key);
+  return key === 'Enter' && target.closest('a, header button') !== null;
 }
+
+/** What walks a list or a table and takes from it. */
+const walkingKeys: ReadonlySet<string> = new Set([
+  'Enter',
+  'ArrowUp',
+  'ArrowDown',
+  'ArrowLeft',
+  'ArrowRight',
+  'Home',
+  'End',
+  'PageUp',
+  'PageDown',
+]);
 
 function answerTo<A extends Pick<Answer, 'key' | 'also'>>(
   { key }: KeyboardEvent,

@@ -265,6 +265,13 @@ export const partModel = Joi.object({
     series: Joi.number().integer().min(1).max(14),
     capacityAh: Joi.number().positive().max(200),
   }).optional(),
+  measured: Joi.array()
+    .max(400)
+    .items(
+      Joi.object({ is: Joi.string().valid('ohms'), black: key, red: key, ohms: Joi.number().min(0).max(1e12) }),
+      Joi.object({ is: Joi.string().valid('tone'), black: key, red: key, sounds: Joi.boolean() }),
+    )
+    .optional(),
   knownFrom: Joi.object()
     .pattern(
       Joi.string()

@@ -57,9 +57,16 @@ export interface PartModel {
   turns?: 'clockwise' | 'anticlockwise';
   /** For a pack: cells in series and what it holds. */
   cells?: { series: number; capacityAh: number };
+  /** What a meter has said to a loose one of it, when it was entered. */
+  measured?: readonly Measured[];
   /** JSON pointer to a number -> how sure we are of it; the longest matching pointer holds. */
   knownFrom: Readonly<Record<string, Certainty>>;
 }
+
+/** A meter on two terminals of a loose part: ohms, or whether it sounds. */
+export type Measured =
+  | { is: 'ohms'; black: TerminalId; red: TerminalId; ohms: number }
+  | { is: 'tone'; black: TerminalId; red: TerminalId; sounds: boolean };
 
 export interface Terminal {
   id: TerminalId;

@@ -3,12 +3,8 @@
  */
 import { firstOfNode, shortBelowOhms } from '../../facts/catalogue/conductors';
 import { looseReadings } from '../checks/looseReadings';
-import type { Element, PartModel } from '../../facts/catalogue/partModel';
+import type { Element, Measured, PartModel } from '../../facts/catalogue/partModel';
 import type { Meter } from '../../facts/terms/meter';
-
-export type Measured =
-  | { is: 'ohms'; black: string; red: string; ohms: number }
-  | { is: 'tone'; black: string; red: string; sounds: boolean };
 
 export interface Signature {
   model: PartModel;
@@ -16,6 +12,13 @@ export interface Signature {
   contradicts: readonly string[];
   /** What is now known from measurement, in words. */
   filled: readonly string[];
+}
+
+/** What was measured, in words. */
+export function measuredWords(measured: Measured): string {
+  const between = `${measured.red} against ${measured.black}`;
+  if (measured.is === 'ohms') return `${between}: ${measured.ohms} ohm`;
+  return `${between}: ${measured.sounds ? 'sounds' : 'silent'}`;
 }
 
 /** What to measure first: each rail against ground, and one pair of each conductor that is said to join pads. */
@@ -46,7 +49,7 @@ export function applySignature(model: PartModel, measured: readonly Measured[], 
   return measured.reduce<Signature>(
     (so, measured) => (measured.is === 'tone' ? applyTone(so, measured) : applyOhms(so, measured, meter)),
     {
-      model,
+      model: measured.length > 0 ? { ...model, measured } : model,
       contradicts: [],
       filled: [],
     },

@@ -36,7 +36,7 @@ export function fixingNeeds(changes: readonly Change[], target: Assembly): Need[
     });
     if (kind === 'motor')
       return [
-        tie('one an arm and one for the battery lead'),
+        tie('one an arm'),
         {
           key: 'tape:19',
           kind: 'fixing',
@@ -48,8 +48,8 @@ export function fixingNeeds(changes: readonly Change[], target: Assembly): Need[
           step: `fit:${slot}`,
         },
       ];
-    if (kind === 'battery lead') return [{ ...tie('one an arm and one for the battery lead'), amount: 2 }];
-    if (kind === 'antenna') return [tie('one an arm and one for the battery lead')];
+    if (kind === 'battery lead') return [{ ...tie('two for the battery lead'), amount: 2 }];
+    if (kind === 'antenna') return [tie('one for the antenna')];
     return [];
   });
 }

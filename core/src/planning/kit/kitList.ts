@@ -43,8 +43,11 @@ function jointsOf(changes: readonly Change[], target: Assembly): Joint[] {
 function merged(needs: readonly Need[]): KitLine[] {
   const lines = new Map<string, KitLine & { slots: Slot[]; steps: StepId[] }>();
   for (const { key, kind, name, amount, unit, because = '', slot, step } of needs) {
-    const line = lines.get(key) ?? { key, kind, name, needed: 0, unit, because, slots: [], steps: [] };
+    const line = lines.get(key) ?? { key, kind, name, needed: 0, unit, because: '', slots: [], steps: [] };
     line.needed += amount;
+    // Each reason once: a line may serve several things.
+    if (because && !line.because.split('; ').includes(because))
+      line.because = line.because ? `${line.because}; ${because}` : because;
     if (slot && !line.slots.includes(slot)) line.slots.push(slot);
     if (step && !line.steps.includes(step)) line.steps.push(step);
     lines.set(key, line);

@@ -9,6 +9,7 @@ import type { PlanDraft } from '../../facts/plan/plan';
 import { assemble } from '../../facts/assembly/assembly';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { isController } from '../../facts/catalogue/kinds';
+import { localLawOf } from './localLaw';
 
 export interface SheetLine {
   key: string;
@@ -35,6 +36,7 @@ export function setupSheet(plan: PlanDraft, catalogue: Catalogue): SheetLine[] {
     ...ports(plan, assembly),
     ...receiver(plan, assembly),
     ...video(plan),
+    ...law(plan),
     ...motors(plan, assembly),
     ...board(assembly),
     ...battery(plan),
@@ -90,6 +92,15 @@ function receiver({ links }: PlanDraft, assembly: Assembly): SheetLine[] {
         },
       ];
     });
+}
+
+function law({ schools }: PlanDraft): SheetLine[] {
+  const { region, transmitMw } = localLawOf(schools);
+  const because = 'the local law: kept as it was answered';
+  return [
+    { key: 'region', value: region, group: 'receiver', because },
+    { key: 'transmit mW at most', value: transmitMw, group: 'video', because },
+  ];
 }
 
 function video({ links }: PlanDraft): SheetLine[] {

@@ -8,6 +8,7 @@ import { jointName } from '@junctor/core';
 import type { Wire } from '@junctor/core';
 import type { LeadRow } from '../../drawing/Leads';
 import { Leads } from '../../drawing/Leads';
+import { whenWords } from '../../ui/when';
 import type { Hand } from '../../ui/Frame';
 import type { Bench } from '../provider/bench';
 
@@ -58,7 +59,5 @@ function leadState(bench: Bench, wire: Wire, current: string | null): Pick<LeadR
 
 function lastLanding(bench: Bench, joint: string): string {
   const act = bench.state.log.acts.filter(({ joints }) => joints.includes(joint)).at(-1);
-  return act
-    ? ` ${new Date(act.record.doneAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`
-    : '';
+  return act ? ` ${whenWords(act.record.doneAt)}` : '';
 }

@@ -7,6 +7,7 @@ import { outbox } from '../../api/outbox';
 import { useSession } from '../../api/session';
 import type { NamedRecord } from '../../api/types';
 import { SubmitButton, WordsField } from '../../ui/form';
+import { whenWords } from '../../ui/when';
 
 const Entry = styled.article`
   margin: 6px 24px;
@@ -74,7 +75,7 @@ export function FaultEntryCard({ record, where }: { record: NamedRecord; where: 
         {fault.minutes > 0 && `${fault.minutes} min.`}
       </p>
       <p>
-        {record.person}, {new Date(record.doneAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+        {record.person}, {whenWords(record.doneAt)}
       </p>
       {fault.state === 'found' && (
         <form onSubmit={mend}>

@@ -1,7 +1,7 @@
 /** One aircraft's book: its faults first, then everything that was done and seen, with who and when. */
 import type { QuadRecord } from '@junctor/core';
 import { places } from '../../addresses';
-import { fold, openFaults, recordWords, siteWords } from '@junctor/core';
+import { fold, openFaults, siteWords } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -12,7 +12,9 @@ import { Head } from '../../ui/Head';
 import { KeyCap } from '../../ui/Plate';
 import { Notice } from '../../ui/Notice';
 import { useKeys } from '../../ui/useKeys';
+import { dayWords } from '../../ui/when';
 import { FaultEntryCard } from './FaultEntryCard';
+import { LogLines } from './LogLines';
 
 const Page = styled.main`
   h1 {
@@ -50,25 +52,6 @@ const Page = styled.main`
     text-underline-offset: 5px;
   }
 `;
-const Lines = styled.ol`
-  padding: 4px 24px 40px;
-  li {
-    display: grid;
-    grid-template-columns: 56px 190px 150px 1fr;
-    gap: 12px;
-    padding: 5px 0;
-    border-bottom: 1px solid ${({ theme }) => theme.edge};
-    font-size: 17px;
-  }
-  li[data-gone='true'] > :last-child {
-    text-decoration: line-through;
-  }
-  time,
-  .seq {
-    color: ${({ theme }) => theme.quiet};
-  }
-`;
-
 const kinds = [
   { key: '1', label: 'everything', has: () => true },
   { key: '2', label: 'work', has: ({ body }: QuadRecord) => 'do' in body },
@@ -113,6 +96,7 @@ export function QuadBookPage() {
   const shown = records.filter((record) => kinds[kind]!.has(record)).reverse();
   return (
     <Page>
+      <title>{`Quad book: ${quad.data.name} · Junctor`}</title>
       <Head title={`${quad.data.name}, quad book`} />
       <h1>
         {quad.data.name}, {quad.data.customer}
@@ -121,7 +105,7 @@ export function QuadBookPage() {
       <nav aria-label="Jobs">
         {quad.data.jobs.map(({ id, title, openedAt, closedAt }) => (
           <Link key={id} to={places.job(id)}>
-            {title}, {new Date(openedAt).toLocaleDateString('en-GB')}
+            {title}, {dayWords(openedAt)}
             {closedAt ? ', closed' : ', open'}
           </Link>
         ))}
@@ -142,18 +126,7 @@ export function QuadBookPage() {
           </button>
         ))}
       </nav>
-      <Lines aria-labelledby="log">
-        {shown.map((record) => (
-          <li key={record.id} data-gone={book.gone.has(record.id)}>
-            <span className="seq">{record.seq ?? 'kept'}</span>
-            <time dateTime={record.doneAt}>
-              {new Date(record.doneAt).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'medium' })}
-            </time>
-            <span>{record.person}</span>
-            <span>{recordWords(record, book.now)}</span>
-          </li>
-        ))}
-      </Lines>
+      <LogLines records={shown} now={book.now} gone={book.gone} />
     </Page>
   );
 }

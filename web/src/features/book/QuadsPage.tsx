@@ -1,59 +1,42 @@
-/** Find a quad by the first letters of its name. */
+/** Find a quad by the first letters of its name: Enter opens its book. */
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import { places } from '../../addresses';
-import { Link } from 'react-router';
-import styled from 'styled-components';
 import { useQuads } from '../../api/queries';
-import { Head } from '../../ui/Head';
-import { WordsField } from '../../ui/form';
+import { Find } from '../../ui/Find';
+import { Sheet } from '../../ui/Sheet';
 
-const Page = styled.main`
-  h1 {
-    font-size: 34px;
-    font-weight: 400;
-    padding: 8px 24px;
-  }
-  section {
-    padding: 0 24px;
-    max-width: 900px;
-  }
-  li {
-    padding: 8px 0;
-    font-size: 20px;
-    border-bottom: 1px solid ${({ theme }) => theme.edge};
-  }
-  ul {
-    padding-top: 14px;
-  }
-  span {
-    color: ${({ theme }) => theme.quiet};
-  }
-`;
+const shownAtMost = 12;
 
 export function QuadsPage() {
+  const navigate = useNavigate();
   const [typed, setTyped] = useState('');
-  const quads = useQuads(typed.trim());
+  const quads = useQuads(typed.trim()).data;
   return (
-    <Page>
-      <Head title="quad books" />
-      <h1>Whose book is wanted?</h1>
+    <Sheet
+      place="quad books"
+      title="Whose book is wanted?"
+      note="Enter opens the one that is marked. Esc leaves the field for the keys below."
+      go={(to) => void navigate(to)}
+      doors={[{ key: 'f', label: 'Floor', to: places.floor }]}
+    >
       <section>
-        <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}>
-          <WordsField name="q" label="First letters of the quad’s name" autoFocus />
-        </div>
-        <ul aria-label="Quads">
-          {(quads.data ?? []).map(({ id, name, customer, openJobId }) => (
-            <li key={id}>
-              <Link to={places.quadBook(id)}>{name}</Link>{' '}
-              <span>
-                {customer}
-                {openJobId ? ', open job' : ''}
-              </span>
-            </li>
-          ))}
-          {quads.data?.length === 0 && <li>No quad begins like that.</li>}
-        </ul>
+        <Find
+          label="First letters of the quad’s name"
+          listLabel="Quads"
+          items={(quads ?? []).slice(0, shownAtMost).map(({ id, name, customer, openJobId }) => ({
+            id,
+            name,
+            note: `${customer}${openJobId ? ', open job' : ''}`,
+          }))}
+          typed={typed}
+          onType={setTyped}
+          onTake={(id) => void navigate(places.quadBook(id))}
+          empty={quads ? 'No quad begins like that.' : 'Looking'}
+          autoFocus
+        />
+        {(quads?.length ?? 0) > shownAtMost && <p>and {quads!.length - shownAtMost} more: type further</p>}
       </section>
-    </Page>
+    </Sheet>
   );
 }

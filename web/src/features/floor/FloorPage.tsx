@@ -9,6 +9,7 @@ import type { Answer } from '../../ui/Answers';
 import { Head } from '../../ui/Head';
 import { KeyCap } from '../../ui/Plate';
 import { useKeys } from '../../ui/useKeys';
+import { dayWords } from '../../ui/when';
 import { Outline } from './Outline';
 
 const Page = styled.main`
@@ -106,6 +107,7 @@ export function FloorPage() {
   };
   return (
     <Page>
+      <title>Floor · Junctor</title>
       <Head title="which quad next" />
       <h1>{headlineOf()}</h1>
       <p>{underOf()}</p>
@@ -138,9 +140,7 @@ function Hanging({ line, number }: { line: FloorLine; number: number }) {
         </h2>
         <p>
           {line.customer}, {line.title}, bench {line.bench}
-          {line.dueOn
-            ? `, due ${new Date(line.dueOn).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })}`
-            : ''}
+          {line.dueOn ? `, due ${dayWords(line.dueOn)}` : ''}
         </p>
         <p>
           {line.against[0] ??

@@ -71,9 +71,9 @@ export function IntakePage() {
       <Columns>
         <section>
           <h2>Volts from the empty to the full pack</h2>
-          <Lines aria-label="Volts">
+          <Lines $columns="150px 130px 1fr" aria-label="Volts">
             {judged.volts.map(({ slot, printed, takesV, from, emptyV, fullV, verdict }) => (
-              <li key={`${slot}${printed}`} style={{ gridTemplateColumns: '150px 130px 1fr' }}>
+              <li key={`${slot}${printed}`}>
                 <span>
                   {verdict === 'fits' ? mark.good : mark.bad} {slot} {printed}
                 </span>

@@ -3,18 +3,24 @@ import type { JobSheet, PlanDraft, QuadRecord } from '@junctor/core';
 import { difference, emptyBuild } from '@junctor/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { FormEvent, ReactNode } from 'react';
+import type { FormEvent } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { jobPlaces } from '../../addresses';
 import { request } from '../../api/client';
 import { keys } from '../../api/keys';
 import { deviceId, newId } from '../../api/device';
 import { outbox } from '../../api/outbox';
-import { useSend, useTemplates } from '../../api/queries';
+import { useQuad, useSend, useTemplates } from '../../api/queries';
 import { useSession } from '../../api/session';
-import type { Person } from '../../api/types';
+import type { Person, Quad } from '../../api/types';
+import { Head } from '../../ui/Head';
+import { Notice } from '../../ui/Notice';
 import { useModelIndex } from '../../api/stores';
 import { fieldErrors } from '../../ui/fieldErrors';
 import {
   ChoiceField,
+  DayField,
+  FileField,
   FormPage,
   FormProblem,
   NumberTextField,
@@ -25,12 +31,7 @@ import {
 import type { Choice } from './AnotherPart';
 import { AnotherPart, useSwapped } from './AnotherPart';
 import { readBuildFile } from '../../files/readBuildFile';
-
-interface JobFormProps {
-  head: ReactNode;
-  quad: { id: string; name: string };
-  onDone: (jobId: string) => void;
-}
+import { Beside } from '../../ui/layout';
 
 const kinds = [
   { value: 'new', label: 'new build' },
@@ -48,7 +49,22 @@ const sources = [
   { value: 'file', label: 'a build file' },
 ];
 
-export function JobForm({ head, quad, onDone }: JobFormProps) {
+export function JobForm() {
+  const { quadId = '' } = useParams();
+  const quad = useQuad(quadId);
+  if (quad.error && !quad.data)
+    return (
+      <Notice title="This quad cannot be shown" end>
+        {quad.error.message}
+      </Notice>
+    );
+  if (!quad.data) return <Notice title="Fetching the quad">One moment.</Notice>;
+  return <JobOf quad={quad.data} />;
+}
+
+function JobOf({ quad }: { quad: Quad }) {
+  const navigate = useNavigate();
+  const head = <Head title={`new job, ${quad.customer}, ${quad.name}`} />;
   const templates = useTemplates();
   const index = useModelIndex().data ?? [];
   const person = useSession().data;
@@ -117,7 +133,7 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
     send.mutate(job, {
       onSuccess: (made) => {
         if (coming === 'wired' && person) foundAsPlanned(made, person);
-        onDone(made.id);
+        void navigate(jobPlaces(made.id).intake, { replace: true });
       },
     });
   };
@@ -137,15 +153,15 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
       />
       <ChoiceField name="kind" label="Kind of job" options={kinds} />
       <ChoiceField name="coming" label="The quad comes in" options={comings} />
-      <WordsField name="dueOn" label="Due day, may stay empty" type="date" error={errors.of('dueOn')} />
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}>
+      <DayField name="dueOn" label="Due day, may stay empty" error={errors.of('dueOn')} />
+      <Beside>
         <NumberTextField name="bench" label="Bench" defaultValue="1" error={errors.of('bench')} />
         <NumberTextField
           name="value"
           label="Worth of craft and load, in money"
           error={errors.of('intake.valueMinor')}
         />
-      </div>
+      </Beside>
       <ChoiceField
         name="source"
         label="The plan comes from"
@@ -153,10 +169,7 @@ export function JobForm({ head, quad, onDone }: JobFormProps) {
         onChange={(value) => setFromFile(value === 'file')}
       />
       {fromFile ? (
-        <label style={{ display: 'grid', gap: 4, fontWeight: 700 }}>
-          Build file
-          <input type="file" name="file" accept="application/json,.json" style={{ fontWeight: 400 }} />
-        </label>
+        <FileField name="file" label="Build file" accept="application/json,.json" />
       ) : (
         <>
           <ChoiceField

@@ -9,6 +9,7 @@ import { Small } from '../../ui/Small';
 import type { Bench } from '../../bench/provider/bench';
 import type { CsvFault } from '../../files/csvRows';
 import { readKit, writeKit } from '../../files/stockCsv';
+import { Words } from '../../ui/layout';
 
 export function KitFile({ bench }: { bench: Bench }) {
   const [faults, setFaults] = useState<readonly CsvFault[]>([]);
@@ -53,13 +54,13 @@ export function KitFile({ bench }: { bench: Bench }) {
   return (
     <>
       <h2>Kit</h2>
-      <p style={{ fontSize: 18, padding: '0 0 8px' }}>
+      <Words>
         {steps.filter(({ done }) => done).length} of {steps.length} lines are on the table
         {steps.some(({ blockedReason }) => blockedReason)
           ? `, ${steps.filter(({ blockedReason }) => blockedReason).length} short`
           : ''}
         .
-      </p>
+      </Words>
       <Small
         type="button"
         onClick={() =>
@@ -73,11 +74,7 @@ export function KitFile({ bench }: { bench: Bench }) {
         Write the kit as CSV
       </Small>
       <FileField label="Counted kit as CSV" accept=".csv,text/csv" onFile={(file) => void take(file)} />
-      {message && (
-        <p role="status" style={{ fontWeight: 700 }}>
-          {message}
-        </p>
-      )}
+      {message && <Words role="status">{message}</Words>}
       <CsvFaults label="Kit faults" refused="file" faults={faults} atMost={20} />
     </>
   );

@@ -3,6 +3,7 @@
  */
 import type { FormEvent } from 'react';
 import { FormProblem, NumberTextField, typedNumber } from '../../ui/form';
+import { Beside } from '../../ui/layout';
 import { Lines } from '../../ui/Sheet';
 import { Small } from '../../ui/Small';
 import { useState } from 'react';
@@ -44,13 +45,13 @@ export function WeightsBefore({ bench, weighed }: { bench: Bench; weighed: Reado
           </li>
         </Lines>
       ) : (
-        <form onSubmit={submit} noValidate style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 10 }}>
+        <Beside as="form" $columns={3} onSubmit={submit} noValidate>
           {asked.map(({ what, label }) => (
             <NumberTextField key={what} name={what} label={label} />
           ))}
           <Small type="submit">Keep weights</Small>
           <FormProblem message={problem} />
-        </form>
+        </Beside>
       )}
     </>
   );

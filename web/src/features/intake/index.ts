@@ -1,2 +1,6 @@
+export { FindCustomer } from './FindCustomer';
+export { FindQuad } from './FindQuad';
 export { IntakePage } from './IntakePage';
-export { NewJobPage } from './NewJobPage';
+export { JobForm } from './JobForm';
+export { NewCustomer } from './NewCustomer';
+export { NewQuad } from './NewQuad';

@@ -9,6 +9,7 @@ import { FormProblem, SubmitButton, WordsField } from '../../ui/form';
 import { KeyCap, Plate } from '../../ui/Plate';
 import { useKeys } from '../../ui/useKeys';
 import { Fields } from './SizeForm';
+import { Words } from '../../ui/layout';
 
 const Choices = styled.ul`
   display: grid;
@@ -42,6 +43,9 @@ const List = styled.ol`
   li {
     break-inside: avoid;
     padding: 3px 0;
+  }
+  .as {
+    color: ${({ theme }) => theme.quiet};
   }
 `;
 
@@ -87,10 +91,10 @@ export function Meanings({ draft, drafted, onRing, onChange, onDone }: MeaningsP
     <>
       {asked ? (
         <>
-          <p style={{ fontSize: 24 }} data-testid="question" aria-live="polite">
+          <Words $large data-testid="question" aria-live="polite">
             Pad {asked.index + 1}, printed <Plate>{asked.printed}</Plate>, {neighbours(drafted, asked.index)}: what is
-            it? <span style={{ fontSize: 18 }}>{left} to say</span>
-          </p>
+            it? <small>{left} to say</small>
+          </Words>
           {typing ? (
             <Other draft={draft} onSay={say} />
           ) : (
@@ -130,7 +134,7 @@ export function Meanings({ draft, drafted, onRing, onChange, onDone }: MeaningsP
           return (
             <li key={index}>
               <strong>{printed}</strong> {meaningNowOf()}
-              {terminal !== printed && <span style={{ opacity: 0.75 }}> as {terminal}</span>}
+              {terminal !== printed && <span className="as"> as {terminal}</span>}
             </li>
           );
         })}

@@ -1,12 +1,13 @@
 /** A first measurement of the loose part: fills in what was assumed, or contradicts what was entered. */
 import type { Measured, Meter, PartModel } from '@junctor/core';
-import { applySignature, firstMeasures } from '@junctor/core';
+import { applySignature, firstMeasures, measuredWords } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import type { FormEvent } from 'react';
 import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber } from '../../ui/form';
 import { Lines } from '../../ui/Sheet';
-import { Small } from '../../ui/Small';
+import { KeyButton } from '../../ui/KeyButton';
 import { Fields } from './SizeForm';
+import { Buttons, Words } from '../../ui/layout';
 
 interface MeasuresProps {
   model: PartModel;
@@ -20,7 +21,7 @@ export function Measures({ model, meter, measured, onChange, onDone }: MeasuresP
   const [problem, setProblem] = useState<string | null>(null);
   const asked = useMemo(() => firstMeasures(model), [model]);
   const now = asked[measured.length] ?? null;
-  const { contradicts, filled } = useMemo(() => applySignature(model, measured, meter), [model, measured, meter]);
+  const { contradicts } = useMemo(() => applySignature(model, measured, meter), [model, measured, meter]);
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     if (!now) return onDone();
@@ -39,9 +40,9 @@ export function Measures({ model, meter, measured, onChange, onDone }: MeasuresP
   return (
     <>
       <Lines aria-label="Measured">
-        {filled.map((line) => (
-          <li key={line}>
-            <span>● {line}</span>
+        {measured.map((known) => (
+          <li key={measuredWords(known)}>
+            <span>● {measuredWords(known)}</span>
           </li>
         ))}
         {contradicts.map((line) => (
@@ -50,16 +51,16 @@ export function Measures({ model, meter, measured, onChange, onDone }: MeasuresP
           </li>
         ))}
       </Lines>
-      <Fields key={measured.length} onSubmit={submit} noValidate style={{ paddingTop: 12 }}>
+      <Fields key={measured.length} onSubmit={submit} noValidate>
         {now ? (
-          <p style={{ fontSize: 22 }} data-testid="question">
+          <Words $large data-testid="question">
             {now.asks}, part loose and unpowered.{' '}
-            <span style={{ fontSize: 18 }}>
+            <small>
               {measured.length + 1} of {asked.length}
-            </span>
-          </p>
+            </small>
+          </Words>
         ) : (
-          <p style={{ fontSize: 22 }}>Everything that is asked first has been measured.</p>
+          <Words $large>Everything that is asked first has been measured.</Words>
         )}
         {now?.is === 'ohms' && (
           <>
@@ -85,14 +86,13 @@ export function Measures({ model, meter, measured, onChange, onDone }: MeasuresP
           />
         )}
         <FormProblem message={problem} />
-        <div style={{ display: 'flex', gap: 12 }}>
+        <Buttons>
           <SubmitButton>{now ? 'Measured' : 'On'}</SubmitButton>
-          {now && (
-            <Small type="button" onClick={onDone}>
-              Leave the rest assumed
-            </Small>
+          {measured.length > 0 && (
+            <KeyButton keyed="b" label="Last one again" act={() => onChange(measured.slice(0, -1))} />
           )}
-        </div>
+          {now && <KeyButton keyed="l" label="Leave the rest assumed" act={onDone} />}
+        </Buttons>
       </Fields>
     </>
   );

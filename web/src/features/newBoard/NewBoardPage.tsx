@@ -1,9 +1,9 @@
 /** A new board from its printed labels: size, rows of pads, what competing labels mean, a first measurement, stored. */
-import type { BoardDraft, Measured } from '@junctor/core';
+import type { BoardDraft } from '@junctor/core';
 import { places } from '../../addresses';
 import { draftModel } from '@junctor/core';
 import { useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { useMeter } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { Board } from '../../drawing/Board';
@@ -17,6 +17,7 @@ import { Rows } from './Rows';
 import { SizeForm } from './SizeForm';
 import { StoreIt } from './StoreIt';
 import { useDraft } from './useDraft';
+import { DrawingRoom } from '../../ui/layout';
 
 type EntryPart = 'size' | 'pads' | 'picture' | 'meanings' | 'measure' | 'store';
 const titles: Readonly<Record<EntryPart, string>> = {
@@ -31,10 +32,9 @@ const titles: Readonly<Record<EntryPart, string>> = {
 export function NewBoardPage() {
   const navigate = useNavigate();
   const role = useSession().data?.role;
-  const [draft, setDraft] = useDraft();
-  const [part, setPart] = useState<EntryPart>('size');
+  const { draft, measured, setDraft, setMeasured, forget } = useDraft();
+  const asked = useParams().part ?? 'size';
   const [ring, setRing] = useState<number | null>(null);
-  const [measured, setMeasured] = useState<readonly Measured[]>([]);
   const meter = useMeter();
   const drafted = useMemo(() => draftModel(draft), [draft]);
   if (role !== 'lead')
@@ -43,9 +43,16 @@ export function NewBoardPage() {
         Ask one to sign in at this tablet.
       </Notice>
     );
+  if (!isPart(asked))
+    return (
+      <Notice title="There is no such part of a new board" end>
+        “{asked}” is none of {Object.keys(titles).join(', ')}.
+      </Notice>
+    );
+  const part = asked;
   const go = (next: EntryPart) => {
     setRing(null);
-    setPart(next);
+    void navigate(places.newBoardPart(next), { replace: true });
   };
   const change = (some: Partial<BoardDraft>) => setDraft({ ...draft, ...some });
   const open = drafted.pads.filter((pad) => pad.open).length;
@@ -98,14 +105,14 @@ export function NewBoardPage() {
               measured={measured}
               meter={meter}
               onStored={(id) => {
-                setDraft(null);
+                forget();
                 void navigate(places.model(id));
               }}
             />
           )}
         </section>
         <section>
-          <div style={{ height: 430 }}>
+          <DrawingRoom>
             <Board
               slot="new"
               model={drafted.model}
@@ -114,9 +121,13 @@ export function NewBoardPage() {
               rings={ringed ? [ringed.terminal] : []}
               everyLabel
             />
-          </div>
+          </DrawingRoom>
         </section>
       </Columns>
     </Sheet>
   );
+}
+
+function isPart(name: string): name is EntryPart {
+  return name in titles;
 }

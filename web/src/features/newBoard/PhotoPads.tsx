@@ -9,7 +9,9 @@ import type { KeyboardEvent, MouseEvent } from 'react';
 import styled, { useTheme } from 'styled-components';
 import { FileField, NumberTextField, typedNumber, WordsField } from '../../ui/form';
 import { Lines } from '../../ui/Sheet';
+import { KeyButton } from '../../ui/KeyButton';
 import { Small } from '../../ui/Small';
+import { Alarm, Beside, Buttons, Words } from '../../ui/layout';
 
 const Stage = styled.div`
   position: relative;
@@ -116,13 +118,13 @@ export function PhotoPads({ draft, onChange }: { draft: BoardDraft; onChange: (s
             setValues({ ...values, [name]: value });
           }}
         >
-          <p role="status" style={{ fontSize: 18, padding: '6px 0' }}>
+          <Words role="status">
             {asks}{' '}
             {toMm &&
               `Now at ${toMm(at)
                 .map((mm) => mm.toFixed(1))
                 .join(', ')} mm.`}
-          </p>
+          </Words>
           <Stage
             ref={stage}
             tabIndex={0}
@@ -139,29 +141,21 @@ export function PhotoPads({ draft, onChange }: { draft: BoardDraft; onChange: (s
               <path d={`M${at[0] - 14} ${at[1]}h28M${at[0]} ${at[1] - 14}v28`} stroke={bronze} strokeWidth={2} />
             </svg>
           </Stage>
-          <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 12, paddingTop: 8 }}>
+          <Beside $columns={3}>
             <NumberTextField name="distance" label="Between the points, mm" defaultValue={String(2 * left)} />
             <WordsField key={draft.placed.length} name="label" label="Label" />
             <NumberTextField name="size" label="Pad, mm" defaultValue="1.5" />
-          </div>
-          <p style={{ display: 'flex', gap: 12, paddingTop: 8 }}>
-            <Small type="button" onClick={set}>
-              Set it here
-            </Small>
-            <Small type="button" onClick={() => setMarks([])}>
-              Points again
-            </Small>
-          </p>
+          </Beside>
+          <Buttons>
+            <KeyButton keyed="s" label="Set it here" act={set} />
+            <KeyButton keyed="a" label="Points again" act={() => setMarks([])} />
+          </Buttons>
         </div>
       )}
-      {problem && (
-        <p role="alert" style={{ fontWeight: 700 }}>
-          ▲ {problem}
-        </p>
-      )}
-      <Lines aria-label="Placed by hand">
+      {problem && <Alarm>{problem}</Alarm>}
+      <Lines $columns="90px 1fr 110px" aria-label="Placed by hand">
         {draft.placed.map(({ printed, atMm }, index) => (
-          <li key={index} style={{ gridTemplateColumns: '90px 1fr 110px' }}>
+          <li key={index}>
             <strong>{printed}</strong>
             <span>
               {atMm[0]}, {atMm[1]} mm

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { FormEvent } from 'react';
 import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 import { Lines } from '../../ui/Sheet';
+import { KeyButton } from '../../ui/KeyButton';
 import { Small } from '../../ui/Small';
 import { Fields } from './SizeForm';
 
@@ -32,6 +33,7 @@ export function Rows({
 }) {
   const [problem, setProblem] = useState<string | null>(null);
   const [added, setAdded] = useState(0);
+  const takeOut = (index: number) => onChange({ rows: draft.rows.filter((_, at) => at !== index), answers: {} });
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
@@ -66,9 +68,9 @@ export function Rows({
   };
   return (
     <>
-      <Lines aria-label="Rows">
+      <Lines $columns="130px 1fr 110px" aria-label="Rows">
         {draft.rows.map((row, index) => (
-          <li key={index} style={{ gridTemplateColumns: '130px 1fr 110px' }}>
+          <li key={index}>
             <span>
               {row.connector ? `plug ${row.connector}, ` : ''}
               {edgeWords[row.edge]}
@@ -77,16 +79,17 @@ export function Rows({
             <span>
               {row.labels.join(' ')} <span className="quiet">{row.pitchMm} mm</span>
             </span>
-            <Small
-              type="button"
-              onClick={() => onChange({ rows: draft.rows.filter((_, at) => at !== index), answers: {} })}
-            >
-              Take out
-            </Small>
+            {index === draft.rows.length - 1 ? (
+              <KeyButton keyed="t" label="Take out" act={() => takeOut(index)} />
+            ) : (
+              <Small type="button" onClick={() => takeOut(index)}>
+                Take out
+              </Small>
+            )}
           </li>
         ))}
       </Lines>
-      <Fields key={added} onSubmit={submit} noValidate style={{ paddingTop: 12 }}>
+      <Fields key={added} onSubmit={submit} noValidate>
         <WordsField name="labels" label="Labels in order, left to right or top to bottom; empty: no more" autoFocus />
         <ChoiceField name="edge" label="Along the" options={edges} />
         <div className="row">

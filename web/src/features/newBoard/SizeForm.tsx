@@ -9,6 +9,7 @@ import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber, W
 export const Fields = styled.form`
   display: grid;
   gap: 12px;
+  padding-top: 12px;
   .row {
     display: grid;
     grid-template-columns: 1fr 1fr 1fr;

@@ -4,12 +4,11 @@ import { applySignature, checkModel } from '@junctor/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { keys } from '../../api/keys';
-import { useKeys } from '../../ui/useKeys';
 import { FormProblem } from '../../ui/form';
-import { KeyCap } from '../../ui/Plate';
 import { Lines } from '../../ui/Sheet';
-import { Small } from '../../ui/Small';
+import { KeyButton } from '../../ui/KeyButton';
 import { importModels } from '../../files/importFile';
+import { Words } from '../../ui/layout';
 
 interface StoreProps {
   drafted: Drafted;
@@ -40,7 +39,6 @@ export function StoreIt({ drafted, measured, meter, onStored }: StoreProps) {
     await client.invalidateQueries({ queryKey: keys.modelIndex });
     onStored(model.id);
   };
-  useKeys([{ key: 'Enter', act: () => void store() }]);
   return (
     <>
       <Lines aria-label="Before it is stored">
@@ -80,11 +78,13 @@ export function StoreIt({ drafted, measured, meter, onStored }: StoreProps) {
         )}
       </Lines>
       <FormProblem message={problem} />
-      <p style={{ paddingTop: 14 }}>
-        <Small type="button" onClick={() => void store()}>
-          <KeyCap>Enter</KeyCap> Store {model.name || 'it'} as {model.id}, revision 1
-        </Small>
-      </p>
+      <Words>
+        <KeyButton
+          keyed="Enter"
+          label={`Store ${model.name || 'it'} as ${model.id}, revision 1`}
+          act={() => void store()}
+        />
+      </Words>
     </>
   );
 }

@@ -1,5 +1,5 @@
 /** The board being entered, kept in the browser until it is stored or thrown away. */
-import type { BoardDraft } from '@junctor/core';
+import type { BoardDraft, Measured } from '@junctor/core';
 import { useState } from 'react';
 
 const key = 'junctor.draft.board';
@@ -19,19 +19,44 @@ const emptyDraft: BoardDraft = {
   answers: {},
 };
 
-export function useDraft(): [BoardDraft, (next: BoardDraft | null) => void] {
-  const [draft, setDraft] = useState<BoardDraft>(() => kept() ?? emptyDraft);
-  return [
-    draft,
-    (next) => {
-      if (next) localStorage.setItem(key, JSON.stringify(next));
-      else localStorage.removeItem(key);
-      setDraft(next ?? emptyDraft);
-    },
-  ];
+/** The board as entered, and what a meter has said to it so far. */
+interface Entered {
+  draft: BoardDraft;
+  measured: readonly Measured[];
 }
 
-function kept(): BoardDraft | null {
-  const text = localStorage.getItem(key);
-  return text ? (JSON.parse(text) as BoardDraft) : null;
+interface DraftKeeper extends Entered {
+  setDraft: (draft: BoardDraft) => void;
+  setMeasured: (measured: readonly Measured[]) => void;
+  /** It is stored: the next board begins. */
+  forget: () => void;
+}
+
+const nothing: Entered = { draft: emptyDraft, measured: [] };
+
+export function useDraft(): DraftKeeper {
+  const [entered, setEntered] = useState<Entered>(kept);
+  const keep = (next: Entered) => {
+    localStorage.setItem(key, JSON.stringify(next));
+    setEntered(next);
+  };
+  return {
+    ...entered,
+    setDraft: (draft) => keep({ ...entered, draft }),
+    setMeasured: (measured) => keep({ ...entered, measured }),
+    forget: () => {
+      localStorage.removeItem(key);
+      setEntered(nothing);
+    },
+  };
+}
+
+/** What cannot be read is begun anew. */
+function kept(): Entered {
+  try {
+    const found = JSON.parse(localStorage.getItem(key) ?? 'null') as Entered | null;
+    return found?.draft ? { ...nothing, ...found } : nothing;
+  } catch {
+    return nothing;
+  }
 }

@@ -1,18 +1,35 @@
-/** People of the shop: a lead adds them and lets them go. */
+/** People of the shop: a lead adds them, and says when somebody has left. */
 import { useState } from 'react';
 import type { FormEvent } from 'react';
+import styled from 'styled-components';
 import { newId } from '../../api/device';
 import { keys } from '../../api/keys';
 import { usePeople, useSend } from '../../api/queries';
+import { Ask } from '../../ui/Ask';
 import { fieldErrors } from '../../ui/fieldErrors';
 import { ChoiceField, FormPage, FormProblem, SubmitButton, WordsField } from '../../ui/form';
 import { Head } from '../../ui/Head';
+import { Small } from '../../ui/Small';
+import { dayWords } from '../../ui/when';
+
+const List = styled.ul`
+  display: grid;
+  gap: 6px;
+  font-size: 19px;
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 14px;
+    align-items: baseline;
+  }
+`;
 
 export function PeoplePage() {
   const people = usePeople();
   const [added, setAdded] = useState(0);
+  const [leaving, setLeaving] = useState<{ id: string; name: string } | null>(null);
   const add = useSend<{ id: string; name: string; role: string; password: string }>(() => '/people', [keys.people]);
-  const retire = useSend<{ id: string }>(({ id }) => `/people/${id}/retire`, [keys.people]);
+  const leave = useSend<{ id: string }>(({ id }) => `/people/${id}/retire`, [keys.people]);
   const errors = fieldErrors(add.error);
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
@@ -25,20 +42,33 @@ export function PeoplePage() {
   };
   return (
     <FormPage key={added} title="People of the shop" head={<Head title="people" />} onSubmit={submit}>
-      <ul aria-label="People" style={{ display: 'grid', gap: 6, fontSize: 19 }}>
+      <List aria-label="People">
         {(people.data ?? []).map(({ id, name, role, leftAt }) => (
           <li key={id}>
-            <strong>{name}</strong>, {role}
-            {leftAt ? ', has left' : ''}{' '}
+            <span>
+              <strong>{name}</strong>, {role}
+              {leftAt ? `, left ${dayWords(leftAt)}` : ''}
+            </span>
             {!leftAt && (
-              <button type="button" onClick={() => retire.mutate({ id })}>
-                has left the shop
-              </button>
+              <Small type="button" onClick={() => setLeaving({ id, name })}>
+                {name} leaves the shop…
+              </Small>
             )}
           </li>
         ))}
-      </ul>
-      <FormProblem message={retire.error?.message ?? null} />
+      </List>
+      {leaving && (
+        <Ask
+          title={`Does ${leaving.name} leave the shop?`}
+          yes={`Yes, ${leaving.name} leaves`}
+          no="No, back"
+          onYes={() => leave.mutate({ id: leaving.id })}
+          onClose={() => setLeaving(null)}
+        >
+          They can no longer sign in. What they have recorded stays theirs, also what a tablet still keeps.
+        </Ask>
+      )}
+      <FormProblem message={leave.error?.message ?? null} />
       <WordsField name="name" label="Name" error={errors.of('name')} />
       <ChoiceField
         name="role"

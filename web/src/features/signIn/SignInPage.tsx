@@ -1,5 +1,6 @@
 /** Sign in; or, in an empty shop, make its first lead. */
 import type { FormEvent } from 'react';
+import styled from 'styled-components';
 import { newId } from '../../api/device';
 import { useFirstLead, useShop, useSignIn } from '../../api/session';
 import { fieldErrors } from '../../ui/fieldErrors';
@@ -63,13 +64,20 @@ function FirstLead() {
   );
 }
 
+const MarkLine = styled.header`
+  padding: 18px 24px 0;
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  font-size: 24px;
+  font-weight: 700;
+`;
+
 function Mark() {
   return (
-    <header
-      style={{ padding: '18px 24px 0', display: 'flex', gap: 12, alignItems: 'center', fontSize: 24, fontWeight: 700 }}
-    >
+    <MarkLine>
       <img src="/mark.svg" alt="" width="40" height="40" />
       Junctor
-    </header>
+    </MarkLine>
   );
 }

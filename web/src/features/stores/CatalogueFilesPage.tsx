@@ -10,6 +10,7 @@ import { Lines, Sheet } from '../../ui/Sheet';
 import { parseJson } from '../../files/readBuildFile';
 import type { ImportFault } from '../../files/importFile';
 import { importText, largestBytes } from '../../files/importFile';
+import { Words } from '../../ui/layout';
 
 type State =
   | { is: 'waiting' }
@@ -61,22 +62,18 @@ export function CatalogueFilesPage() {
           <p>A lead takes files in.</p>
         )}
         {state.is === 'working' && (
-          <p role="status" style={{ fontSize: 20 }}>
+          <Words role="status">
             {state.of === 0 ? 'Reading the file' : `Checked ${state.done} of ${state.of}`}{' '}
             <progress value={state.done} max={state.of || 1} aria-label="checked" />
-          </p>
+          </Words>
         )}
-        {state.is === 'taken' && (
-          <p role="status" style={{ fontSize: 20, fontWeight: 700 }}>
-            {state.message}
-          </p>
-        )}
+        {state.is === 'taken' && <Words role="status">{state.message}</Words>}
         {state.is === 'refused' && (
           <>
             <FormProblem message={state.message} />
-            <Lines aria-label="Faults">
+            <Lines $columns="360px 1fr" aria-label="Faults">
               {state.faults.map(({ path, message }, index) => (
-                <li key={index} style={{ gridTemplateColumns: '360px 1fr' }}>
+                <li key={index}>
                   <span>{path}</span>
                   <span>{message}</span>
                 </li>

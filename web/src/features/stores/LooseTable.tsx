@@ -19,7 +19,7 @@ export function LooseTable({ model, meter }: { model: PartModel; meter: Meter })
   if (!readings) return <p role="status">Computing the signature.</p>;
   if (readings.length === 0) return <p>Nothing on it can be measured loose.</p>;
   return (
-    <Lines aria-label="Signature">
+    <Lines $columns="150px 70px 1fr" aria-label="Signature">
       {readings.map(({ black, red, mode, why, expected }) => {
         const wantedOf = () => {
           if (expected.from === 'none') return 'not known: record only';
@@ -27,7 +27,7 @@ export function LooseTable({ model, meter }: { model: PartModel; meter: Meter })
           return expected.passes.map(toneWords).join(' or ');
         };
         return (
-          <li key={`${black.id}${red.id}${mode}`} style={{ gridTemplateColumns: '150px 70px 1fr' }}>
+          <li key={`${black.id}${red.id}${mode}`}>
             <span>
               {black.printed} to {red.printed}
             </span>

@@ -1,7 +1,7 @@
 /** One part model: both sides, what is joined inside, what a meter reads on the loose part, how sure each number is. */
 import type { PartModel } from '@junctor/core';
 import { places } from '../../addresses';
-import { compareModels } from '@junctor/core';
+import { compareModels, measuredWords } from '@junctor/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -15,6 +15,7 @@ import type { Door } from '../../ui/Sheet';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import { LooseTable } from './LooseTable';
 import { NumbersTable } from './NumbersTable';
+import { DrawingRoom } from '../../ui/layout';
 
 export function ModelPage() {
   const { modelId } = useParams();
@@ -88,6 +89,18 @@ export function ModelPage() {
           {bottom && <Inside model={model} />}
           <h2>A meter on the loose part</h2>
           {meter && <LooseTable model={model} meter={meter} />}
+          {model.measured && (
+            <>
+              <h2>Measured when it was entered</h2>
+              <Lines aria-label="Measured when it was entered">
+                {model.measured.map((known) => (
+                  <li key={measuredWords(known)}>
+                    <span>{measuredWords(known)}</span>
+                  </li>
+                ))}
+              </Lines>
+            </>
+          )}
         </section>
         <section>
           <h2>Numbers, and how sure they are</h2>
@@ -137,9 +150,9 @@ function Drawn({ model, side, title }: { model: PartModel; side: 'top' | 'bottom
   return (
     <>
       <h2>{title}</h2>
-      <div style={{ height: 440 }}>
+      <DrawingRoom>
         <Board slot={model.id} model={model} side={side} marks={new Map()} rings={[]} everyLabel />
-      </div>
+      </DrawingRoom>
     </>
   );
 }

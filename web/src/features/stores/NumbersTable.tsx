@@ -9,6 +9,7 @@ import { Small } from '../../ui/Small';
 import { importModels } from '../../files/importFile';
 import type { KnownNumber } from './numbersOf';
 import { numbersOf, withNumber } from './numbersOf';
+import { Buttons, Stack } from '../../ui/layout';
 
 const sureWords = {
   measured: 'measured',
@@ -43,11 +44,11 @@ export function NumbersTable({
       />
     );
   return (
-    <Lines aria-label="Numbers">
+    <Lines $columns="110px 1fr 92px" aria-label="Numbers">
       {[...new Set(numbers.map(({ what }) => what))].map((what) => {
         const own = numbers.filter((known) => known.what === what);
         return (
-          <li key={what} style={{ gridTemplateColumns: '110px 1fr 92px' }}>
+          <li key={what}>
             <strong>{what}</strong>
             <span>
               {own.map(({ value, unit }) => `${numberWords(value)} ${unit}`).join(', ')}{' '}
@@ -100,7 +101,7 @@ function Change({
     onDone();
   };
   return (
-    <form onSubmit={(event) => void submit(event)} style={{ display: 'grid', gap: 12 }} noValidate>
+    <Stack onSubmit={(event) => void submit(event)} noValidate>
       <p>A new value makes revision {model.revision + 1}; jobs keep the revision that they were planned with.</p>
       {numbers.length > 1 && (
         <ChoiceField
@@ -122,12 +123,12 @@ function Change({
       />
       <ChoiceField name="sure" label="Known from" options={choices} />
       <FormProblem message={problem} />
-      <div style={{ display: 'flex', gap: 12 }}>
+      <Buttons>
         <SubmitButton>Make revision {model.revision + 1}</SubmitButton>
         <Small type="button" onClick={onDone}>
           Leave it
         </Small>
-      </div>
-    </form>
+      </Buttons>
+    </Stack>
   );
 }

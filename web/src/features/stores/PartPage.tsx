@@ -13,7 +13,9 @@ import { useModelIndex, useModelSheet, usePart } from '../../api/stores';
 import { compute } from '../../compute/compute';
 import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 import { Notice } from '../../ui/Notice';
+import { whenWords } from '../../ui/when';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
+import { Beside, Stack } from '../../ui/layout';
 
 export function PartPage() {
   const { partId } = useParams();
@@ -50,8 +52,7 @@ export function PartPage() {
             {[...notes].reverse().map((note) => (
               <li key={note.id}>
                 <span>
-                  {new Date(note.at).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'short' })}, {note.person}
-                  : {noteWords(note.body)}
+                  {whenWords(note.at)}, {note.person}: {noteWords(note.body)}
                 </span>
               </li>
             ))}
@@ -94,7 +95,7 @@ function NoteForm({ onNote, problem }: { onNote: (body: object) => void; problem
     form.reset();
   };
   return (
-    <form onSubmit={submit} noValidate style={{ display: 'grid', gap: 12 }}>
+    <Stack onSubmit={submit} noValidate>
       <ChoiceField
         name="condition"
         label="Condition"
@@ -104,13 +105,13 @@ function NoteForm({ onNote, problem }: { onNote: (body: object) => void; problem
         }))}
       />
       <WordsField name="why" label="Why" />
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}>
+      <Beside>
         <WordsField name="firmware" label="Firmware now" />
         <NumberTextField name="grams" label="Weighed, g" />
-      </div>
+      </Beside>
       <FormProblem message={problem} />
       <SubmitButton>Write it down</SubmitButton>
-    </form>
+    </Stack>
   );
 }
 
@@ -167,7 +168,7 @@ function SignatureForm({ model, onNote }: { model: string; onNote: (body: object
     if (answered.length > 0) onNote({ is: 'signature', readings: answered });
   };
   return (
-    <form onSubmit={submit} noValidate style={{ display: 'grid', gap: 10 }}>
+    <Stack onSubmit={submit} noValidate>
       {readings.map(({ black, red, mode, why }, index) => {
         const label = `Black ${black.printed}, red ${red.printed}: ${why}`;
         if (mode !== 'tone')
@@ -187,6 +188,6 @@ function SignatureForm({ model, onNote }: { model: string; onNote: (body: object
       })}
       <FormProblem message={problem} />
       <SubmitButton>Keep the signature</SubmitButton>
-    </form>
+    </Stack>
   );
 }

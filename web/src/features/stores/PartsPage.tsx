@@ -11,7 +11,9 @@ import { fieldErrors } from '../../ui/fieldErrors';
 import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import { findable, findModels } from './findModels';
-import { Found } from '../../ui/Found';
+import { Find } from '../../ui/Find';
+import { Small } from '../../ui/Small';
+import { Beside, Stack, Words } from '../../ui/layout';
 
 export function PartsPage() {
   const navigate = useNavigate();
@@ -31,10 +33,8 @@ export function PartsPage() {
     >
       <Columns>
         <section>
-          <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}>
-            <WordsField name="q" label="First letters of model, serial or batch" autoFocus />
-          </div>
-          <Lines aria-label="Parts in hand" style={{ paddingTop: 10 }}>
+          <WordsField name="q" label="First letters of model, serial or batch" autoFocus onChange={setTyped} />
+          <Lines aria-label="Parts in hand">
             {(parts.data ?? []).map(({ id, model, serial, batch, owner, origin, condition, onQuad }) => (
               <li key={id}>
                 <span>
@@ -69,7 +69,7 @@ function PartForm() {
   const [owner, setOwner] = useState<{ id: string; name: string } | null>(null);
   const [ownerTyped, setOwnerTyped] = useState('');
   const [noNumber, setNoNumber] = useState(false);
-  const customers = useCustomers(ownerTyped.trim());
+  const customersFound = (useCustomers(ownerTyped.trim()).data ?? []).slice(0, 4);
   const send = useSend<object>(() => '/parts', [keys.parts()]);
   const errors = fieldErrors(send.error);
   const matches = typed.trim() ? findModels(findable(index.data ?? []), typed, false).slice(0, 5) : [];
@@ -97,27 +97,26 @@ function PartForm() {
     send.mutate(part, { onSuccess: () => form.reset() });
   };
   return (
-    <form onSubmit={submit} noValidate style={{ display: 'grid', gap: 12 }}>
+    <Stack onSubmit={submit} noValidate>
       {model ? (
-        <p style={{ fontSize: 20 }}>
+        <Words>
           <strong>{model.name}</strong>{' '}
-          <button type="button" onClick={() => setModel(null)}>
+          <Small type="button" onClick={() => setModel(null)}>
             another
-          </button>
-        </p>
+          </Small>
+        </Words>
       ) : (
-        <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}>
-          <WordsField name="model" label="Part model" />
-        </div>
-      )}
-      {!model && (
-        <Found
-          label="Part models found"
+        <Find
+          label="Part model"
+          listLabel="Part models found"
           items={matches.map(({ id, name, kind }) => ({ id, name, note: kind }))}
-          onTake={({ id }) => setModel(matches.find((match) => match.id === id)!)}
+          typed={typed}
+          onType={setTyped}
+          onTake={(id) => setModel(matches.find((match) => match.id === id)!)}
+          empty="Type its first letters."
         />
       )}
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}>
+      <Beside>
         <WordsField name="serial" label="Serial" />
         <WordsField name="batch" label="Batch" />
         <WordsField name="firmware" label="Firmware" />
@@ -126,7 +125,7 @@ function PartForm() {
           label="Weight, g"
           error={noNumber ? 'a weight is a number' : errors.of('weightG')}
         />
-      </div>
+      </Beside>
       <ChoiceField
         name="origin"
         label="It is"
@@ -145,26 +144,25 @@ function PartForm() {
         ]}
       />
       {owner ? (
-        <p style={{ fontSize: 18 }}>
+        <Words>
           It belongs to <strong>{owner.name}</strong>{' '}
-          <button type="button" onClick={() => setOwner(null)}>
+          <Small type="button" onClick={() => setOwner(null)}>
             no, the shop’s
-          </button>
-        </p>
+          </Small>
+        </Words>
       ) : (
-        <div onInput={(event) => setOwnerTyped((event.target as HTMLInputElement).value)}>
-          <WordsField name="ownerTyped" label="Whose it is; empty: the shop’s" />
-        </div>
-      )}
-      {!owner && ownerTyped.trim() && (
-        <Found
-          label="Customers found"
-          items={(customers.data ?? []).slice(0, 4).map(({ id, name }) => ({ id, name, note: '' }))}
-          onTake={setOwner}
+        <Find
+          label="Whose it is; empty: the shop’s"
+          listLabel="Customers found"
+          items={ownerTyped.trim() ? customersFound : []}
+          typed={ownerTyped}
+          onType={setOwnerTyped}
+          onTake={(id) => setOwner(customersFound.find((customer) => customer.id === id)!)}
+          empty="Type its first letters."
         />
       )}
       <FormProblem message={errors.rest(['weightG'])} />
       <SubmitButton>{model ? 'Put it in the stores' : 'Choose its model first'}</SubmitButton>
-    </form>
+    </Stack>
   );
 }

@@ -20,11 +20,29 @@ import {
   typedNumber,
   WordsField,
 } from '../../ui/form';
-import { Columns, Lines, Sheet } from '../../ui/Sheet';
+import type { DataColumn } from '../../ui/DataTable';
+import { DataTable } from '../../ui/DataTable';
+import { Columns, Sheet } from '../../ui/Sheet';
 import type { CsvFault } from '../../files/csvRows';
 import { readStock, writeStock } from '../../files/stockCsv';
+import { Beside, Stack, Words } from '../../ui/layout';
 
 const shownAtMost = 60;
+const columns: readonly DataColumn<StockLine>[] = [
+  {
+    id: 'name',
+    name: 'Name',
+    by: ({ name }) => name,
+    cell: ({ name, offcut }) => `${offcut ? '✂ ' : ''}${name}${offcut ? ', offcut' : ''}`,
+  },
+  {
+    id: 'amount',
+    name: 'On hand',
+    by: ({ onHand }) => onHand,
+    cell: ({ onHand, unit }) => (onHand <= 0 ? <strong>▲ none left</strong> : amountWords(onHand, unit)),
+  },
+  { id: 'place', name: 'Lies in', by: ({ place }) => place, cell: ({ place }) => place },
+];
 
 export function StockPage() {
   const navigate = useNavigate();
@@ -58,38 +76,24 @@ export function StockPage() {
     >
       <Columns>
         <section>
-          <div onInput={(event) => setTyped((event.target as HTMLInputElement).value)}>
-            <WordsField name="q" label="Name, gauge, colour or place" autoFocus />
-          </div>
+          <WordsField name="q" label="Name, gauge, colour or place" autoFocus onChange={setTyped} />
           <h2>
             <span role="status">
               {found.length} lines{found.length > shownAtMost ? `, the first ${shownAtMost}` : ''}
             </span>
           </h2>
-          <Lines aria-label="Stock">
-            {found.slice(0, shownAtMost).map(({ id, name, unit, onHand, offcut, place }) => (
-              <li key={id} style={{ gridTemplateColumns: '1fr 120px 110px' }}>
-                <span>
-                  {offcut ? '✂ ' : ''}
-                  {name}
-                  {offcut ? ', offcut' : ''}
-                </span>
-                <span style={{ fontWeight: onHand <= 0 ? 700 : 400 }}>
-                  {onHand <= 0 ? '▲ none left' : amountWords(onHand, unit)}
-                </span>
-                <span className="quiet">{place}</span>
-              </li>
-            ))}
-          </Lines>
+          <DataTable
+            label="Stock"
+            columns={columns}
+            items={found.slice(0, shownAtMost)}
+            idOf={({ id }) => id}
+            empty="Nothing is called like that."
+          />
         </section>
         <section>
           <h2>Count a file in</h2>
           <FileField label="Stock as CSV" accept=".csv,text/csv" onFile={(file) => void take(file)} />
-          {message && (
-            <p role="status" style={{ fontWeight: 700 }}>
-              {message}
-            </p>
-          )}
+          {message && <Words role="status">{message}</Words>}
           <CsvFaults label="Faults" refused="file" faults={faults} atMost={30} />
           <FormProblem message={counted.error?.message ?? null} />
           <h2>Put an offcut back</h2>
@@ -123,7 +127,7 @@ function OffcutForm() {
     );
   };
   return (
-    <form key={made} onSubmit={submit} noValidate style={{ display: 'grid', gap: 12 }}>
+    <Stack key={made} onSubmit={submit} noValidate>
       <ChoiceField
         name="kind"
         label="It is"
@@ -133,7 +137,7 @@ function OffcutForm() {
         ]}
         onChange={setKind}
       />
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 12 }}>
+      <Beside $columns={3}>
         {kind === 'wire' ? (
           <>
             <NumberTextField name="awg" label="Gauge, AWG" />
@@ -148,10 +152,10 @@ function OffcutForm() {
         )}
         <NumberTextField name="length" label="Length, mm" />
         <WordsField name="place" label="Lies in" />
-      </div>
+      </Beside>
       <FormProblem message={send.error?.message ?? null} />
       <SubmitButton>Put it back</SubmitButton>
       {made > 0 && <p role="status">Kept. It is offered when a kit needs it.</p>}
-    </form>
+    </Stack>
   );
 }

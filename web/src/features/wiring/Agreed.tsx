@@ -3,14 +3,16 @@
  * to their taste.
  */
 import type { PlanChange } from '@junctor/core';
+import { lawSchools, localLawOf } from '@junctor/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
 import styled from 'styled-components';
-import { ChoiceField, WordsField } from '../../ui/form';
+import { ChoiceField, NumberTextField, typedNumber, WordsField } from '../../ui/form';
 import { Lines } from '../../ui/Sheet';
 import { Small } from '../../ui/Small';
 import type { Bench } from '../../bench/provider/bench';
 import { usePlanEdits } from './usePlanEdits';
+import { Alarm } from '../../ui/layout';
 
 const Part = styled.section`
   && {
@@ -54,6 +56,22 @@ export function Agreed({ bench }: { bench: Bench }) {
     setMissing(!name || !value);
     if (name && value) tell(`${taste}${name}`, value, () => form.reset());
   };
+  const law = localLawOf(schools);
+  const answerLaw = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const data = new FormData(event.currentTarget);
+    const text = (field: string) => String(data.get(field) ?? '').trim() || null;
+    const transmit = text('transmit');
+    const answers = [
+      [lawSchools.region, text('region')],
+      [lawSchools.transmitMw, transmit === null ? null : String(typedNumber(transmit))],
+    ] as const;
+    const changes = answers.flatMap(([key, after]): PlanChange[] => {
+      const before = schools[key] ?? null;
+      return before === after ? [] : [{ path: `schools/${key}`, before, after }];
+    });
+    if (changes.length > 0) edits.make(changes);
+  };
   const own = Object.entries(schools).filter(([key]) => key.startsWith(taste));
   return (
     <Part>
@@ -75,6 +93,11 @@ export function Agreed({ bench }: { bench: Bench }) {
         ]}
         onChange={(value) => tell('arm guard', value)}
       />
+      <form key={Object.values(law).join()} onSubmit={answerLaw} aria-label="The local law">
+        <WordsField name="region" label="Region of the law here" defaultValue={law.region ?? ''} />
+        <NumberTextField name="transmit" label="May transmit at most, mW" defaultValue={law.transmitMw ?? ''} />
+        <Small type="submit">Keep the law</Small>
+      </form>
       <form onSubmit={add}>
         <WordsField
           name="setting"
@@ -84,9 +107,9 @@ export function Agreed({ bench }: { bench: Bench }) {
         <WordsField name="value" label="Value" />
         <Small type="submit">Keep it</Small>
       </form>
-      <Lines aria-label="To their taste">
+      <Lines $columns="1fr 1fr auto" aria-label="To their taste">
         {own.map(([key, value]) => (
-          <li key={key} style={{ gridTemplateColumns: '1fr 1fr auto' }}>
+          <li key={key}>
             <span>{key.slice(taste.length)}</span>
             <strong>{value}</strong>
             <Small type="button" onClick={() => tell(key, null)}>
@@ -95,11 +118,7 @@ export function Agreed({ bench }: { bench: Bench }) {
           </li>
         ))}
       </Lines>
-      {edits.failed && (
-        <p role="alert" style={{ fontWeight: 700 }}>
-          ▲ Not changed: {edits.failed}
-        </p>
-      )}
+      {edits.failed && <Alarm>Not changed: {edits.failed}</Alarm>}
     </Part>
   );
 }

@@ -5,7 +5,15 @@ import styled from 'styled-components';
 import { Fact } from '../../ui/Frame';
 import { KeyCap } from '../../ui/Plate';
 import { severityWord } from '../../bench/frame/FindingsLine';
+import { Words } from '../../ui/layout';
 
+const Way = styled.button`
+  border: 0;
+  padding: 0 0 0 10px;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+`;
 export const List = styled.ul`
   font-size: 18px;
   line-height: 25px;
@@ -41,10 +49,8 @@ export function Cost({
           <dt>planning</dt>
           <dd>{Math.round(running.share * 100)} %</dd>
         </Fact>
-        <progress max={1} value={running.share} aria-label="Planning" style={{ width: '100%' }} />
-        <p style={{ fontSize: 17 }} role="status">
-          {running.words}
-        </p>
+        <progress max={1} value={running.share} aria-label="Planning" />
+        <Words role="status">{running.words}</Words>
       </>
     );
   }
@@ -69,13 +75,7 @@ export function Cost({
       <Fact>
         <dt>crowded by</dt>
         <dd className="long">
-          {penalties.length === 0
-            ? 'nothing'
-            : penalties.map((line) => (
-                <span key={line} style={{ display: 'block' }}>
-                  {line}
-                </span>
-              ))}
+          {penalties.length === 0 ? 'nothing' : penalties.map((line) => <div key={line}>{line}</div>)}
         </dd>
       </Fact>
     </>
@@ -217,9 +217,11 @@ export function Ways({
   return (
     <List aria-label="Ways out">
       {messages.map((line, index) => (
-        <li key={line} onClick={() => onTake(index)} style={{ cursor: 'pointer' }}>
+        <li key={line}>
           <KeyCap>{index + 1}</KeyCap>
-          <span style={{ paddingLeft: 10 }}>{line}</span>
+          <Way type="button" onClick={() => onTake(index)}>
+            {line}
+          </Way>
         </li>
       ))}
       {waiting && (

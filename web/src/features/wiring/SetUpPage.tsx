@@ -8,6 +8,7 @@ import { jobPlaces } from '../../addresses';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import { Agreed } from './Agreed';
 import { useBench } from '../../bench/provider/useBench';
+import { Alarm } from '../../ui/layout';
 
 const Paste = styled.label`
   display: grid;
@@ -92,16 +93,16 @@ export function SetUpPage() {
             <textarea value={dump} onChange={({ target }) => setDump(target.value)} spellCheck={false} />
           </Paste>
           {compared && !compared.ok && (
-            <p role="alert" style={{ fontSize: 18, fontWeight: 700 }}>
-              ▲ Line {compared.line}: {compared.why}
-            </p>
+            <Alarm>
+              Line {compared.line}: {compared.why}
+            </Alarm>
           )}
           {compared?.ok && (
-            <Lines aria-label="Compared">
+            <Lines $columns="26px 200px 1fr" aria-label="Compared">
               {[...compared.lines]
                 .sort((a, b) => rank(a) - rank(b))
                 .map(({ key, verdict, wanted, found }) => (
-                  <li key={key} style={{ gridTemplateColumns: '26px 200px 1fr' }}>
+                  <li key={key}>
                     <span aria-hidden>{marks[verdict]}</span>
                     <span>{key}</span>
                     <span>
@@ -134,9 +135,9 @@ function Group({ title, lines }: { title: string; lines: readonly SheetLine[] })
   return (
     <>
       <h2>{title}</h2>
-      <Lines aria-label={title}>
+      <Lines $columns="minmax(0, 1fr) minmax(0, 0.6fr) minmax(0, 2fr)" aria-label={title}>
         {lines.map(({ key, value, because }) => (
-          <li key={key} style={{ gridTemplateColumns: '200px 190px 1fr' }}>
+          <li key={key}>
             <span>{key}</span>
             <strong>{value ?? 'measure'}</strong>
             <span className="quiet">{because}</span>

@@ -158,7 +158,7 @@ function Tree({ rails, current }: { rails: readonly Rail[]; current: Rail | null
     <svg
       viewBox={`0 ${from * rowHeight} ${width} ${rows * rowHeight}`}
       width="100%"
-      style={{ maxHeight: '100%' }}
+      height="100%"
       role="img"
       aria-label={`Supply tree: ${rails.map((rail) => `${railWords(rail, rails)} ${rail.out.empty.typical.toFixed(2)} A`).join(', ')}`}
     >

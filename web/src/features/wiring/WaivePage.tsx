@@ -17,6 +17,7 @@ import type { Bench } from '../../bench/provider/bench';
 import { useBench } from '../../bench/provider/useBench';
 import { useDoors } from '../../bench/provider/useDoors';
 import { nameOf, useSaid } from './FindingHere';
+import { Words } from '../../ui/layout';
 
 const reasons: Readonly<Record<'stop' | 'warn', readonly string[]>> = {
   stop: ['Not used here', 'Another job sets it right', 'The customer wants it so'],
@@ -81,7 +82,7 @@ function Waiving({ finding, waiver }: { finding: Finding; waiver: string | null 
   ];
   const [at] = finding.at;
   const bodyOf = () => {
-    if (waiver) return <p style={{ fontSize: 22, paddingTop: 16 }}>{reasonOf(bench, waiver)}</p>;
+    if (waiver) return <Words $large>{reasonOf(bench, waiver)}</Words>;
     if (objection) return null;
     return (
       <Own>

@@ -22,54 +22,45 @@ import { useChangePlan } from '../../api/queries';
 import type { CsvFault } from '../../files/csvRows';
 import { ChoiceField, FileField, WordsField } from '../../ui/form';
 import { saveFile } from '../../files/saveFile';
+import type { DataColumn } from '../../ui/DataTable';
+import { DataTable } from '../../ui/DataTable';
+import { narrow } from '../../ui/theme';
 import { Sheet } from '../../ui/Sheet';
 import { Small } from '../../ui/Small';
 import { useBench } from '../../bench/provider/useBench';
 import { readWires, writeWires } from '../../files/wireCsv';
 import type { WireKind } from './wireKind';
 import { kindOf } from './wireKind';
+import { Alarm, Words } from '../../ui/layout';
 
-const Table = styled.table`
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 18px;
-  th button {
-    font: inherit;
-    font-weight: 700;
-    background: none;
-    border: 0;
-    padding: 6px 0;
-    cursor: pointer;
-    color: inherit;
-  }
-  th,
-  td {
-    text-align: left;
-    padding: 5px 12px 5px 0;
-    border-bottom: 1px solid ${({ theme }) => theme.edge};
-  }
-`;
 const Tools = styled.div`
   display: grid;
-  grid-template-columns: 300px 1fr auto 280px;
+  grid-template-columns: minmax(0, 300px) minmax(0, 1fr) auto minmax(0, 280px);
+  @media ${narrow} {
+    grid-template-columns: minmax(0, 1fr);
+  }
   gap: 20px;
   align-items: end;
   padding: 0 24px 10px;
 `;
-const columns = [
-  ['wire', 'Wire'],
-  ['from', 'From'],
-  ['to', 'To'],
-  ['awg', 'AWG'],
-  ['colour', 'Colour'],
-  ['lengthMm', 'Length'],
-  ['link', 'For'],
-  ['state', 'State'],
-] as const;
-type Column = (typeof columns)[number][0];
 type Kind = 'all' | WireKind;
 /** With both ends as they are called, also under a plug. */
 type Shown = WireRow & { state: string; kind: Kind; at: readonly [from: string, to: string] };
+const columns: readonly DataColumn<Shown>[] = [
+  { id: 'wire', name: 'Wire', by: ({ wire }) => wire, cell: ({ wire }) => wire },
+  { id: 'from', name: 'From', by: ({ at }) => at[0], cell: ({ at }) => at[0] },
+  { id: 'to', name: 'To', by: ({ at }) => at[1], cell: ({ at }) => at[1] },
+  { id: 'awg', name: 'AWG', by: ({ awg }) => awg, cell: ({ awg }) => awg },
+  { id: 'colour', name: 'Colour', by: ({ colour }) => colour, cell: ({ colour }) => colour },
+  {
+    id: 'length',
+    name: 'Length',
+    by: ({ lengthMm }) => lengthMm ?? 0,
+    cell: ({ lengthMm }) => (lengthMm === null ? '' : `${lengthMm} mm`),
+  },
+  { id: 'link', name: 'For', by: ({ link }) => link, cell: ({ link }) => link },
+  { id: 'state', name: 'State', by: ({ state }) => state, cell: ({ state }) => state },
+];
 
 export function WiresPage() {
   const bench = useBench();
@@ -78,7 +69,6 @@ export function WiresPage() {
   const change = useChangePlan(job.id);
   const [typed, setTyped] = useState('');
   const [kind, setKind] = useState<Kind>('all');
-  const [order, setOrder] = useState<Column>('wire');
   const [faults, setFaults] = useState<readonly CsvFault[]>([]);
   const [offered, setOffered] = useState<readonly PlanChange[] | null>(null);
   const all = useMemo(() => {
@@ -101,9 +91,6 @@ export function WiresPage() {
           text.toLowerCase().includes(wanted),
         )),
   );
-  const rows = [...found].sort((a, b) =>
-    String(a[order] ?? '').localeCompare(String(b[order] ?? ''), 'en', { numeric: true }),
-  );
   const read = async (file: File) => {
     setOffered(null);
     const list = readWires(await file.text());
@@ -118,7 +105,7 @@ export function WiresPage() {
   return (
     <Sheet
       place={`${job.quad}, wires`}
-      title={`${rows.length} of ${all.length} wires`}
+      title={`${found.length} of ${all.length} wires`}
       note="As planned; the state says what is built. Type a part, a pad, a colour or a purpose."
       go={(to) => void navigate(to)}
       doors={[
@@ -152,9 +139,7 @@ export function WiresPage() {
       ]}
     >
       <Tools>
-        <div onChange={({ target }) => setTyped((target as HTMLInputElement).value)}>
-          <WordsField name="find" label="Find" />
-        </div>
+        <WordsField name="find" label="Find" onChange={setTyped} />
         <ChoiceField
           name="kind"
           label="Show"
@@ -171,7 +156,7 @@ export function WiresPage() {
       </Tools>
       <section>
         {offered && (
-          <p role="status" style={{ fontSize: 19, padding: '0 0 10px' }}>
+          <Words role="status">
             {offered.length === 0 ? (
               'The list says what is planned already.'
             ) : (
@@ -182,42 +167,18 @@ export function WiresPage() {
                 </Small>
               </>
             )}
-          </p>
+          </Words>
         )}
-        {change.error && (
-          <p role="alert" style={{ fontWeight: 700 }}>
-            ▲ The plan was not changed: {change.error.message}
-          </p>
-        )}
+        {change.error && <Alarm>The plan was not changed: {change.error.message}</Alarm>}
         <CsvFaults label="Faults" refused="list" faults={faults} atMost={12} />
-        <Table aria-label="Wires">
-          <thead>
-            <tr>
-              {columns.map(([name, label]) => (
-                <th key={name} aria-sort={order === name ? 'ascending' : undefined}>
-                  <button type="button" onClick={() => setOrder(name)}>
-                    {label}
-                    {order === name ? ' ▾' : ''}
-                  </button>
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => (
-              <tr key={row.wire}>
-                <td>{row.wire}</td>
-                <td>{row.at[0]}</td>
-                <td>{row.at[1]}</td>
-                <td>{row.awg}</td>
-                <td>{row.colour}</td>
-                <td>{row.lengthMm === null ? '' : `${row.lengthMm} mm`}</td>
-                <td>{row.link}</td>
-                <td>{row.state}</td>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
+        <DataTable
+          label="Wires"
+          columns={columns}
+          items={found}
+          idOf={({ wire }) => wire}
+          empty="No wire is like that."
+          sortedBy="wire"
+        />
       </section>
     </Sheet>
   );

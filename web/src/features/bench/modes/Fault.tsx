@@ -10,6 +10,7 @@ import { ChoiceField, FormPage, NumberTextField, SubmitButton, typedNumber, Word
 import type { Bench } from '../../../bench/provider/bench';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
+import { Words } from '../../../ui/layout';
 
 export function Fault() {
   const bench = useBench();
@@ -89,11 +90,11 @@ export function Fault() {
 
 function Judged({ replace, suspect, because, first, joints, minutes }: DamageJudged) {
   return (
-    <p role="status" style={{ fontSize: 19, lineHeight: '26px' }}>
+    <Words role="status">
       <strong>Replace {replace.join(' and ')}:</strong> {because}.{' '}
       {suspect.length > 0 ? `Read ${suspect.join(', ')} as well. ` : ''}First: {first}. {joints} joints, about {minutes}{' '}
       min at the bench; prices of parts are not kept here.
-    </p>
+    </Words>
   );
 }
 

@@ -1,6 +1,6 @@
 /** The kit table: one line of the pick list at a time, with where it lies and whether it is enough. */
 import type { StepOf } from '@junctor/core';
-import { amountWords, notesOf, possible, pickFor, stepWords, takesFor } from '@junctor/core';
+import { amountWords, kitUse, notesOf, possible, pickFor, stepWords, takesFor } from '@junctor/core';
 import styled from 'styled-components';
 import { useParts, useStock } from '../../../api/stores';
 import type { Answer } from '../../../ui/Answers';
@@ -14,6 +14,7 @@ import { useState } from 'react';
 import type { Bench } from '../../../bench/provider/bench';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
+import { Words } from '../../../ui/layout';
 
 const Lines = styled.ol`
   font-size: 18px;
@@ -105,6 +106,7 @@ function CountScreen({ step }: { step: StepOf<'count'> }) {
     );
   const common = commonAnswers(bench, doors).filter(({ key }) => !typing || key === '*');
   const short = pick.state === 'short';
+  const use = kitUse(line, bench.state.steps, bench.state.target);
   const answers: Answer[] = typing
     ? [...common, { key: 'Escape', label: 'Not that', act: () => setTyping(false) }, ...number.answers]
     : [
@@ -161,10 +163,10 @@ function CountScreen({ step }: { step: StepOf<'count'> }) {
               <dd className="long">{place}</dd>
             </Fact>
           )}
-          {line.slots.length > 0 && (
+          {use && (
             <Fact>
               <dt>for</dt>
-              <dd className="long">{line.slots.join(', ')}</dd>
+              <dd className="long">{use}</dd>
             </Fact>
           )}
         </>
@@ -221,8 +223,7 @@ function Counted({ bench }: { bench: Bench }) {
   const names = new Map(
     bench.state.steps.flatMap((step) => (step.verb === 'count' ? [[step.subject, step.line] as const] : [])),
   );
-  if (counted.length === 0)
-    return <p style={{ fontSize: 20, paddingTop: 14 }}>Nothing yet. What is counted in stands here.</p>;
+  if (counted.length === 0) return <Words>Nothing yet. What is counted in stands here.</Words>;
   return (
     <Lines>
       {counted.map(({ record: { id, body } }) => (

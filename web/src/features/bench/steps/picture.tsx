@@ -89,7 +89,7 @@ function PictureScreen({ step }: { step: StepOf<'picture'> }) {
         title: 'the picture',
         note: 'from the camera, or a file',
         body: (
-          <div ref={field} style={{ paddingTop: 16 }}>
+          <div ref={field}>
             <FileField label="Picture of the old wiring" accept="image/*" onFile={(file) => void take(file)} />
           </div>
         ),

@@ -6,6 +6,7 @@ import { FindingsLine } from '../../../bench/frame/FindingsLine';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import type { Bench } from '../../../bench/provider/bench';
 import { useBench } from '../../../bench/provider/useBench';
+import type { Doors } from '../../../bench/provider/useDoors';
 import { useDoors } from '../../../bench/provider/useDoors';
 import type { Answer } from '../../../ui/Answers';
 import { commonAnswers, notNow, whyAnswer } from '../commonAnswers';
@@ -19,7 +20,7 @@ interface PlainStep<S extends Step> extends Pick<StepScreen<S>, 'hands'> {
   recorded: (step: S, bench: Bench) => readonly (Act | Note)[];
   crossing?: (step: S, bench: Bench) => ReactNode;
   /** Answers beside the main one. */
-  others?: (step: S, bench: Bench) => readonly Answer[];
+  others?: (step: S, bench: Bench, doors: Doors) => readonly Answer[];
 }
 
 export function plainStep<S extends Step>({
@@ -38,7 +39,7 @@ export function plainStep<S extends Step>({
       ...commonAnswers(bench, doors).filter(({ key }) => !loose || key !== '+'),
       whyAnswer(doors),
       ...(loose ? [notNow(bench, step)] : []),
-      ...(others?.(step, bench) ?? []),
+      ...(others?.(step, bench, doors) ?? []),
       {
         key: 'Enter',
         label: done(step, bench),

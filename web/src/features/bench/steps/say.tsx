@@ -1,4 +1,5 @@
 import type { Recipe, StepOf } from '@junctor/core';
+import { lawWords, localLawOf } from '@junctor/core';
 import { checklistHands } from '../../../bench/hands/checklistHands';
 import type { Hands } from '../../../bench/hands/hands';
 import { partHand } from '../../../bench/hands/partHands';
@@ -27,6 +28,8 @@ export const say = plainStep<SayStep>({
     return about.caution.is === 'set up' ? 'Set up' : 'Done';
   },
   recorded: ({ subject }) => [{ saw: 'caution', id: subject }],
+  others: ({ about }, _bench, { places, open }) =>
+    about.caution.is === 'set up' ? [{ key: '5', label: 'The law’s region…', act: () => open(places.setUp) }] : [],
   crossing: ({ about }, bench) => (about.caution.is === 'hot iron' ? <IronFacts recipe={firstRecipe(bench)} /> : null),
 });
 
@@ -72,7 +75,7 @@ function setUpHands(bench: Bench, slot: string): Hands {
       ({ inversion, speaks }) =>
         `output ${inversion === 'inverted' ? 'inverted' : 'not inverted'}${speaks.length > 0 ? ', serial' : ''}`,
     ),
-    'region of the law here',
+    lawWords(localLawOf(bench.job.plan.schools)),
     'signal strength on its channel',
     'what it does when the link is lost',
     'bound to the customer’s radio, firmware written on its part',

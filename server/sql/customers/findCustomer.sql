@@ -1,0 +1,2 @@
+-- Parameter: id. Columns: id, name, contact.
+SELECT id, name, contact FROM customer WHERE id = :id

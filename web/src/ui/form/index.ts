@@ -1,0 +1,6 @@
+export { ChoiceField } from './ChoiceField';
+export { DayField } from './DayField';
+export { fieldCss } from './fieldCss';
+export { FileField } from './FileField';
+export { FormPage, FormProblem, SubmitButton } from './FormPage';
+export { NumberTextField, typedNumber, WordsField } from './WordsField';
