@@ -3,27 +3,17 @@
  * comes back as another job's.
  */
 import { readFileSync, writeFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
-import { press, readable, sentence, signIn, takeUp, under } from '../support/bench';
+import type { Plan } from '@junctor/core';
+import { landedOn } from '@junctor/core';
+import { jobNamed, press, readable, sentence, signIn, takeUp, under } from '../support/bench';
 import { newQuad } from '../support/forms';
 import { expect, test } from '../support/shop';
 
-interface Plan {
-  target: { wires: Record<string, { id: string; colour: string; ends: { at: { ref?: string } }[] }> };
-  pinned: { what: string; of: string; value: string }[];
-  links: { wish?: string; ends: { slot: string; port: string }[] }[];
-}
-
-async function jobOf(page: Page, url: string, quad: string): Promise<{ id: string; plan: Plan }> {
-  const floor = (await (await page.request.get(`${url}/api/floor`)).json()) as { jobId: string; quad: string }[];
-  return (await (
-    await page.request.get(`${url}/api/jobs/${floor.find((line) => line.quad === quad)!.jobId}`)
-  ).json()) as { id: string; plan: Plan };
-}
-
 /** The wire that joins two terminals, in either direction. */
 function between({ target }: Plan, a: string, b: string) {
-  return Object.values(target.wires).find(({ ends }) => [a, b].every((ref) => ends.some(({ at }) => at.ref === ref)));
+  return Object.values(target.wires).find(({ ends }) =>
+    [a, b].every((ref) => ends.some((end) => landedOn(end) === ref)),
+  );
 }
 
 test('a pad and a colour chosen by hand stay so when the planner runs', async ({ page, shop }) => {
@@ -43,7 +33,7 @@ test('a pad and a colour chosen by hand stay so when the planner runs', async ({
     await expect(under(page)).toContainText('would not work yet');
     await press(page, 'Enter');
     await expect(page.getByRole('region', { name: 'Finding' })).toContainText('Will not work');
-    const { plan } = await jobOf(page, shop.url, quad);
+    const { plan } = await jobNamed(page, shop.url, quad);
     expect(plan.pinned).toEqual([{ what: 'terminal', of: 'RX.TX', value: 'FC.RX3' }]);
   });
 
@@ -70,7 +60,7 @@ test('a pad and a colour chosen by hand stay so when the planner runs', async ({
     await expect(sentence(page)).toHaveText('Everything wanted is served. Take this plan?', { timeout: 20_000 });
     await press(page, 'Enter');
     await expect(sentence(page)).toContainText(/Which pad takes|comes off/);
-    const { plan } = await jobOf(page, shop.url, quad);
+    const { plan } = await jobNamed(page, shop.url, quad);
     expect(between(plan, 'RX.TX', 'FC.RX3')).toMatchObject({ colour: 'grey' });
     expect(between(plan, 'RX.RX', 'FC.TX3')).toBeDefined();
     expect(plan.links.find(({ wish }) => wish === 'receiver RX')!.ends).toContainEqual({ slot: 'FC', port: 'UART3' });
@@ -85,7 +75,7 @@ test('a pad and a colour chosen by hand stay so when the planner runs', async ({
     await expect(sentence(page)).toHaveText('Everything wanted is served. Take this plan?', { timeout: 20_000 });
     await press(page, 'Enter');
     await expect(sentence(page)).toContainText(/Which pad takes|comes off/);
-    const { plan } = await jobOf(page, shop.url, quad);
+    const { plan } = await jobNamed(page, shop.url, quad);
     expect(plan.pinned).toEqual([{ what: 'terminal', of: 'RX.TX', value: 'FC.RX3' }]);
     expect(between(plan, 'RX.TX', 'FC.RX3')!.colour).not.toBe('grey');
   });
@@ -97,7 +87,7 @@ test('a plan leaves as build file, drawing and deck, and comes back as the plan 
 }, info) => {
   await signIn(page, shop.url);
   await expect(page.getByRole('heading', { name: 'Culvert inspector' })).toBeVisible();
-  const { id, plan } = await jobOf(page, shop.url, 'Culvert inspector');
+  const { id, plan } = await jobNamed(page, shop.url, 'Culvert inspector');
   await page.goto(`${shop.url}/jobs/${id}/wires`);
   await expect(page.getByRole('grid', { name: 'Wires' })).toBeVisible();
   // The receiver is exchanged: what is soldered to the old one is no joint of the new one.
@@ -127,7 +117,7 @@ test('a plan leaves as build file, drawing and deck, and comes back as the plan 
   await page.getByRole('button', { name: 'Open the job' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Second culvert inspector: what it came in for');
-  const copy = await jobOf(page, shop.url, 'Second culvert inspector');
+  const copy = await jobNamed(page, shop.url, 'Second culvert inspector');
   expect(copy.plan.target).toEqual(plan.target);
   expect([copy.plan.links, copy.plan.pinned]).toEqual([plan.links, plan.pinned]);
 });

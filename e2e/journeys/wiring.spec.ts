@@ -4,31 +4,9 @@
  */
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { press, sentence, signIn, takeUp, under } from '../support/bench';
+import { jobNamed, press, sentence, signIn, takeUp, under } from '../support/bench';
 import { typeInto } from '../support/forms';
 import { expect, test } from '../support/shop';
-
-interface Job {
-  id: string;
-  quad: string;
-  plan: {
-    version: number;
-    target: {
-      wires: Record<string, { id: string; ends: { at: { ref?: string } }[] }>;
-      slots: Record<string, { model: string }>;
-    };
-    links: { id: string; wish?: string; ends: { slot: string; port: string }[] }[];
-    wishes: unknown[];
-    pinned: { of: string; value: string }[];
-  };
-}
-
-async function jobOf(page: Page, url: string, quad: string): Promise<Job> {
-  const floor = (await (await page.request.get(`${url}/api/floor`)).json()) as { jobId: string; quad: string }[];
-  return (await (
-    await page.request.get(`${url}/api/jobs/${floor.find((line) => line.quad === quad)!.jobId}`)
-  ).json()) as Job;
-}
 
 /** Steps through the landings until the wire is the one asked for. */
 async function toWire(page: Page, words: string): Promise<void> {
@@ -43,7 +21,7 @@ test('a remedy by one key, undo and redo', async ({ page, shop }) => {
   await press(page, 'm');
   await expect(sentence(page)).toContainText('Which pad takes');
   await toWire(page, 'yellow wire');
-  const planned = (await jobOf(page, shop.url, 'Vineyard frost-patrol')).plan;
+  const planned = (await jobNamed(page, shop.url, 'Vineyard frost-patrol')).plan;
   await press(page, 'ArrowRight');
   await expect(under(page)).toContainText(/would not work yet|No rule objects|Not there/);
   for (let count = 0; count < 20 && !(await under(page).innerText()).includes('would not work yet'); count++)
@@ -60,7 +38,7 @@ test('a remedy by one key, undo and redo', async ({ page, shop }) => {
   await expect(finding).toContainText('Will not work');
   await press(page, 'z');
   await expect(finding).toBeHidden();
-  expect((await jobOf(page, shop.url, 'Vineyard frost-patrol')).plan.target.wires).toEqual(planned.target.wires);
+  expect((await jobNamed(page, shop.url, 'Vineyard frost-patrol')).plan.target.wires).toEqual(planned.target.wires);
   await press(page, 'y');
   await expect(finding).toContainText('Will not work');
 });
@@ -93,7 +71,7 @@ test('plan, hold a choice, conflict and way out', async ({ page, shop }) => {
     await expect(sentence(page)).toHaveText('Everything wanted is served. Take this plan?', { timeout: 15_000 });
     await press(page, 'Enter');
     await expect(sentence(page)).toContainText('Which pad takes');
-    const { plan } = await jobOf(page, shop.url, 'Glasshouse scout');
+    const { plan } = await jobNamed(page, shop.url, 'Glasshouse scout');
     expect(plan.pinned).toEqual([{ what: 'port', of: 'receiver RX', value: held.replace(' ', '/') }]);
     expect(plan.links.find(({ wish }) => wish === 'receiver RX')!.ends[1]).toEqual({
       slot: 'FC',
@@ -103,7 +81,7 @@ test('plan, hold a choice, conflict and way out', async ({ page, shop }) => {
   });
 
   await test.step('more receivers than ports: the clash is named and a way out taken by its key', async () => {
-    const job = await jobOf(page, shop.url, 'Glasshouse scout');
+    const job = await jobNamed(page, shop.url, 'Glasshouse scout');
     const receiver = job.plan.target.slots.RX!;
     const names = Array.from({ length: 8 }, (_, index) => `RX${index + 2}`);
     const changes = names.flatMap((slot) => [
@@ -151,10 +129,12 @@ test('two people at once, the wire list, the set-up sheet', async ({ page, shop 
   await toWire(page, 'yellow wire');
 
   await test.step('the wire that somebody else has moved meanwhile is named, and nothing is overwritten', async () => {
-    const job = await jobOf(page, shop.url, 'Vineyard frost-patrol');
+    const job = await jobNamed(page, shop.url, 'Vineyard frost-patrol');
     for (let count = 0; count < 20 && !(await under(page).innerText()).includes('would not work yet'); count++)
       await press(page, 'ArrowRight');
-    const name = Object.values(job.plan.target.wires).find(({ ends }) => ends.some(({ at }) => at.ref === 'RX.TX'))!.id;
+    const name = Object.values(job.plan.target.wires).find(({ ends }) =>
+      ends.some(({ at }) => 'ref' in at && at.ref === 'RX.TX'),
+    )!.id;
     const wire = job.plan.target.wires[name]!;
     await page.route('**/api/jobs/*', (route) =>
       route.request().method() === 'GET' ? route.abort() : route.continue(),
@@ -170,11 +150,11 @@ test('two people at once, the wire list, the set-up sheet', async ({ page, shop 
     await press(page, 'Enter');
     await expect(under(page)).toContainText(`somebody else has changed wire ${name} meanwhile`);
     await page.unroute('**/api/jobs/*');
-    expect((await jobOf(page, shop.url, 'Vineyard frost-patrol')).plan.target.wires[name]).toEqual(theirs);
+    expect((await jobNamed(page, shop.url, 'Vineyard frost-patrol')).plan.target.wires[name]).toEqual(theirs);
   });
 
   await test.step('the wires are filtered, written, and read back with columns in another order', async () => {
-    const { id } = await jobOf(page, shop.url, 'Vineyard frost-patrol');
+    const { id } = await jobNamed(page, shop.url, 'Vineyard frost-patrol');
     await page.goto(`${shop.url}/jobs/${id}/wires`);
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^(\d+) of \1 wires$/);
     await typeInto(page, 'Find', 'RX.');
@@ -203,7 +183,7 @@ test('two people at once, the wire list, the set-up sheet', async ({ page, shop 
   });
 
   await test.step('the sheet mirrors the wiring, and a pasted dump is held against it', async () => {
-    const { id } = await jobOf(page, shop.url, 'Vineyard frost-patrol');
+    const { id } = await jobNamed(page, shop.url, 'Vineyard frost-patrol');
     await page.goto(`${shop.url}/jobs/${id}/set-up`);
     await expect(page.getByRole('list', { name: 'Ports' })).toContainText('receiver (RX)');
     // Printed it is one page: the sheet alone, without doors and forms.

@@ -58,6 +58,7 @@ test('the story, view by view', async ({ page, shop }) => {
   await press(page, 'Home');
   await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
   await press(page, 'b');
+  await expect(page.getByLabel('First letters of the quad’s name')).toBeFocused();
   await page.keyboard.type('salt');
   await takeMarked(page, 'Quads', /Salt-marsh bird counter/);
   await expect(page.getByRole('heading', { name: 'Faults: 1, 0 open' })).toBeVisible();

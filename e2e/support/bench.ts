@@ -1,5 +1,6 @@
 /** A technician at the keyboard: signs in, reads the sentence, answers by key. */
 import AxeBuilder from '@axe-core/playwright';
+import type { JobSheet } from '@junctor/core';
 import type { Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 
@@ -134,4 +135,12 @@ export async function quadId(page: Page, url: string, name: string): Promise<str
   const [quad] = (await response.json()) as { id: string }[];
   if (!quad) throw new Error(`no quad ${name}`);
   return quad.id;
+}
+
+/** The open job of a quad, by its name. */
+export async function jobNamed(page: Page, url: string, quad: string): Promise<JobSheet> {
+  const get = async <T>(path: string) => (await (await page.request.get(`${url}/api${path}`)).json()) as T;
+  const line = (await get<{ jobId: string; quad: string }[]>('/floor')).find((open) => open.quad === quad);
+  if (!line) throw new Error(`no open job of ${quad}`);
+  return get<JobSheet>(`/jobs/${line.jobId}`);
 }

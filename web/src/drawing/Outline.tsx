@@ -6,6 +6,8 @@ import type { BoardView } from './view';
 
 /** The shell of a plug reaches this far beyond its pins. */
 const shellMm = 0.7;
+/** The name of an opening stands so far under it. */
+const openingTextPx = 14;
 
 export function Outline({
   model,
@@ -38,11 +40,11 @@ export function Outline({
       })}
       {model.body.openings.map(({ what, atMm }) => {
         const [x, y] = view.toPx(atMm);
-        const r = (what === 'usb' ? 0 : 1.4) * view.pxPerMm;
+        const r = openingMm(what) * view.pxPerMm;
         return r > 0 ? (
           <g key={`${what}${x}`}>
             <circle cx={x} cy={y} r={r} fill="none" stroke={theme.quiet} strokeWidth={1.2} strokeDasharray="3 2" />
-            <text x={x} y={y + r + 14} textAnchor="middle" fontSize={13} fill={theme.quiet}>
+            <text x={x} y={y + r + openingTextPx} textAnchor="middle" fontSize={13} fill={theme.quiet}>
               {what}
             </text>
           </g>
@@ -54,6 +56,22 @@ export function Outline({
       {model.body.arrowDeg !== null && arrow && <Arrow deg={model.body.arrowDeg} view={view} />}
     </g>
   );
+}
+
+/** A lamp or a button is drawn; a USB shell is a terminal of its own. */
+function openingMm(what: string): number {
+  return what === 'usb' ? 0 : 1.4;
+}
+
+/** What an opening and its name take of the drawing. */
+export function openingBoxes({ what, atMm }: PartModel['body']['openings'][number], view: BoardView): Box[] {
+  const r = openingMm(what) * view.pxPerMm;
+  if (r === 0) return [];
+  const [x, y] = view.toPx(atMm);
+  return [
+    { x, y, w: 2 * r, h: 2 * r },
+    { x, y: y + r + openingTextPx - 5, w: what.length * 8, h: 16 },
+  ];
 }
 
 /** The shell around the pins of a connector, on the drawing. */

@@ -14,9 +14,25 @@ import { Pad } from './Pad';
 import { boardView } from './view';
 import { darkEdge, wireColour } from './wireColours';
 
-const size = { width: 1200, height: 372, board: 400, words: 330 };
-const boardX = (size.width - size.board) / 2;
-const room = { leftX: boardX - 14, rightX: boardX + size.board + 14, top: 12, bottom: size.height - 12, row: 25 };
+/** How the drawing is shared out: the board in the middle, words on both sides. */
+interface Sheet {
+  width: number;
+  height: number;
+  board: number;
+  words: number;
+}
+
+const wide: Sheet = { width: 1200, height: 372, board: 400, words: 330 };
+const tall: Sheet = { width: 760, height: 720, board: 300, words: 200 };
+
+const boardX = ({ width, board }: Sheet) => (width - board) / 2;
+
+/** Where words may stand. */
+function roomOf(sheet: Sheet) {
+  const x = boardX(sheet);
+  return { leftX: x - 14, rightX: x + sheet.board + 14, top: 12, bottom: sheet.height - 12, row: 25 };
+}
+
 const lanePx = 7;
 
 interface WholeBoardProps {
@@ -30,11 +46,17 @@ interface WholeBoardProps {
   /** What stands beside a wire. */
   say: (wire: BoardWire) => string;
   onPick: (wire: BoardWire) => void;
+  /** Higher than wide: an upright tablet. */
+  isTall: boolean;
 }
 
+/** What both edges of a hollow wire take together. */
+const hollowEdge = 2;
 const widthPx: Readonly<Record<WireBand, number>> = { thick: 6, medium: 4.5, thin: 3.5 };
 
-export function WholeBoard({ slot, model, side, marks, wires, current, say, onPick }: WholeBoardProps) {
+export function WholeBoard({ slot, model, side, marks, wires, current, say, onPick, isTall }: WholeBoardProps) {
+  const size = isTall ? tall : wide;
+  const room = roomOf(size);
   const at = wires.map(({ terminal }) => terminalOf(model, terminal)!);
   const lanes =
     Math.max(
@@ -44,7 +66,7 @@ export function WholeBoard({ slot, model, side, marks, wires, current, say, onPi
     lanePx *
     0.6;
   const whole = boardView(model, side, [], { widthPx: size.board, heightPx: size.height - 2 * lanes });
-  const view = { ...whole, toPx: (mm: XY): XY => [whole.toPx(mm)[0] + boardX, whole.toPx(mm)[1] + lanes] };
+  const view = { ...whole, toPx: (mm: XY): XY => [whole.toPx(mm)[0] + boardX(size), whole.toPx(mm)[1] + lanes] };
   const pads = at.map(({ atMm }) => view.toPx(atMm));
   const sides = sidesOf(pads, room);
   const reach = span(model)[1] / 2;
@@ -89,6 +111,7 @@ export function WholeBoard({ slot, model, side, marks, wires, current, say, onPi
           now={wires[index]!.joint === current}
           words={say(wires[index]!)}
           onPick={onPick}
+          sheet={size}
         />
       ))}
     </svg>
@@ -103,6 +126,7 @@ function Line({
   now,
   words,
   onPick,
+  sheet: size,
 }: {
   wire: BoardWire;
   pad: XY;
@@ -111,8 +135,10 @@ function Line({
   now: boolean;
   words: string;
   onPick: (wire: BoardWire) => void;
+  sheet: Sheet;
 }) {
   const theme = useTheme();
+  const room = roomOf(size);
   const left = leader.side === 'left';
   const out = left ? -1 : 1;
   const [bendX, endX] = [left ? room.leftX : room.rightX, left ? size.words + 10 : size.width - size.words - 10];
@@ -182,7 +208,8 @@ function Run({
   return (
     <g fill="none" strokeLinejoin="round">
       <path d={path} stroke={edge} strokeWidth={width + 2.5} />
-      <path d={path} stroke={becomes === 'goes on' && !done ? theme.paper : fill} strokeWidth={width} />
+      <path d={path} stroke={fill} strokeWidth={width} />
+      {becomes === 'goes on' && !done && <path d={path} stroke={theme.paper} strokeWidth={width - hollowEdge} />}
       {becomes === 'comes off' && (
         <path d={`M${end[0] - out * 20} ${end[1] + 9}l8 -18m3 18l8 -18`} stroke={theme.ink} strokeWidth={2.4} />
       )}

@@ -5,7 +5,7 @@ import { boardSize } from './boardSize';
 import { insetBox } from './Inset';
 import type { Box, LabelWish, PlacedLabel } from './labels';
 import { placeLabels } from './labels';
-import { plugBox } from './Outline';
+import { openingBoxes, plugBox } from './Outline';
 import type { BoardView } from './view';
 
 interface BoardNames {
@@ -25,6 +25,8 @@ export interface BoardLabel extends PlacedLabel {
 }
 
 const ringRoom = 16;
+/** A drawn line with a little air. */
+const linePx = 3;
 const weights = { ring: 0, near: 1, quiet: 2 } as const;
 
 /** Terminals that can be seen on a side. */
@@ -39,12 +41,18 @@ export function boardLabels(names: BoardNames): BoardLabel[] {
   const wishes = [
     ...shown.flatMap((terminal) => padWish(terminal, near, names)),
     ...model.connectors.flatMap(({ id, pins }) => plugWish(id, pins, names)),
-  ].sort((a, b) => weights[a.weight] - weights[b.weight]);
+  ]
+    // What is not in the drawing is not named in it.
+    .filter(({ of }) => of.x > 0 && of.x < boardSize.width && of.y > 0 && of.y < boardSize.height)
+    .sort((a, b) => weights[a.weight] - weights[b.weight]);
   const weightOf = new Map(wishes.map(({ id, weight }) => [id, weight]));
   const ringed = shown.find(({ id }) => rings.includes(id));
   const obstacles = [
     ...shown.map((terminal) => padBox(terminal, view)),
     ...model.body.holes.map(({ atMm, drillMm }) => roundBox(view.toPx(atMm), drillMm * view.pxPerMm)),
+    ...model.body.openings.flatMap((opening) => openingBoxes(opening, view)),
+    ...model.connectors.flatMap(({ pins }) => edgesOf(plugBox(model, pins, view))),
+    ...straightEdges(model, view),
     ...(view.zoomed && ringed ? [insetBox(ringed, view)] : []),
   ];
   return placeLabels(wishes, obstacles, boardSize).map((label) => ({ ...label, weight: weightOf.get(label.id)! }));
@@ -67,11 +75,8 @@ export function inwards({ atMm }: Pick<Terminal, 'atMm'>, model: PartModel, view
 
 type Wish = LabelWish & { weight: BoardLabel['weight'] };
 
-function padWish(
-  terminal: Terminal,
-  near: ReadonlySet<string>,
-  { model, view, rings, tags, every }: BoardNames,
-): Wish[] {
+function padWish(terminal: Terminal, near: ReadonlySet<string>, names: BoardNames): Wish[] {
+  const { model, view, rings, tags, every } = names;
   const of = padBox(terminal, view);
   const { id, form } = terminal;
   const largest = Math.max(of.w, of.h);
@@ -80,7 +85,9 @@ function padWish(
   if (tags[id] !== undefined || (rings.length === 1 && rings[0] === id)) {
     const round = Math.hypot(of.w, of.h);
     const ring = { ...of, w: round, h: round };
-    return [{ ...base, of: ring, size: 23, gap: ringRoom, towards, plate: true, reach: 250, weight: 'ring' }];
+    const first = awayFromOthers(terminal, names, towards);
+    const wish = { ...base, of: ring, size: 23, gap: ringRoom, towards, plate: true, reach: 250 };
+    return [{ ...wish, ...(first ? { first } : {}), weight: 'ring' }];
   }
   if (near.has(id) || rings.includes(id))
     return [{ ...base, size: 18, gap: 13, towards, plate: false, reach: 124, weight: 'near' }];
@@ -91,6 +98,14 @@ function padWish(
   if (largest < 20) return [];
   const size = Math.max(14, Math.min(20, Math.min(of.w, of.h) * 0.4));
   return [{ ...base, size, gap: 4, towards, plate: false, reach: 46, weight: 'quiet' }];
+}
+
+/** With two pads in question beside each other, each name stands on its own side. */
+function awayFromOthers(terminal: Terminal, { model, view, tags }: BoardNames, [, inY]: XY): XY | null {
+  const other = model.terminals.find(({ id }) => id !== terminal.id && tags[id] !== undefined);
+  if (!other || tags[terminal.id] === undefined) return null;
+  const [[x, y], [otherX, otherY]] = [view.toPx(terminal.atMm), view.toPx(other.atMm)];
+  return Math.abs(x - otherX) > Math.abs(y - otherY) ? [Math.sign(x - otherX), inY] : [0, Math.sign(y - otherY)];
 }
 
 function plugWish(id: string, pins: readonly string[], { model, side, view, rings, every }: BoardNames): Wish[] {
@@ -116,6 +131,28 @@ function plugWish(id: string, pins: readonly string[], { model, side, view, ring
 function nearOf(model: PartModel, shown: readonly Terminal[], rings: readonly string[]): ReadonlySet<string> {
   const ringed = shown.filter(({ id }) => rings.includes(id));
   return new Set(ringed.flatMap((ring) => neighboursOf(model, ring).map(({ terminal }) => terminal.id)));
+}
+
+/** The lines round a box: a name stands inside or outside, not on them. */
+function edgesOf({ x, y, w, h }: Box): Box[] {
+  const line = (dx: number, dy: number): Box => ({
+    x: x + (dx * w) / 2,
+    y: y + (dy * h) / 2,
+    w: dx === 0 ? w : linePx,
+    h: dy === 0 ? h : linePx,
+  });
+  return [line(-1, 0), line(1, 0), line(0, -1), line(0, 1)];
+}
+
+/** The board’s own edges, where they run along the drawing. */
+function straightEdges({ body: { outlineMm } }: PartModel, view: BoardView): Box[] {
+  const corners = outlineMm.map((at) => view.toPx(at));
+  return corners.flatMap(([x, y], index) => {
+    const [nextX, nextY] = corners[(index + 1) % corners.length]!;
+    const [w, h] = [Math.abs(x - nextX), Math.abs(y - nextY)];
+    if (Math.min(w, h) > linePx) return [];
+    return [{ x: (x + nextX) / 2, y: (y + nextY) / 2, w: Math.max(w, linePx), h: Math.max(h, linePx) }];
+  });
 }
 
 function roundBox([x, y]: XY, across: number): Box {

@@ -23,6 +23,8 @@ export interface LabelWish {
   gap: number;
   /** The direction it stands in if it can, along one axis. */
   towards: XY;
+  /** Before that: what it must not be mistaken for lies the other way. */
+  first?: XY;
   /** Drawn on a plate. */
   plate: boolean;
   /** Left out where it would stand further out than this. */
@@ -72,6 +74,7 @@ function freeSpot(wish: LabelWish, taken: readonly Box[], room: Room): Box | nul
   const [tx, ty] = wish.towards;
   const across: XY = [ty, tx];
   const directions: readonly XY[] = [
+    ...(wish.first ? [wish.first] : []),
     [tx, ty],
     across,
     [-across[0], -across[1]],

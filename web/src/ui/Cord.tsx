@@ -2,11 +2,24 @@
 import type { Gate, Step } from '@junctor/core';
 import { stretches } from '@junctor/core';
 import styled, { useTheme } from 'styled-components';
+import { upright } from './theme';
+import { useMatches } from './useMatches';
 
-const width = 1232;
-/** The cord ends short of the page's edge, so that its last ferrule is whole. */
-const cordEnd = width - 10;
+/** How it is drawn: on a narrow page with the names of its ferrules in two rows. */
+interface CordShape {
+  width: number;
+  height: number;
+  /** Room that every stretch keeps for its ferrule's name. */
+  least: number;
+  rows: 1 | 2;
+}
+
+const wide: CordShape = { width: 1232, height: 110, least: 152, rows: 1 };
+const slim: CordShape = { width: 772, height: 128, least: 110, rows: 2 };
 const middleY = 40;
+const rowPx = 19;
+/** The cord ends short of the page's edge, so that its last ferrule is whole. */
+const endOf = ({ width }: CordShape) => width - 10;
 const names: Readonly<Record<string, string>> = {
   kit: 'Kit',
   'power path': 'Power path',
@@ -25,25 +38,28 @@ interface CordProps {
 
 const Foot = styled.nav`
   padding: 0 24px;
-  height: 110px;
   svg {
     width: 100%;
-    height: 110px;
+    height: auto;
+    max-height: 128px;
     display: block;
   }
 `;
 
 export function Cord({ steps, gates, shown }: CordProps) {
   const theme = useTheme();
-  const places = placed(steps);
+  const shape = useMatches(upright) ? slim : wide;
+  const { width, height } = shape;
+  const footY = height - 12;
+  const places = placed(steps, shape);
   const left = Math.ceil(steps.reduce((sum, { done, takesS }) => sum + (done ? 0 : takesS), 0) / 60);
   const now = places.find(({ step }) => step.id === shown?.id);
-  const nowX = now ? (now.from + now.to) / 2 : cordEnd - 8;
+  const nowX = now ? (now.from + now.to) / 2 : endOf(shape) - 8;
   const index = shown ? steps.findIndex(({ id }) => id === shown.id) + 1 : steps.length;
   return (
     <Foot aria-label="The job as a cord">
       <svg
-        viewBox={`0 0 ${width} 110`}
+        viewBox={`0 0 ${width} ${height}`}
         preserveAspectRatio="xMidYMid meet"
         role="img"
         aria-label={`Step ${index} of ${steps.length}. ${gates.map((gate) => `${names[gate.id]} ${gate.state}`).join(', ')}`}
@@ -51,7 +67,7 @@ export function Cord({ steps, gates, shown }: CordProps) {
         {runs(places).map((run) => (
           <Run key={run.from} {...run} />
         ))}
-        {stretches.map((id) => {
+        {stretches.map((id, index) => {
           const last = places.filter(({ step }) => step.stretch === id).at(-1);
           const gate = gates.find((gate) => gate.id === id);
           return last && gate ? (
@@ -59,6 +75,7 @@ export function Cord({ steps, gates, shown }: CordProps) {
               key={id}
               x={last.to - 5}
               gate={gate}
+              row={shape.rows === 2 ? index % 2 : 0}
               short={
                 steps.filter(
                   (step) => step.stretch === id && step.verb === 'count' && step.done && step.blockedReason !== null,
@@ -70,7 +87,7 @@ export function Cord({ steps, gates, shown }: CordProps) {
         <path d={`M${nowX - 9} 4h18l-9 12z`} fill={theme.bronze} />
         <text
           x={Math.min(Math.max(nowX, 70), width - 60)}
-          y={98}
+          y={footY}
           textAnchor="middle"
           fontSize="16"
           fontWeight="700"
@@ -81,7 +98,7 @@ export function Cord({ steps, gates, shown }: CordProps) {
         {left > 0 && (
           <text
             x={nowX > width / 2 ? 0 : width}
-            y={98}
+            y={footY}
             textAnchor={nowX > width / 2 ? 'start' : 'end'}
             fontSize="16"
             fill={theme.quiet}
@@ -101,13 +118,13 @@ interface Place {
 }
 
 /** Length is minutes at the bench; every stretch keeps room for its ferrule's name. */
-function placed(steps: readonly Step[]): Place[] {
+function placed(steps: readonly Step[], shape: CordShape): Place[] {
   const share = (id: string) =>
     steps.filter(({ stretch }) => stretch === id).reduce((sum, { takesS }) => sum + takesS, 0);
   const total = stretches.reduce((sum, id) => sum + share(id), 0) || 1;
-  const least = 152;
   const present = stretches.filter((id) => share(id) > 0);
-  const room = cordEnd - least * present.length;
+  const { least } = shape;
+  const room = endOf(shape) - least * present.length;
   let x = 0;
   return present.flatMap((id) => {
     const length = least + (room * share(id)) / total;
@@ -157,7 +174,7 @@ function Run({ from, to, done }: { from: number; to: number; done: boolean }) {
 }
 
 /** Closed once passed; an outline while it blocks; split when it blocks again. */
-function Ferrule({ x, gate, short }: { x: number; gate: Gate; short: number }) {
+function Ferrule({ x, gate, short, row }: { x: number; gate: Gate; short: number; row: number }) {
   const theme = useTheme();
   const passed = gate.state === 'passed';
   const label = names[gate.id]!;
@@ -179,7 +196,7 @@ function Ferrule({ x, gate, short }: { x: number; gate: Gate; short: number }) {
       )}
       <text
         x={x + 6}
-        y={78}
+        y={78 + row * rowPx}
         textAnchor="end"
         fontSize="16"
         fontWeight={passed ? 700 : 400}

@@ -47,10 +47,6 @@ const Sentence = styled.h1`
   white-space: nowrap;
   overflow: hidden;
   text-overflow: ellipsis;
-  &:focus-visible {
-    outline: none;
-    box-shadow: inset 8px 0 0 ${({ theme }) => theme.bronze};
-  }
   @media (max-width: 1400px) {
     font-size: 31px;
   }
@@ -164,7 +160,7 @@ export function Frame({ at, head, sentence, under, answers, cord, over, ...held 
       {'both' in held ? (
         <Hands data-one>
           <HandPanel side="In both hands" at={at} {...held.both} />
-          {over && <Over>{over}</Over>}
+          {over && <OverHand>{over}</OverHand>}
         </Hands>
       ) : (
         <Hands>
@@ -175,12 +171,20 @@ export function Frame({ at, head, sentence, under, answers, cord, over, ...held 
             </PanelBoundary>
           </Crossing>
           <HandPanel side="Right hand" at={at} {...held.right} />
-          {over && <Over>{over}</Over>}
+          {over && <OverHand>{over}</OverHand>}
         </Hands>
       )}
       {answers}
       {cord}
     </Page>
+  );
+}
+
+function OverHand({ children }: { children: ReactNode }) {
+  return (
+    <Over>
+      <PanelBoundary what="the slip">{children}</PanelBoundary>
+    </Over>
   );
 }
 

@@ -13,7 +13,7 @@ const Line = styled.header`
   flex-wrap: wrap;
   align-items: center;
   gap: 0 18px;
-  padding: 0 24px;
+  padding: 2px 24px;
   font-size: 17px;
   white-space: nowrap;
   a {

@@ -37,7 +37,7 @@ export function Notice({ title, children, end = false }: NoticeProps) {
     <Page>
       <title>{`${title} · Junctor`}</title>
       <Head title="" />
-      <h1>{title}</h1>
+      <h1 tabIndex={-1}>{title}</h1>
       <p role={end ? 'alert' : 'status'}>{children}</p>
       {end && (
         <nav aria-label="Ways on">

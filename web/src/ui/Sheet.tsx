@@ -18,10 +18,6 @@ const Page = styled.main`
     font-weight: 400;
     padding: 8px 24px 2px;
   }
-  h1:focus-visible {
-    outline: none;
-    box-shadow: inset 8px 0 0 ${({ theme }) => theme.bronze};
-  }
   & > p {
     padding: 0 24px 6px;
     font-size: 19px;

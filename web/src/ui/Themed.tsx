@@ -1,9 +1,10 @@
 /** Light or dim: as the system says, or as somebody has chosen on this tablet. */
-import { createContext, useContext, useMemo, useState, useSyncExternalStore } from 'react';
+import { createContext, useContext, useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
 import { ThemeProvider } from 'styled-components';
 import type { ThemeName } from './theme';
 import { themes } from './theme';
+import { useMatches } from './useMatches';
 
 type ThemeChoice = ThemeName | 'as the system';
 
@@ -16,7 +17,6 @@ interface ChosenTheme {
 
 const storageKey = 'junctor.theme';
 const choices: readonly ThemeChoice[] = ['as the system', 'light', 'dim'];
-const dark = () => window.matchMedia('(prefers-color-scheme: dark)');
 const ChosenThemeContext = createContext<ChosenTheme | null>(null);
 
 export function useChosenTheme(): ChosenTheme {
@@ -27,7 +27,7 @@ export function useChosenTheme(): ChosenTheme {
 
 export function Themed({ children }: { children: ReactNode }) {
   const [choice, setChoice] = useState<ThemeChoice>(kept);
-  const system = useSyncExternalStore(onSystemChange, () => (dark().matches ? 'dim' : 'light'));
+  const system = useMatches('(prefers-color-scheme: dark)') ? 'dim' : 'light';
   const shown = choice === 'as the system' ? system : choice;
   const chosen = useMemo(
     (): ChosenTheme => ({
@@ -51,10 +51,4 @@ export function Themed({ children }: { children: ReactNode }) {
 function kept(): ThemeChoice {
   const known = localStorage.getItem(storageKey);
   return choices.find((choice) => choice === known) ?? 'as the system';
-}
-
-function onSystemChange(changed: () => void): () => void {
-  const query = dark();
-  query.addEventListener('change', changed);
-  return () => query.removeEventListener('change', changed);
 }

@@ -11,6 +11,8 @@ const fonts = {
 
 const light = {
   ...fonts,
+  /** What the browser draws itself: scroll bars, file fields. */
+  scheme: 'light',
   ground: '#f3efe6',
   paper: '#faf7ef',
   edge: '#cfc7b4',
@@ -32,6 +34,7 @@ type Theme = { readonly [K in keyof typeof light]: string };
 
 const dim: Theme = {
   ...fonts,
+  scheme: 'dark',
   ground: '#16191c',
   paper: '#1f2427',
   edge: '#454c50',

@@ -48,7 +48,14 @@ function belongsElsewhere({ target, key }: KeyboardEvent): boolean {
   if (target.closest('[role="dialog"], [role="alertdialog"], [role="menu"], [data-trigger]')) return true;
   if (target.closest('input, textarea, select, [contenteditable], [role="spinbutton"]')) return key !== 'Escape';
   if (target.closest('[role="listbox"], [role="grid"]')) return walkingKeys.has(key);
-  return key === 'Enter' && target.closest('a, header button') !== null;
+  return key === 'Enter' && isMeantByEnter(target);
+}
+
+/** Enter follows a link, and presses the button that a keyboard has walked to; the main answer it gives anyhow. */
+function isMeantByEnter(target: HTMLElement): boolean {
+  if (target.closest('a, header button')) return true;
+  const button = target.closest('button');
+  return button !== null && !button.hasAttribute('data-main') && button.matches(':focus-visible');
 }
 
 /** What walks a list or a table and takes from it. */

@@ -18,10 +18,12 @@ import {
 import { Link, useLocation, useNavigate, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { jobPlaces, places } from '../../addresses';
+import { Small } from '../../ui/Small';
 import { whenWords } from '../../ui/when';
 import type { Bench } from '../provider/bench';
 import { useBench } from '../provider/useBench';
 import { nextDepth } from '../provider/useDoors';
+import { terminalNamed } from './terminalNamed';
 
 const shownAtMost = 6;
 const Sections = styled.div`
@@ -74,8 +76,7 @@ export function useSlipLink(ref: TerminalRef) {
 export function Slip({ of, onClose }: { of: string; onClose: () => void }) {
   const bench = useBench();
   const { target, asBuilt } = bench.state;
-  const ref = of as TerminalRef;
-  const here = [target, asBuilt].find((assembly) => assembly.terminal(ref) !== null);
+  const here = [target, asBuilt].find((assembly) => terminalNamed(of, assembly) !== null);
   if (!here)
     return (
       <Sections role="alert">
@@ -83,7 +84,7 @@ export function Slip({ of, onClose }: { of: string; onClose: () => void }) {
         <p>It is on no part of this quad. Esc closes this.</p>
       </Sections>
     );
-  return <TerminalSlip refAt={ref} here={here} bench={bench} onClose={onClose} />;
+  return <TerminalSlip refAt={of as TerminalRef} here={here} bench={bench} onClose={onClose} />;
 }
 
 function TerminalSlip({
@@ -136,9 +137,9 @@ function TerminalSlip({
         <Link to={at.board(slot)}>Show on the board</Link>
         {step && <Link to={at.step(step.id)}>Its step: {stepWords(step, bench.state)}</Link>}
         <Link to={places.quadBook(bench.job.quadId)}>Quad book</Link>
-        <button type="button" onClick={onClose}>
+        <Small type="button" onClick={onClose}>
           Close
-        </button>
+        </Small>
       </nav>
     </Sections>
   );

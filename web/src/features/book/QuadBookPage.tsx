@@ -2,7 +2,7 @@
 import type { QuadRecord } from '@junctor/core';
 import { places } from '../../addresses';
 import { fold, openFaults, siteWords } from '@junctor/core';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useLog } from '../../api/log';
@@ -12,6 +12,7 @@ import { Head } from '../../ui/Head';
 import { KeyCap } from '../../ui/Plate';
 import { Notice } from '../../ui/Notice';
 import { useKeys } from '../../ui/useKeys';
+import { useFocusStart } from '../../ui/useFocusStart';
 import { dayWords } from '../../ui/when';
 import { FaultEntryCard } from './FaultEntryCard';
 import { LogLines } from './LogLines';
@@ -70,6 +71,8 @@ const kinds = [
 
 export function QuadBookPage() {
   const { quadId } = useParams();
+  const page = useRef<HTMLElement>(null);
+  useFocusStart(page);
   const quad = useQuad(quadId!);
   const records = useLog(quadId);
   const named = useMemo(() => (records ? modelsNamed(null, records) : undefined), [records]);
@@ -95,10 +98,10 @@ export function QuadBookPage() {
   const faults = records.filter(({ id, body }) => 'saw' in body && body.saw === 'fault' && !book.gone.has(id));
   const shown = records.filter((record) => kinds[kind]!.has(record)).reverse();
   return (
-    <Page>
+    <Page ref={page}>
       <title>{`Quad book: ${quad.data.name} · Junctor`}</title>
       <Head title={`${quad.data.name}, quad book`} />
-      <h1>
+      <h1 tabIndex={-1}>
         {quad.data.name}, {quad.data.customer}
       </h1>
       <p>{records.length} records. Nothing is ever erased: what was corrected or taken back stays, struck through.</p>

@@ -1,4 +1,5 @@
 /** The Floor: which quad next. Each open quad hangs as its own outline with what it waits for and the next thing. */
+import { useRef } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { places } from '../../addresses';
 import styled from 'styled-components';
@@ -10,6 +11,7 @@ import { Head } from '../../ui/Head';
 import { KeyCap } from '../../ui/Plate';
 import { useKeys } from '../../ui/useKeys';
 import { dayWords } from '../../ui/when';
+import { useFocusStart } from '../../ui/useFocusStart';
 import { Outline } from './Outline';
 
 const Page = styled.main`
@@ -76,6 +78,8 @@ const Doors = styled.nav`
 `;
 
 export function FloorPage() {
+  const page = useRef<HTMLElement>(null);
+  useFocusStart(page);
   const floor = useFloor();
   const navigate = useNavigate();
   const lead = useSession().data?.role === 'lead';
@@ -106,10 +110,10 @@ export function FloorPage() {
     return 'No quad is waiting';
   };
   return (
-    <Page>
+    <Page ref={page}>
       <title>Floor · Junctor</title>
       <Head title="which quad next" />
-      <h1>{headlineOf()}</h1>
+      <h1 tabIndex={-1}>{headlineOf()}</h1>
       <p>{underOf()}</p>
       <Rail>
         {lines.map((line, index) => (
@@ -132,7 +136,7 @@ function Hanging({ line, number }: { line: FloorLine; number: number }) {
   return (
     <li>
       <Thread aria-hidden />
-      <Link to={places.job(line.jobId)}>
+      <Link to={places.job(line.jobId)} {...(number === 1 ? { 'data-main': true } : {})}>
         <Outline line={line} />
         <h2>
           {number <= 9 && <KeyCap>{number}</KeyCap>}

@@ -10,6 +10,8 @@ import { JobFrame } from '../../bench/frame/JobFrame';
 import { NotHere } from '../../bench/frame/NotHere';
 import { useBench } from '../../bench/provider/useBench';
 import { useDoors } from '../../bench/provider/useDoors';
+import { upright } from '../../ui/theme';
+import { useMatches } from '../../ui/useMatches';
 import { kindOf } from './wireKind';
 
 const filters = [
@@ -24,6 +26,7 @@ export function WholeBoardPage() {
   const { slot } = useParams();
   const { state } = useBench();
   const doors = useDoors();
+  const isTall = useMatches(upright);
   const boards = useMemo(() => boardsOf(state), [state]);
   const marks = useMemo(() => terminalMarks(state), [state]);
   // Without a name the first board is shown.
@@ -93,7 +96,7 @@ export function WholeBoardPage() {
     })),
     {
       key: 'Enter',
-      label: now ? `Walk from ${now.wire.id}` : 'No wire',
+      label: now ? 'Walk from this wire' : 'No wire',
       main: true,
       blocked: now ? null : 'No wire here',
       act: () => now && doors.leave(doors.places.wiring(now.joint)),
@@ -101,7 +104,7 @@ export function WholeBoardPage() {
   ];
   const under = all.length - onSide.length;
   const headlineOf = () => {
-    if (now) return `${now.wire.colour} ${now.wire.awg} AWG, ${now.wire.id}: ${say(now)}`;
+    if (now) return `${now.wire.colour} ${now.wire.awg} AWG: ${say(now)}`;
     if (filter === 'all') return 'Nothing on this side.';
     return 'Nothing of that kind on this side.';
   };
@@ -112,7 +115,7 @@ export function WholeBoardPage() {
       answers={answers}
       sentence={
         <>
-          <strong>{board.slot}</strong>: {count(all)}
+          <strong>{capital(slotTitle(board.slot, here))}</strong>: {count(all)}
         </>
       }
       under={headlineOf()}
@@ -128,6 +131,7 @@ export function WholeBoardPage() {
             wires={wires}
             current={now?.joint ?? null}
             say={say}
+            isTall={isTall}
             onPick={(boardWire) => setChosen(wires.indexOf(boardWire))}
           />
         ),
@@ -167,4 +171,8 @@ function count(wires: readonly BoardWire[]): string {
     odd.length > 0 ? `${odd.length} not as planned` : '',
   ].filter(Boolean);
   return parts.join(', ') || 'no wires';
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }

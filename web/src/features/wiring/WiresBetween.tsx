@@ -2,6 +2,7 @@
 import { jointName } from '@junctor/core';
 import styled from 'styled-components';
 import { KeyCap } from '../../ui/Plate';
+import { upright } from '../../ui/theme';
 import type { Bench } from '../../bench/provider/bench';
 import type { WalkedEnd } from './landings';
 import { endWords } from './landings';
@@ -19,6 +20,10 @@ const Wires = styled.ol`
   li[aria-current='true'] {
     font-weight: 700;
     text-decoration: underline;
+  }
+  @media ${upright} {
+    columns: 3;
+    column-gap: 24px;
   }
 `;
 const Own = styled.ul`

@@ -47,7 +47,7 @@ describe('the ends that are walked in a conversion', () => {
     expect([onPlug!.planned, onPlug!.now]).toEqual(['FC.J1.4', 'FC.J1.4']);
     expect(landedOn(asFound.wires['C1-4']!.ends[0])).toBe('RX.TX');
     expect([onRadio!.planned, onRadio!.now]).toEqual(['RX.TX', null]);
-    expect([endWords(bench, onPlug!), endWords(bench, onRadio!)]).toEqual(['● C1-4 → R3', '○ C1-4 → TX']);
+    expect([endWords(bench, onPlug!), endWords(bench, onRadio!)]).toEqual(['● yellow → R3', '○ yellow → TX']);
   });
 
   it('name what comes off by what the quad has', () => {
@@ -55,7 +55,7 @@ describe('the ends that are walked in a conversion', () => {
     expect(off.length).toBeGreaterThan(5);
     expect(off.every(({ now }) => now !== null)).toBe(true);
     const video = off.find(({ now }) => now === 'FC.CAM')!;
-    expect([endWords(bench, video), walkedWords(bench, video)]).toEqual(['╱ C2-3 off CAM', 'the yellow wire C2-3']);
+    expect([endWords(bench, video), walkedWords(bench, video)]).toEqual(['╱ yellow off CAM', 'the yellow wire C2-3']);
   });
 });
 
@@ -71,7 +71,7 @@ describe('the ends that are walked', () => {
     } as Build;
     const bench = benchOf(astray, target);
     const [end] = walkedEnds(bench).filter((end) => end.wire.id === 'M1-A');
-    expect([end!.planned, end!.now, endWords(bench, end!)]).toEqual(['FC.A1', 'FC.B1', '▲ M1-A → A1']);
+    expect([end!.planned, end!.now, endWords(bench, end!)]).toEqual(['FC.A1', 'FC.B1', '▲ M1 A → A1']);
   });
 
   it('are none where nothing is wired', () => {

@@ -2,7 +2,7 @@
  * The ends of wires that are walked one by one: those of the plan, and those of the quad that the plan does not have.
  */
 import type { TerminalRef, Wire } from '@junctor/core';
-import { padWords, retained, terminalUnder, wireWords } from '@junctor/core';
+import { padWords, retained, splitRef, terminalUnder, wireWords } from '@junctor/core';
 import type { Bench } from '../../bench/provider/bench';
 
 export interface WalkedEnd {
@@ -44,20 +44,27 @@ export function walkedEnds({ state: { target, asBuilt } }: Pick<Bench, 'state'>)
   return [...Object.values(wires).flatMap((wire) => ends(wire, true)), ...old.flatMap((wire) => ends(wire, false))];
 }
 
-/** "○ W3 → R2" while planned, "● W3 → R2" when landed there, "╱ W3 off R2" for what comes off. */
+/** "○ red → R2" while planned, "● M3 B → B3" when landed there, "╱ red off R2" for what comes off. */
 export function endWords(bench: Bench, { wire, planned, now }: WalkedEnd): string {
   const { target, asBuilt } = bench.state;
-  if (!planned) return `╱ ${wire.id} off ${padWords(now!, asBuilt)}`;
+  if (!planned) return `╱ ${shortWords(wire)} off ${padWords(now!, asBuilt)}`;
   const glyphOf = () => {
     if (now === planned) return '●';
     if (now) return '▲';
     return '○';
   };
-  return `${glyphOf()} ${wire.id} → ${padWords(planned, target)}`;
+  return `${glyphOf()} ${shortWords(wire)} → ${padWords(planned, target)}`;
 }
 
 /** What a wire is called, also when the plan does not have it. */
 export function walkedWords(bench: Bench, { wire, planned }: WalkedEnd): string {
   const { target, asBuilt } = bench.state;
   return wireWords(wire, planned ? target : asBuilt);
+}
+
+/** A lead by its part, another wire by its colour: what fits between the hands. */
+function shortWords({ tailOf, colour }: Wire): string {
+  if (!tailOf) return colour;
+  const { slot, terminal } = splitRef(tailOf);
+  return `${slot} ${terminal}`;
 }

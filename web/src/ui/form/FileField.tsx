@@ -34,7 +34,10 @@ const FileLabel = styled.label`
   gap: 4px;
   font-weight: 700;
   font-size: 18px;
+  min-width: 0;
   input {
     font-weight: 400;
+    width: 100%;
+    min-width: 0;
   }
 `;

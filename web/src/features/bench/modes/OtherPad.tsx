@@ -5,6 +5,7 @@ import { useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import { NotHere } from '../../../bench/frame/NotHere';
+import { terminalNamed } from '../../../bench/frame/terminalNamed';
 import { sideFor } from '../../../drawing/Board';
 import { jointHands } from '../../../bench/hands/jointHands';
 import { useBench } from '../../../bench/provider/useBench';
@@ -23,7 +24,7 @@ export function OtherPad() {
   const step = state.steps.find((step): step is StepOf<'land'> => step.verb === 'land' && step.subject === joint);
   if (!step || step.id !== state.current?.id)
     return <NotHere what="That joint is not in hand now" why="It is made already, or its turn has not come." />;
-  const ref = state.target.terminal(pad as TerminalRef) ? (pad as TerminalRef) : null;
+  const ref = terminalNamed(pad, state.target);
   if (!ref) return <NotHere what="There is no such pad" why={`“${pad}” is on no part of this quad.`} />;
   return <WalkingRing step={step} first={ref} />;
 }

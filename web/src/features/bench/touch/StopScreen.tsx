@@ -1,6 +1,6 @@
 /** A reading that no good build shows: what it was, where it can come from, and the way on. */
-import type { Note, Reading, StepOf } from '@junctor/core';
-import { jointWords, splitJoint, suspectJoints, terminalWords, toneWords } from '@junctor/core';
+import type { Assembly, Note, Reading, StepOf } from '@junctor/core';
+import { jointWords, splitJoint, suspectJoints, terminalWords, toneWords, wireWords } from '@junctor/core';
 import styled from 'styled-components';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
@@ -49,7 +49,7 @@ export function StopScreen({ step, reading, onRetry }: StopProps) {
     { key: '*', also: ['p'], label: 'Log a fault', act: () => doors.open(doors.places.fault(symptom)) },
     ...suspects.map((joint, index): Answer => ({
       key: String(index + 1),
-      label: `Rework ${splitJoint(joint)!.wire}`,
+      label: `Rework ${suspectWords(joint, asBuilt)}`,
       act: () => rework(joint),
     })),
     { key: '0', label: 'Touch again', act: onRetry },
@@ -102,4 +102,10 @@ export function StopScreen({ step, reading, onRetry }: StopProps) {
       }
     />
   );
+}
+
+/** "lead B of motor M4". */
+function suspectWords(joint: string, asBuilt: Assembly): string {
+  const wire = asBuilt.build.wires[splitJoint(joint)!.wire];
+  return wire ? wireWords(wire, asBuilt) : joint;
 }
