@@ -16,7 +16,7 @@ function drawn(model: PartModel, side: Side, ring: string | null, every = false)
   const labels = boardLabels({ model, side, view, rings: ring ? [ring] : [], tags: {}, every });
   const holes = model.body.holes.map(({ atMm, drillMm }): Box => {
     const [x, y] = view.toPx(atMm);
-    return { x, y, w: drillMm * view.pxPerMm, h: drillMm * view.pxPerMm };
+    return { x, y, w: drillMm * view.pxPerMm, h: drillMm * view.pxPerMm, round: true };
   });
   return { labels, solid: [...holes, ...shownOn(model, side).map((terminal) => padBox(terminal, view))] };
 }

@@ -156,7 +156,7 @@ function straightEdges({ body: { outlineMm } }: PartModel, view: BoardView): Box
 }
 
 function roundBox([x, y]: XY, across: number): Box {
-  return { x, y, w: across, h: across };
+  return { x, y, w: across, h: across, round: true };
 }
 
 /** A minus is drawn as wide as a plus. */

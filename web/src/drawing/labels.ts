@@ -10,6 +10,8 @@ export interface Box {
   y: number;
   w: number;
   h: number;
+  /** A hole: what stands in its corner is not on it. */
+  round?: boolean;
 }
 
 export interface LabelWish {
@@ -65,7 +67,13 @@ export function placeLabels(wishes: readonly LabelWish[], obstacles: readonly Bo
   return placed;
 }
 
+/** True when a name would stand on it. */
 export function overlaps(a: Box, b: Box): boolean {
+  if (b.round) {
+    const nearest = (middle: number, half: number, wanted: number) =>
+      Math.max(middle - half, Math.min(middle + half, wanted));
+    return Math.hypot(nearest(a.x, a.w / 2, b.x) - b.x, nearest(a.y, a.h / 2, b.y) - b.y) < b.w / 2 - 0.01;
+  }
   return Math.abs(a.x - b.x) * 2 < a.w + b.w - 0.01 && Math.abs(a.y - b.y) * 2 < a.h + b.h - 0.01;
 }
 
@@ -74,7 +82,6 @@ function freeSpot(wish: LabelWish, taken: readonly Box[], room: Room): Box | nul
   const [tx, ty] = wish.towards;
   const across: XY = [ty, tx];
   const directions: readonly XY[] = [
-    ...(wish.first ? [wish.first] : []),
     [tx, ty],
     across,
     [-across[0], -across[1]],
@@ -84,17 +91,23 @@ function freeSpot(wish: LabelWish, taken: readonly Box[], room: Room): Box | nul
     [1, -1],
     [-1, -1],
   ];
-  for (const out of stepsOut) {
-    if (out > wish.reach) break;
-    for (const [dx, dy] of directions) {
-      const box = {
-        x: wish.of.x + dx * (wish.of.w / 2 + wish.gap + out + w / 2),
-        y: wish.of.y + dy * (wish.of.h / 2 + wish.gap + out + h / 2),
-        w,
-        h,
-      };
-      if (isInside(box, room) && !taken.some((other) => overlaps(box, other))) return box;
-    }
+  // Straight out, also a little further, before it goes to a side: there it would stand at a neighbour.
+  const straight = stepsOut.slice(0, 3).map((out) => ({ out, direction: wish.towards }));
+  const around = stepsOut.flatMap((out) => directions.map((direction) => ({ out, direction })));
+  for (const { out, direction } of [
+    ...(wish.first ? [{ out: 0, direction: wish.first }] : []),
+    ...straight,
+    ...around,
+  ]) {
+    if (out > wish.reach) continue;
+    const [dx, dy] = direction;
+    const box = {
+      x: wish.of.x + dx * (wish.of.w / 2 + wish.gap + out + w / 2),
+      y: wish.of.y + dy * (wish.of.h / 2 + wish.gap + out + h / 2),
+      w,
+      h,
+    };
+    if (isInside(box, room) && !taken.some((other) => overlaps(box, other))) return box;
   }
   return insideItself(wish, taken, room);
 }
@@ -112,9 +125,11 @@ function isInside({ x, y, w, h }: Box, { width, height }: Room): boolean {
 }
 
 /** From the name's nearest point to the middle of what it names. */
-function lineOf({ of, gap }: LabelWish, at: Box): PlacedLabel['line'] {
+function lineOf({ of, gap, plate }: LabelWish, at: Box): PlacedLabel['line'] {
   const apart = Math.max(Math.abs(at.x - of.x) - (at.w + of.w) / 2, Math.abs(at.y - of.y) - (at.h + of.h) / 2);
-  if (apart < gap + lineFrom) return null;
+  // A plate to a side of its pad could be its neighbour's.
+  const aside = plate && Math.abs(at.x - of.x) > at.w / 2 && Math.abs(at.y - of.y) > at.h / 2;
+  if (apart < gap + lineFrom && !aside) return null;
   const nearest = (middle: number, half: number, wanted: number) =>
     Math.max(middle - half, Math.min(middle + half, wanted));
   return [

@@ -1,6 +1,6 @@
 /** The signature of a loose part: a few touches, each answered as heard, kept together. */
 import type { Length, LooseReading, Note, PartModel, StepOf } from '@junctor/core';
-import { bandWords, judgeLoose, possible, slotTitle, toneWords } from '@junctor/core';
+import { bandWords, expectationSchoolOf, judgeLoose, possible, slotTitle, toneWords } from '@junctor/core';
 import { useEffect, useState } from 'react';
 import { compute } from '../../../compute/compute';
 import { Board } from '../../../drawing/Board';
@@ -61,9 +61,8 @@ function Asked({ step, model, readings }: AskedProps) {
     bench.record([signatureOf(step.subject, countedPart(bench, step.subject), readings, given)], step.id),
   );
   const now = readings[state.index]!;
-  const expected = now.expected.band
-    ? bandWords(now.expected.band, now.mode)
-    : now.expected.passes.map(toneWords).join(' or ');
+  const before = readings[state.index - 1];
+  const shown = expectationSchoolOf(bench.job.plan.schools) === 'before the answer';
   return (
     <JobFrame
       place="Bench"
@@ -97,9 +96,15 @@ function Asked({ step, model, readings }: AskedProps) {
           <Fact>
             <dt>a typical part</dt>
             <dd className="long" data-testid="expected">
-              {expected}
+              {shown ? typicalWords(now) : 'said after your answer'}
             </dd>
           </Fact>
+          {before && (
+            <Fact>
+              <dt>last: typical {typicalWords(before)}</dt>
+              <dd className="long">you said {saidWords(before, state.given[String(state.index - 1)]!)}</dd>
+            </Fact>
+          )}
         </>
       }
       right={
@@ -118,6 +123,16 @@ function Asked({ step, model, readings }: AskedProps) {
       }
     />
   );
+}
+
+/** What a typical part shows. */
+function typicalWords({ expected, mode }: LooseReading): string {
+  return expected.band ? bandWords(expected.band, mode) : expected.passes.map(toneWords).join(' or ');
+}
+
+function saidWords({ mode }: LooseReading, given: string): string {
+  if (mode === 'tone') return toneWords(given as Length);
+  return `${given} ${mode === 'ohms' ? 'Ω' : 'V'}`;
 }
 
 function signatureOf(
