@@ -76,14 +76,15 @@ export function DataTable<Item>({ label, columns, items, idOf, empty, sortedBy }
           </Column>
         ))}
       </TableHeader>
-      <TableBody renderEmptyState={() => empty}>
-        {rows.map((item) => (
-          <Row key={idOf(item)} id={idOf(item)}>
+      {/* By item: what is shown already is not made again. */}
+      <TableBody items={rows as Iterable<Item & object>} renderEmptyState={() => empty}>
+        {(item) => (
+          <Row id={idOf(item)}>
             {columns.map(({ id, cell }) => (
               <Cell key={id}>{cell(item)}</Cell>
             ))}
           </Row>
-        ))}
+        )}
       </TableBody>
     </Grid>
   );

@@ -1,39 +1,19 @@
 /** The stores: every part model the shop knows, found as you type. */
-import type { ModelIndexLine } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { places } from '../../addresses';
 import { Link, useNavigate } from 'react-router';
 import { useModelIndex } from '../../api/stores';
 import { useSession } from '../../api/session';
-import type { DataColumn } from '../../ui/DataTable';
-import { DataTable } from '../../ui/DataTable';
 import { WordsField } from '../../ui/form';
-import { Sheet } from '../../ui/Sheet';
+import { Lines, Sheet } from '../../ui/Sheet';
 import { findable, findModels } from './findModels';
 
+/** Links, not a table: they are new with every letter, and a table of them would lag behind the hand. */
 const shownAtMost = 25;
 const Narrow = styled.form`
   max-width: 640px;
 `;
-const columns: readonly DataColumn<ModelIndexLine>[] = [
-  {
-    id: 'name',
-    name: 'Name',
-    by: ({ name }) => name,
-    cell: ({ id, name, retired }) => (
-      <>
-        <Link to={places.model(id)}>{name}</Link>
-        {retired ? ', retired' : ''}
-      </>
-    ),
-  },
-  { id: 'kind', name: 'Kind', by: ({ kind }) => kind, cell: ({ kind }) => kind },
-  { id: 'maker', name: 'Maker', by: ({ maker }) => maker, cell: ({ maker }) => maker },
-  { id: 'ends', name: 'Ends', by: ({ terminals }) => terminals, cell: ({ terminals }) => terminals },
-  { id: 'mass', name: 'Mass', by: ({ massG }) => massG, cell: ({ massG }) => `${massG} g` },
-  { id: 'revision', name: 'Revision', by: ({ revision }) => revision, cell: ({ revision }) => revision },
-];
 
 export function StoresPage() {
   const navigate = useNavigate();
@@ -80,13 +60,21 @@ export function StoresPage() {
         <h2>
           <span role="status">{countWordsOf()}</span>
         </h2>
-        <DataTable
-          label="Part models"
-          columns={columns}
-          items={found.slice(0, shownAtMost)}
-          idOf={({ id }) => id}
-          empty="Nothing is called like that."
-        />
+        <Lines $columns="minmax(0, 1fr) 170px 200px 110px 90px 110px" aria-label="Part models">
+          {found.slice(0, shownAtMost).map(({ id, name, kind, maker, terminals, massG, revision, retired }) => (
+            <li key={id}>
+              <span>
+                <Link to={places.model(id)}>{name}</Link>
+                {retired ? ', retired' : ''}
+              </span>
+              <span>{kind}</span>
+              <span className="quiet">{maker}</span>
+              <span className="quiet">{terminals} ends</span>
+              <span className="quiet">{massG} g</span>
+              <span className="quiet">revision {revision}</span>
+            </li>
+          ))}
+        </Lines>
       </section>
     </Sheet>
   );
