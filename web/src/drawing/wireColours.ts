@@ -3,7 +3,7 @@ import { hexOf, wireHex } from '@junctor/core';
 
 /** Colours that wire comes in. */
 export const wireColours: readonly string[] = Object.keys(wireHex).filter((name) => name !== 'tinned');
-const light = new Set(['white', 'yellow', 'grey', 'tinned', 'pink']);
+const light = new Set(['white', 'yellow', 'grey', 'tinned']);
 
 /** Round a light wire, in either theme; a dark one is edged in the theme's ink. */
 export const darkEdge = '#20262b';

@@ -7,10 +7,11 @@ import type { RefObject } from 'react';
 export function useFocusStart(page: RefObject<HTMLElement | null>): void {
   // With every change: a button that was answered may be gone.
   useLayoutEffect(() => {
-    if (document.activeElement !== null && document.activeElement !== document.body) return;
-    const start =
-      page.current?.querySelector<HTMLElement>('[data-main]:not([aria-disabled])') ??
-      page.current?.querySelector<HTMLElement>('h1');
-    start?.focus({ preventScroll: true });
+    const heading = page.current?.querySelector<HTMLElement>('h1') ?? null;
+    const active = document.activeElement;
+    // The heading is only where the focus waits until there is something to answer.
+    if (active !== null && active !== document.body && active !== heading) return;
+    const start = page.current?.querySelector<HTMLElement>('[data-main]:not([aria-disabled])') ?? heading;
+    if (start !== active) start?.focus({ preventScroll: true });
   });
 }

@@ -2,7 +2,8 @@
 import type { PowerStage, Rail } from '@junctor/core';
 import { planShare, railWords, supplyTree, usbLimitA, assemble } from '@junctor/core';
 import { useMemo, useState } from 'react';
-import styled, { useTheme } from 'styled-components';
+import styled from 'styled-components';
+import { railsAtOnce, SupplyTree } from '../../drawing/SupplyTree';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
 import { JobFrame } from '../../bench/frame/JobFrame';
@@ -10,10 +11,6 @@ import { useBench } from '../../bench/provider/useBench';
 import { useDoors } from '../../bench/provider/useDoors';
 
 const stages: readonly PowerStage[] = ['pack', 'limited, all', 'limited, dear units unplugged', 'usb'];
-const rowHeight = 46;
-const [width, barFrom, barWidth] = [520, 250, 200];
-/** Rails seen at once; the others are walked to. */
-const rows = 9;
 const linesOnTheRight = 11;
 const List = styled.ul`
   font-size: 18px;
@@ -77,8 +74,8 @@ export function SuppliesPage() {
       }
       left={{
         title: 'supplies',
-        note: `ink typical, hatch peak, mark three quarters of the limit${tree.rails.length > rows ? `; ${Math.min(at, tree.rails.length - 1) + 1} of ${tree.rails.length}` : ''}`,
-        body: <Tree rails={tree.rails} current={rail ?? null} />,
+        note: `ink typical, hatch peak, mark three quarters of the limit${tree.rails.length > railsAtOnce ? `; ${Math.min(at, tree.rails.length - 1) + 1} of ${tree.rails.length}` : ''}`,
+        body: <SupplyTree rails={tree.rails} current={rail ?? null} />,
       }}
       crossing={
         rail ? (
@@ -146,83 +143,6 @@ function verdictOf({ out, limitA, stillAirA }: Rail): string {
   if (out.empty.peak > limitA) return 'overloaded at peaks';
   if (out.empty.typical > limitA * planShare) return 'over three quarters';
   return out.empty.typical > (stillAirA ?? Infinity) ? 'needs airflow' : 'room to spare';
-}
-
-function Tree({ rails, current }: { rails: readonly Rail[]; current: Rail | null }) {
-  const theme = useTheme();
-  const depth = (rail: Rail): number => (rail.parent ? 1 + depth(rails.find(({ id }) => id === rail.parent)!) : 0);
-  const most = Math.max(0.5, ...rails.map(({ out, limitA }) => Math.max(limitA ?? 0, out.empty.peak)));
-  const px = (amps: number) => Math.min(barWidth, (amps / most) * barWidth);
-  const from = Math.max(0, Math.min(rails.findIndex((rail) => rail === current) - rows + 3, rails.length - rows));
-  return (
-    <svg
-      viewBox={`0 ${from * rowHeight} ${width} ${rows * rowHeight}`}
-      width="100%"
-      height="100%"
-      role="img"
-      aria-label={`Supply tree: ${rails.map((rail) => `${railWords(rail, rails)} ${rail.out.empty.typical.toFixed(2)} A`).join(', ')}`}
-    >
-      <defs>
-        <pattern id="peak" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect width="2" height="6" fill={theme.ink} />
-        </pattern>
-      </defs>
-      {rails.map((rail, row) => {
-        const [x, y] = [10 + depth(rail) * 26, row * rowHeight + 8];
-        const parent = rails.findIndex(({ id }) => id === rail.parent);
-        return (
-          <g key={rail.id} fontSize={17} fill={theme.ink}>
-            {parent >= 0 && (
-              <path
-                d={`M${x - 18} ${parent * rowHeight + 34}V${y + 14}H${x - 4}`}
-                fill="none"
-                stroke={theme.quiet}
-                strokeWidth={2}
-              />
-            )}
-            {rail === current && (
-              <rect
-                x={0}
-                y={y - 5}
-                width={width}
-                height={rowHeight - 6}
-                fill="none"
-                stroke={theme.bronze}
-                strokeWidth={2.5}
-                rx={5}
-              />
-            )}
-            <text x={x} y={y + 20} fontWeight={rail === current ? 700 : 400}>
-              {railWords(rail, rails)}
-            </text>
-            {rail.limitA !== null && (
-              <rect
-                x={barFrom}
-                y={y + 5}
-                width={px(rail.limitA)}
-                height={20}
-                fill="none"
-                stroke={theme.ink}
-                strokeWidth={1.5}
-              />
-            )}
-            <rect x={barFrom} y={y + 5} width={px(rail.out.empty.peak)} height={20} fill="url(#peak)" opacity={0.55} />
-            <rect x={barFrom} y={y + 5} width={px(rail.out.empty.typical)} height={20} fill={theme.ink} />
-            {rail.limitA !== null && (
-              <path
-                d={`M${barFrom + px(rail.limitA * planShare)} ${y}V${y + 30}`}
-                stroke={theme.bronze}
-                strokeWidth={3}
-              />
-            )}
-            <text x={barFrom + barWidth + 8} y={y + 20}>
-              {rail.out.empty.typical.toFixed(2)} A
-            </text>
-          </g>
-        );
-      })}
-    </svg>
-  );
 }
 
 /** What hangs on a rail; parts that draw alike stand in one line. */

@@ -1,7 +1,8 @@
 /** A short between plus and minus: the one red field of the whole program, and one answer. */
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import { AnswerRow } from '../../../ui/Answers';
+import { useFocusStart } from '../../../ui/useFocusStart';
 import type { StopProps } from './StopScreen';
 import { StopScreen } from './StopScreen';
 
@@ -9,7 +10,7 @@ const Field = styled.main`
   position: fixed;
   inset: 0;
   background: ${({ theme }) => theme.danger};
-  color: #fff;
+  color: ${({ theme }) => theme.onDanger};
   display: grid;
   place-content: center;
   gap: 26px;
@@ -20,20 +21,25 @@ const Field = styled.main`
     line-height: 1.15;
     font-weight: 700;
   }
-  button {
+  div > div {
+    padding: 0;
+  }
+  button[data-main] {
     max-width: 420px;
-    background: #fff;
+    background: ${({ theme }) => theme.onDanger};
     color: ${({ theme }) => theme.danger};
-    border-color: #fff;
+    border-color: ${({ theme }) => theme.onDanger};
     font-size: 34px;
   }
 `;
 
 export function ShortScreen(props: StopProps) {
   const [seen, setSeen] = useState(false);
+  const page = useRef<HTMLElement>(null);
+  useFocusStart(page);
   if (seen) return <StopScreen {...props} />;
   return (
-    <Field role="alert">
+    <Field role="alert" ref={page}>
       <title>Short between + and −. No battery · Junctor</title>
       <h1>Short between + and −.</h1>
       <p>No battery.</p>
