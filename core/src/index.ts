@@ -131,7 +131,7 @@ export {
   terminalWords,
   wireWords,
 } from './facts/assembly/itemWords';
-export { bandWords, numberWords, toneWords } from './border/words/readingWords';
+export { bandWords, numberWords, passesWords, toneWords } from './border/words/readingWords';
 export { recordWords } from './border/words/recordWords';
 export { stepWords, whyNow } from './border/words/stepWords';
 export type { ExpectationSchool } from './judgement/checks/expectationSchool';

@@ -172,8 +172,10 @@ const sentRecord = Joi.object({
   body,
 });
 
-/** One to a hundred records, stored together or not at all. */
-/** `hand`: proves whose the records are when somebody else is signed in by now. */
+/**
+ * One to a hundred records, stored together or not at all.
+ * `hand`: proves whose the records are when somebody else is signed in by now.
+ */
 export const sentRecords = Joi.object({
   records: Joi.array().items(sentRecord).min(1).max(100),
   hand: Joi.string().max(64).optional(),

@@ -6,6 +6,11 @@ export function toneWords(length: Length): string {
   return length === 'none' ? 'silent' : length;
 }
 
+/** Every tone a good build may answer with. */
+export function passesWords(passes: readonly Length[]): string {
+  return passes.map(toneWords).join(' or ');
+}
+
 /** Short and readable: 0.000068 is 68 µ. */
 export function numberWords(value: number): string {
   if (value === 0) return '0';

@@ -5,6 +5,7 @@ import { jointWords, siteWords, slotWords, terminalWords, wireWords } from '../.
 import type { QuadRecord } from '../../facts/log/records';
 import { isAct } from '../../facts/log/records';
 import { jointName } from '../../facts/terms/names';
+import { passesWords, toneWords } from './readingWords';
 
 export function recordWords({ body }: QuadRecord, now: Assembly): string {
   return isAct(body) ? actWords(body, now) : noteWords(body, now);
@@ -49,8 +50,8 @@ function noteWords(body: Exclude<QuadRecord['body'], { do: string }>, now: Assem
   switch (body.saw) {
     case 'reading': {
       const { touch, heard, expected, verdict } = body.reading;
-      const said = heard.length === 'none' ? 'silent' : (heard.length ?? `${heard.value} ${heard.unit}`);
-      const wanted = expected.passes.map((pass) => (pass === 'none' ? 'silent' : pass)).join(' or ');
+      const said = heard.length ? toneWords(heard.length) : `${heard.value} ${heard.unit}`;
+      const wanted = passesWords(expected.passes);
       return `black ${terminalWords(touch.black, now)}, red ${terminalWords(touch.red, now)}: ${said}; expected ${wanted}: ${verdict}`;
     }
     case 'look':

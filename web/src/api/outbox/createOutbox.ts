@@ -54,7 +54,7 @@ export function createOutbox({ storage, clock, send, newId }: OutboxDeps): Outbo
   const set = (change: Partial<OutboxState>) => {
     if ((Object.keys(change) as (keyof OutboxState)[]).every((name) => change[name] === state[name])) return;
     state = { ...state, ...change };
-    state = { ...state, waiting: state.batches.reduce((sum, { records }) => sum + records.length, 0) };
+    state = { ...state, waiting: recordsIn(state.batches) };
     for (const listener of listeners) listener();
   };
   const without = (key: string) => state.batches.filter((batch) => batch.key !== key);
@@ -180,8 +180,18 @@ export function createOutbox({ storage, clock, send, newId }: OutboxDeps): Outbo
 function begun(storage: KeyStore): OutboxState {
   const nothing = { batches: [], refused: [], damaged: [] };
   const kept = quietly(() => readKept(storage)) ?? nothing;
-  const waiting = kept.batches.reduce((sum, { records }) => sum + records.length, 0);
-  return { ...kept, waiting, trouble: null, aside: new Set(), unkept: new Set(), savedAt: null };
+  return {
+    ...kept,
+    waiting: recordsIn(kept.batches),
+    trouble: null,
+    aside: new Set(),
+    unkept: new Set(),
+    savedAt: null,
+  };
+}
+
+function recordsIn(batches: readonly Batch[]): number {
+  return batches.reduce((sum, { records }) => sum + records.length, 0);
 }
 
 /** Why something still waits although everything that could go has gone. */

@@ -1,6 +1,6 @@
 /** What a meter must read on the loose part, computed off the page. */
 import type { LooseReading, Meter, PartModel } from '@junctor/core';
-import { bandWords, toneWords } from '@junctor/core';
+import { bandWords, passesWords } from '@junctor/core';
 import { useEffect, useState } from 'react';
 import { compute } from '../../compute/compute';
 import { Lines } from '../../ui/Sheet';
@@ -24,7 +24,7 @@ export function LooseTable({ model, meter }: { model: PartModel; meter: Meter })
         const wantedOf = () => {
           if (expected.from === 'none') return 'not known: record only';
           if (expected.band) return bandWords(expected.band, mode);
-          return expected.passes.map(toneWords).join(' or ');
+          return passesWords(expected.passes);
         };
         return (
           <li key={`${black.id}${red.id}${mode}`}>

@@ -1,6 +1,6 @@
 /** The signature of a loose part: a few touches, each answered as heard, kept together. */
 import type { Length, LooseReading, Note, PartModel, StepOf } from '@junctor/core';
-import { bandWords, expectationSchoolOf, judgeLoose, possible, slotTitle, toneWords } from '@junctor/core';
+import { bandWords, expectationSchoolOf, judgeLoose, possible, slotTitle, passesWords, toneWords } from '@junctor/core';
 import { useEffect, useState } from 'react';
 import { compute } from '../../../compute/compute';
 import { Board } from '../../../drawing/Board';
@@ -127,7 +127,7 @@ function Asked({ step, model, readings }: AskedProps) {
 
 /** What a typical part shows. */
 function typicalWords({ expected, mode }: LooseReading): string {
-  return expected.band ? bandWords(expected.band, mode) : expected.passes.map(toneWords).join(' or ');
+  return expected.band ? bandWords(expected.band, mode) : passesWords(expected.passes);
 }
 
 function saidWords({ mode }: LooseReading, given: string): string {

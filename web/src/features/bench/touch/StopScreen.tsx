@@ -1,6 +1,6 @@
 /** A reading that no good build shows: what it was, where it can come from, and the way on. */
 import type { Assembly, Note, Reading, StepOf } from '@junctor/core';
-import { jointWords, splitJoint, suspectJoints, terminalWords, toneWords, wireWords } from '@junctor/core';
+import { jointWords, splitJoint, suspectJoints, terminalWords, passesWords, toneWords, wireWords } from '@junctor/core';
 import styled from 'styled-components';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
@@ -43,7 +43,7 @@ export function StopScreen({ step, reading, onRetry }: StopProps) {
     };
     bench.record([look], step.id);
   };
-  const symptom = `${terminalWords(touch.black, target)} to ${terminalWords(touch.red, target)}: ${toneWords(heard.length ?? 'none')} instead of ${expected.passes.map(toneWords).join(' or ')}`;
+  const symptom = `${terminalWords(touch.black, target)} to ${terminalWords(touch.red, target)}: ${toneWords(heard.length ?? 'none')} instead of ${passesWords(expected.passes)}`;
   const answers: Answer[] = [
     ...commonAnswers(bench, doors).filter(({ key }) => key !== '*'),
     { key: '*', also: ['p'], label: 'Log a fault', act: () => doors.open(doors.places.fault(symptom)) },
@@ -84,15 +84,14 @@ export function StopScreen({ step, reading, onRetry }: StopProps) {
       }
       under={
         <strong role="alert">
-          A good build shows “{expected.passes.map(toneWords).join(' or ')}”. Limited power stays closed until this
-          reads right.
+          A good build shows “{passesWords(expected.passes)}”. Limited power stays closed until this reads right.
         </strong>
       }
       crossing={
         <>
           <Fact>
             <dt>expected</dt>
-            <dd>{expected.passes.map(toneWords).join(' or ')}</dd>
+            <dd>{passesWords(expected.passes)}</dd>
           </Fact>
           <Fact>
             <dt>heard</dt>

@@ -1,6 +1,6 @@
 /** Between the probes: what the touch rules out, how far the list is, and what was expected once it is answered. */
 import type { Expectation, ExpectationSchool, StepOf, TouchReason } from '@junctor/core';
-import { expectationSchoolOf, lastReading, toneWords } from '@junctor/core';
+import { expectationSchoolOf, lastReading, passesWords, toneWords } from '@junctor/core';
 import type { Bench } from '../../../bench/provider/bench';
 import { useBench } from '../../../bench/provider/useBench';
 import { Fact } from '../../../ui/Frame';
@@ -45,7 +45,7 @@ export function TouchFacts({ step, expectation, startedAt }: TouchFactsProps) {
 
 function expectedWords(expectation: Expectation | null, school: ExpectationSchool): string {
   if (!expectation) return 'computing';
-  return school === 'before the answer' ? expectation.passes.map(toneWords).join(' or ') : 'said after your answer';
+  return school === 'before the answer' ? passesWords(expectation.passes) : 'said after your answer';
 }
 
 /** The touch before this one: what was heard beside what was expected. */
@@ -55,7 +55,7 @@ function LastAnswered({ bench: { records } }: { bench: Bench }) {
   if (!body) return null;
   return (
     <Fact>
-      <dt>last: expected {body.expected.passes.map(toneWords).join(' or ')}</dt>
+      <dt>last: expected {passesWords(body.expected.passes)}</dt>
       <dd className="long">
         {body.verdict === 'stop' ? '▲' : '●'} heard {toneWords(body.heard.length ?? 'none')}
       </dd>
