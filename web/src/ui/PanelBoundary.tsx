@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import styled from 'styled-components';
 import { Small } from './Small';
+import { capital } from './capital';
 
 interface PanelBoundaryProps {
   /** What the panel shows: "the left hand". */
@@ -42,8 +43,4 @@ export function PanelBoundary({ what, resetKeys = [], children }: PanelBoundaryP
 
 function messageOf(error: unknown): string {
   return error instanceof Error ? error.message : String(error);
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -4,7 +4,8 @@
  * server refuses is kept with its reason and holds nobody up.
  */
 import type { QuadRecord } from '@junctor/core';
-import { readKept, refusedKey, waitingKey, waitingKeyOf, wrote } from './keptBatches';
+import { quietly } from '../../quietly';
+import { moved, readKept, refusedKey, waitingKey, waitingKeyOf, wrote } from './keptBatches';
 import type { Batch, Clock, KeyStore, OutboxState, Place, RefusedBatch, Sender, Sent } from './types';
 
 const firstPauseMs = 1500;
@@ -58,8 +59,11 @@ export function createOutbox({ storage, clock, send, newId }: OutboxDeps): Outbo
     for (const listener of listeners) listener();
   };
   const without = (key: string) => state.batches.filter((batch) => batch.key !== key);
-  const drop = (key: string, change: Partial<OutboxState> = {}) => {
-    quietly(() => storage.remove(key));
+  const forget = (key: string) => {
+    // Where the storage was full, a batch still lies at the place that it was moved from.
+    for (const place of [waitingKeyOf(key), refusedKey(key)]) quietly(() => storage.remove(place));
+  };
+  const leave = (key: string, change: Partial<OutboxState>) => {
     failures.delete(key);
     set({ batches: without(key), aside: less(state.aside, key), unkept: less(state.unkept, key), ...change });
     keepTheUnkept();
@@ -85,12 +89,13 @@ export function createOutbox({ storage, clock, send, newId }: OutboxDeps): Outbo
       case 'stored':
         pauseMs = firstPauseMs;
         whenStored(batch.quadId, placed(batch.records, answer.places), batch.person ?? '');
-        drop(batch.key, { savedAt: clock.nowMs() });
+        forget(batch.key);
+        leave(batch.key, { savedAt: clock.nowMs() });
         return 'on';
       case 'refused': {
         const kept: RefusedBatch = { ...batch, key: refusedKey(batch.key), message: answer.message, at: clock.nowMs() };
-        wrote(storage, kept);
-        drop(batch.key, { refused: [...state.refused, kept] });
+        moved(storage, batch.key, kept);
+        leave(batch.key, { refused: [...state.refused, kept] });
         return 'on';
       }
       case 'failed': {
@@ -131,10 +136,10 @@ export function createOutbox({ storage, clock, send, newId }: OutboxDeps): Outbo
     callOff?.();
     callOff = null;
     sending = true;
-    const passed = new Set(state.aside);
-    let through = await sendThrough(passed);
-    // Then, once a round, what the server broke on before.
-    for (const key of through ? [...state.aside] : []) {
+    const before = [...state.aside];
+    let through = await sendThrough(new Set(before));
+    // Then, once a round, what the server broke on in an earlier one.
+    for (const key of through ? before : []) {
       const batch = state.batches.find((candidate) => candidate.key === key);
       if (batch && settle(batch, await send(batch)) === 'wait') through = false;
     }
@@ -162,13 +167,12 @@ export function createOutbox({ storage, clock, send, newId }: OutboxDeps): Outbo
       const refused = state.refused.find((batch) => batch.key === key);
       if (!refused) return;
       const { message: _message, at: _at, ...batch } = { ...refused, key: waitingKeyOf(key) };
-      wrote(storage, batch);
-      quietly(() => storage.remove(key));
+      moved(storage, key, batch);
       set({ refused: state.refused.filter((other) => other.key !== key), batches: [...state.batches, batch] });
       void run();
     },
     letGo: (key) => {
-      quietly(() => storage.remove(key));
+      forget(key);
       set({
         refused: state.refused.filter((batch) => batch.key !== key),
         damaged: state.damaged.filter((entry) => entry.key !== key),
@@ -209,13 +213,4 @@ function placed(records: readonly QuadRecord[], places: readonly Place[]): QuadR
 
 function less(keys: ReadonlySet<string>, key: string): ReadonlySet<string> {
   return keys.has(key) ? new Set([...keys].filter((other) => other !== key)) : keys;
-}
-
-/** A storage that is closed changes nothing of what is known here. */
-function quietly<T>(work: () => T): T | undefined {
-  try {
-    return work();
-  } catch {
-    return undefined;
-  }
 }

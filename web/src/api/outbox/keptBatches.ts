@@ -1,4 +1,5 @@
 /** What is kept in the browser's storage: read whole, with what cannot be read beside it. */
+import { quietly } from '../../quietly';
 import type { Batch, Damaged, KeyStore, RefusedBatch } from './types';
 
 const waitingPrefix = 'junctor.outbox.';
@@ -46,6 +47,11 @@ export function wrote(storage: KeyStore, batch: Batch): boolean {
   } catch {
     return false;
   }
+}
+
+/** Puts a batch at another place. Until it stands there it stays at the old one: it is never nowhere. */
+export function moved(storage: KeyStore, from: string, batch: Batch): void {
+  if (wrote(storage, batch)) quietly(() => storage.remove(from));
 }
 
 function batchIn<T extends Batch>(key: string, text: string): T | null {

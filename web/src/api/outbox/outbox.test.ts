@@ -199,6 +199,28 @@ describe('the outbox', () => {
     expect([box.state().waiting, box.state().unkept.size, items.size]).toEqual([0, 0, 0]);
   });
 
+  it('is never nowhere while it moves between waiting and refused', async () => {
+    let refuses = true;
+    const answer = (batch: Batch): Sent => (refuses ? { is: 'refused', message: 'no' } : stored(batch));
+    const { box, clock, items, storage } = made(answer);
+    const places = () => [...items.values()].map((text) => idsOf(JSON.parse(text) as Batch));
+    for (const full of [true, false, true]) {
+      items.clear();
+      storage.full = false;
+      refuses = true;
+      box.keep('q', bram, [record('a')]);
+      storage.full = full;
+      await clock.settled();
+      expect(places()).toEqual([['a']]);
+      refuses = false;
+      storage.full = !full;
+      box.tryAgain(box.state().refused[0]!.key);
+      expect(places()).toEqual([['a']]);
+      await clock.settled();
+      expect([places(), box.state().waiting, box.state().refused]).toEqual([[], 0, []]);
+    }
+  });
+
   it('leaves what cannot be read where it is, says so, and goes on with the rest', async () => {
     const good = JSON.stringify({ key: 'junctor.outbox.2', quadId: 'q', personId: 'p1', records: [record('b')] });
     const { box, clock, items, sent } = made(stored, {

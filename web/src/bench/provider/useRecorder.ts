@@ -1,7 +1,7 @@
 /** How something is recorded in a job: with who, when, at which step, and what was known then. */
-import type { JobSheet, JobState, QuadRecord, Step } from '@junctor/core';
+import type { JobSheet, JobState, Step } from '@junctor/core';
 import { useEffect, useMemo, useRef } from 'react';
-import { deviceId, newId } from '../../api/device';
+import { newRecord } from '../../api/newRecord';
 import { outbox } from '../../api/outbox';
 import type { Person } from '../../api/types';
 import type { Recorder } from './bench';
@@ -17,23 +17,19 @@ export function useRecorder(
     if (!job || !state || !person) return null;
     const recordEach: Recorder['recordEach'] = (list, replaces, how = 'did') => {
       const doneAt = new Date().toISOString();
-      const made = list.map(({ body, step }): QuadRecord => ({
-        id: newId(),
+      const given = {
         quadId: job.quadId,
-        seq: null,
         jobId: job.id,
-        step,
         personId: person.personId,
-        deviceId: deviceId(),
-        shownAt: step && step === state.current?.id ? shownAt.current : null,
-        doneAt,
-        arrivedAt: null,
-        basisSeq: state.lastSeq,
         planVersion: job.plan.version,
+        basisSeq: state.lastSeq,
+        doneAt,
         how,
-        body,
         ...(replaces ? { replaces } : {}),
-      }));
+      };
+      const made = list.map(({ body, step }) =>
+        newRecord(body, { ...given, step, shownAt: step && step === state.current?.id ? shownAt.current : null }),
+      );
       outbox.keep(job.quadId, person, made);
     };
     return {

@@ -1,5 +1,5 @@
 /** What is to be done: the customer's words, the plan, how the quad comes in, and what is at risk. */
-import type { JobSheet, PlanDraft, QuadRecord } from '@junctor/core';
+import type { JobSheet, PlanDraft } from '@junctor/core';
 import { difference, emptyBuild } from '@junctor/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -8,7 +8,8 @@ import { useNavigate, useParams } from 'react-router';
 import { jobPlaces } from '../../addresses';
 import { request } from '../../api/client';
 import { keys } from '../../api/keys';
-import { deviceId, newId } from '../../api/device';
+import { newId } from '../../api/device';
+import { newRecord } from '../../api/newRecord';
 import { outbox } from '../../api/outbox';
 import { useQuad, useSend, useTemplates } from '../../api/queries';
 import { useSession } from '../../api/session';
@@ -215,21 +216,8 @@ function JobOf({ quad }: { quad: Quad }) {
 function foundAsPlanned({ id, quadId, plan }: JobSheet, person: Person): void {
   const doneAt = new Date().toISOString();
   const acts = difference(emptyBuild, plan.target).flatMap(({ effect }) => [...effect]);
-  const records = acts.map((body): QuadRecord => ({
-    id: newId(),
-    quadId,
-    seq: null,
-    jobId: id,
-    step: null,
-    personId: person.personId,
-    deviceId: deviceId(),
-    shownAt: null,
-    doneAt,
-    arrivedAt: null,
-    basisSeq: 0,
-    planVersion: 1,
-    how: 'found',
-    body,
-  }));
+  const { personId } = person;
+  const given = { quadId, jobId: id, personId, planVersion: 1, basisSeq: 0, doneAt, how: 'found' } as const;
+  const records = acts.map((body) => newRecord(body, given));
   for (let from = 0; from < records.length; from += 100) outbox.keep(quadId, person, records.slice(from, from + 100));
 }

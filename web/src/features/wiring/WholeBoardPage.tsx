@@ -13,6 +13,7 @@ import { useDoors } from '../../bench/provider/useDoors';
 import { upright } from '../../ui/theme';
 import { useMatches } from '../../ui/useMatches';
 import { kindOf } from './wireKind';
+import { capital } from '../../ui/capital';
 
 const filters = [
   ['all', 'All'],
@@ -171,8 +172,4 @@ function count(wires: readonly BoardWire[]): string {
     odd.length > 0 ? `${odd.length} not as planned` : '',
   ].filter(Boolean);
   return parts.join(', ') || 'no wires';
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -1,7 +1,11 @@
-/** What has been typed into a form and not been sent: kept for this address, until it is sent. Never a password. */
+/**
+ * What has been typed into a form and not been sent: kept for this address, until it is sent. Never a password. A form
+ * is filled in all the same where the browser keeps nothing.
+ */
 import type { FormEvent } from 'react';
 import { createContext, useContext, useMemo, useRef } from 'react';
 import { useLocation } from 'react-router';
+import { quietly } from '../../quietly';
 
 type Typed = Readonly<Record<string, string>>;
 
@@ -44,14 +48,5 @@ function kept(key: string): Typed {
     return (JSON.parse(sessionStorage.getItem(key) ?? '{}') ?? {}) as Typed;
   } catch {
     return {};
-  }
-}
-
-/** A form is filled in all the same where the browser keeps nothing. */
-function quietly(work: () => void): void {
-  try {
-    work();
-  } catch {
-    return;
   }
 }

@@ -1,6 +1,7 @@
 /** Problem: six big choices, then what to do about it. */
 import type { Note } from '@junctor/core';
 import { jointWords } from '@junctor/core';
+import { capital } from '../../../ui/capital';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
 import { useParams } from 'react-router';
@@ -68,7 +69,7 @@ export function WhatToDo() {
       {...shownHands(bench, current)}
       sentence={
         <>
-          <strong>{defect.charAt(0).toUpperCase() + defect.slice(1)}</strong>: what is to be done?
+          <strong>{capital(defect)}</strong>: what is to be done?
         </>
       }
       under={joint ? `The last joint is ${jointWords(joint, target)}.` : 'No joint has been made yet.'}

@@ -14,6 +14,7 @@ import type { StepScreen } from './stepScreen';
 import type { Bench } from '../../../bench/provider/bench';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
+import { capital } from '../../../ui/capital';
 
 type FreeStep = StepOf<'free'>;
 
@@ -109,8 +110,4 @@ function KeepOrMove({ step }: { step: FreeStep }) {
       }
     />
   );
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
