@@ -39,7 +39,7 @@ export type { FloorLine, JobSheet, Refusal } from './border/api/api';
 export type { Catalogue } from './facts/catalogue/catalogue';
 export { makeCatalogue, terminalOf } from './facts/catalogue/catalogue';
 export type { Assembly, Stages } from './facts/assembly/assembly';
-export { assemble } from './facts/assembly/assembly';
+export { assemble, remembered } from './facts/assembly/assembly';
 export type {
   Build,
   ConnectorRef,
@@ -111,26 +111,24 @@ export type { Group } from './work/sequence/group';
 export { isSameGroup } from './work/sequence/group';
 export type { JobInput, JobState } from './work/sequence/deriveJob';
 export { deriveJob } from './work/sequence/deriveJob';
-export { lastReading, notesAbout, notesOf, ofJob } from './facts/log/notesOf';
+export { notesAbout, notesOf, ofJob } from './facts/log/notesOf';
+export { lastReading } from './facts/log/lastReading';
+export { diedSince, untouchedSince } from './facts/log/countsIn';
+export { standingShort } from './judgement/checks/standingShort';
+export type { Replacement } from './work/sequence/replacements';
+export { withoutPart } from './work/sequence/replacements';
+export { continuitySchool, onlyTouched } from './work/sequence/continuitySchool';
 export type { StoppedPower } from './work/sequence/stoppedPower';
 export { expectedSigns, signId, stoppedPower } from './work/sequence/stoppedPower';
 export type { ExpectedSign } from './judgement/diagnosis/missingSigns';
 export { meaningOfMissing } from './judgement/diagnosis/missingSigns';
 export { possible, poweredV } from './facts/terms/possible';
 export { parseQuantity } from './facts/terms/quantity';
-export { openFaults, validPermit } from './work/sequence/permit';
+export { validPermit } from './work/sequence/permit';
 export { alloyOf, recipeFor } from './physics/joints/recipe';
-export {
-  jointWords,
-  padWords,
-  plugWords,
-  printed,
-  siteWords,
-  slotTitle,
-  slotWords,
-  terminalWords,
-  wireWords,
-} from './facts/assembly/itemWords';
+export { jointWords, siteWords, wireWords } from './facts/assembly/itemWords';
+export { padWords, printed, terminalWords } from './facts/assembly/padWords';
+export { slotTitle, slotWords } from './facts/assembly/slotWords';
 export { bandWords, numberWords, passesWords, toneWords } from './border/words/readingWords';
 export { recordWords } from './border/words/recordWords';
 export { stepWords, whyNow } from './border/words/stepWords';
@@ -223,3 +221,17 @@ export { mainLeads } from './facts/wiring/mainLeads';
 export { segmentsCross } from './physics/geometry/crossings';
 export { gapMm } from './physics/geometry/gap';
 export type { Remedy } from './planning/remedies/scene';
+export { idsOf, mendingOf, openFaults, provingOf } from './work/sequence/faults';
+export type { Matter } from './work/sequence/matters';
+export { findFault, mattersOf } from './work/sequence/matters';
+export type { OpenPlug } from './work/sequence/openPlugs';
+export { openPlugs } from './work/sequence/openPlugs';
+export type { Destination, HowDied, SymptomArea } from './facts/log/records';
+export { symptomAreas, waysOfDying } from './facts/log/records';
+export { partnersOf } from './judgement/diagnosis/partners';
+export { contactsBehindPlugs, probeWords } from './judgement/checks/reach';
+export { cavityOrderWords, housingWords, leadWords, plugWords, socketOf, wiresIn } from './facts/assembly/plugWords';
+export { wasSlotWords, wasTerminalWords } from './facts/assembly/wasWords';
+export { contactWords, wireEndsWords } from './facts/assembly/itemWords';
+export { planFromBook } from './work/intake/planFromBook';
+export { lookFirst, symptomWords } from './judgement/diagnosis/symptoms';

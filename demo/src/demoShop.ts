@@ -14,8 +14,10 @@ import { demoPlan } from './demoPlan';
 import { seededIds } from './seededIds';
 import type { DemoStores } from './stores';
 import { demoStores } from './stores';
-import type { Bench, Mishap } from './virtualTechnician';
-import { readingOf, record, startWalk, walk } from './virtualTechnician';
+import type { Bench } from './bench';
+import { readingOf } from './goodWork';
+import type { Mishap } from './virtualTechnician';
+import { record, startWalk, walk } from './virtualTechnician';
 
 export interface DemoShop {
   shop: string;
@@ -290,7 +292,7 @@ function finished(bench: Bench, startMs: number): QuadRecord[] {
       done: 'lead scraped and tinned strand by strand, joint remade',
       minutes: 14,
       costMinor: 0,
-      state: 'mended',
+      state: 'found',
     },
   };
   now = record(bench, now, null, [redo, fault]);

@@ -5,8 +5,9 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { shippedModels, shippedTemplate } from '@junctor/catalogue';
 import { seededIds } from './seededIds';
 import { shippedMeter } from '@junctor/catalogue';
-import type { Bench, Walk } from './virtualTechnician';
-import { bodiesFor, record, startWalk, walk } from './virtualTechnician';
+import type { Bench, Walk } from './bench';
+import { bodiesFor } from './goodWork';
+import { record, startWalk, walk } from './virtualTechnician';
 
 const catalogue = makeCatalogue(shippedModels());
 const plan = { ...shippedTemplate('quad-serial-6s').plan, jobId: 'job', version: 1 };
@@ -38,13 +39,14 @@ beforeAll(() => {
 
 describe('the cord', () => {
   it('passes each gate in order and ends with nothing open', () => {
-    expect(built.state.gates.map(({ state }) => state)).toEqual([
-      'passed',
-      'passed',
-      'passed',
-      'passed',
-      'blocking',
-      'blocking',
+    expect(built.state.gates.map(({ id, state }) => `${id} ${state}`)).toEqual([
+      'kit passed',
+      'power path passed',
+      'motors passed',
+      'controller passed',
+      'continuity blocking',
+      'first power blocking',
+      'hand-over blocking',
     ]);
     expect(powered.state.gates.every(({ state }) => state === 'passed')).toBe(true);
     expect(powered.state.current).toBeNull();
@@ -175,7 +177,9 @@ describe('the permit', () => {
         state: 'found',
       },
     });
-    expect(faulty.state.objections).toEqual(['Open fault: smell']);
+    expect(faulty.state.objections).toEqual([
+      'Mend the fault: smell: Nothing has been done at its place since it was found',
+    ]);
   });
 });
 

@@ -5,8 +5,9 @@ import { describe, expect, it } from 'vitest';
 import { shippedModels, shippedTemplate } from '@junctor/catalogue';
 import { seededIds } from './seededIds';
 import { shippedMeter } from '@junctor/catalogue';
-import type { Bench } from './virtualTechnician';
-import { bodiesFor, record, startWalk, walk } from './virtualTechnician';
+import type { Bench } from './bench';
+import { bodiesFor } from './goodWork';
+import { record, startWalk, walk } from './virtualTechnician';
 
 const catalogue = makeCatalogue(shippedModels());
 const plan = { ...shippedTemplate('quad-culvert-4s').plan, jobId: 'job', version: 1 };

@@ -1,10 +1,11 @@
 /** Jobs: opened from a template or a build file, read, re-planned, closed. */
 import type { Intake, PlanChange, PlanDraft } from '@junctor/core';
-import { deriveJob, openFaults, wholeDraft, wrongNames } from '@junctor/core';
+import { deriveJob, openFaults, planFromBook, wholeDraft, wrongNames } from '@junctor/core';
 import { newJob, sentPlanChanges } from '@junctor/core/schemas';
 import { Router } from 'express';
 import { toSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
+import type { Queries } from '../database/Database';
 import type { Deps } from '../http/Deps';
 import { idFrom, validated } from '../http/validated';
 import { personIn } from '../session/session';
@@ -21,7 +22,7 @@ interface NewJob {
   dueOn: string | null;
   bench: number;
   intake: Intake;
-  plan: { template: string } | { file: { plan: PlanDraft } };
+  plan: { template: string } | { file: { plan: PlanDraft } } | { book: true };
 }
 
 export function jobRoutes(deps: LogDeps): Router {
@@ -37,8 +38,8 @@ export function jobRoutes(deps: LogDeps): Router {
   });
   router.post('/jobs', async (request, response) => {
     const { plan, intake, ...job } = validated<NewJob>(newJob, request.body);
-    const draft = draftOf(deps, plan);
     await database.transaction(async (queries) => {
+      const draft = 'book' in plan ? await draftFromBook(queries, deps, job) : draftOf(deps, plan);
       await queries.write('jobs/insertJob', {
         ...job,
         plan: JSON.stringify(draft),
@@ -67,7 +68,7 @@ export function jobRoutes(deps: LogDeps): Router {
 }
 
 /** @throws {ApiError} 422 for an unknown template or a plan that names parts the catalogue lacks. */
-function draftOf({ templates, catalogue }: Deps, plan: NewJob['plan']): PlanDraft {
+function draftOf({ templates, catalogue }: Deps, plan: Exclude<NewJob['plan'], { book: true }>): PlanDraft {
   const draft =
     'template' in plan ? templates.find(({ id }) => id === plan.template)?.plan : wholeDraft(plan.file.plan);
   if (!draft) throw new ApiError(422, 'template.unknown', 'No such template plan', { path: 'plan.template' });
@@ -80,6 +81,21 @@ function draftOf({ templates, catalogue }: Deps, plan: NewJob['plan']): PlanDraf
       { path: `plan.file.plan.${wrong.path}` },
     );
   return draft;
+}
+
+/** @throws {ApiError} 422 for a quad of which nothing was ever recorded. */
+async function draftFromBook(
+  queries: Queries,
+  { logs }: LogDeps,
+  { quadId, kind }: Pick<NewJob, 'quadId' | 'kind'>,
+): Promise<PlanDraft> {
+  const [last] = await queries.rows<{ id: string }>('jobs/listJobsOfQuad', { quadId });
+  const { asBuilt } = await logs.read(queries, quadId);
+  const draft = last && planFromBook(asBuilt.build, (await findJob(queries, last.id)).plan, kind === 'repair');
+  if (draft) return draft;
+  const message =
+    'Its book is empty: nothing was ever recorded of this quad. Take a template or a build file, and say that it comes in wired';
+  throw new ApiError(422, 'book.empty', message, { path: 'plan.book' });
 }
 
 /** @throws {ApiError} 409 while steps or faults of the job are open. */

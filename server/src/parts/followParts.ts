@@ -2,7 +2,7 @@
  * Physical parts and stock follow what the log says: counted in, fitted, taken off, taken back. In the log's own
  * transaction, so that a record and what it moves are stored together or not at all.
  */
-import type { Act, Entry, LogState, QuadRecord } from '@junctor/core';
+import type { Act, Entry, LogState, Note, QuadRecord } from '@junctor/core';
 import { findEntry } from '@junctor/core';
 import { v7 } from 'uuid';
 import type { Queries } from '../database/Database';
@@ -35,6 +35,8 @@ export async function followParts(quad: Quad, record: Sent): Promise<void> {
     for (const { stock, quantity } of body.takes) {
       await move(queries, record, { stockId: stock, delta: -quantity, why: 'counted in for a job' });
     }
+  } else if (body.saw === 'goes') {
+    await goes(quad, body, record);
   } else if (body.saw === 'signature' && body.part) {
     await note(queries, body.part, record, { is: 'signature', readings: body.readings });
   }
@@ -110,6 +112,22 @@ async function takenOff(
     weightG: null,
     at: toSqlTime(record.doneAt),
   });
+}
+
+/** Where a part that came off goes: to its quad's customer, away, or it stays in the stores as it is. */
+async function goes(
+  { queries, quadId, log }: Quad,
+  { act, to }: Extract<Note, { saw: 'goes' }>,
+  record: Sent,
+): Promise<void> {
+  const off = findEntry(log, act);
+  const body = off?.entry.record.body;
+  if (!off || !body || !('do' in body) || body.do !== 'take off') return;
+  const id = off.before.asBuilt.build.slots[body.slot]?.part ?? act;
+  if (!(await queries.row('parts/findOrigin', { id }))) return;
+  if (to === 'scrap') await queries.write('parts/setCondition', { id, condition: 'scrap' });
+  if (to === 'customer') await queries.write('parts/giveBack', { id, quadId });
+  await note(queries, id, record, { is: 'goes', to });
 }
 
 /** A part that did not come off after all is on its quad again, and known for what it was before. */

@@ -42,6 +42,16 @@ export function partRoutes({ database, catalogue, now }: Deps): Router {
       throw new ApiError(422, 'model.unknown', `The catalogue has no part model ${model} revision ${part.revision}`, {
         path: 'model',
       });
+    const twin =
+      part.serial !== null &&
+      (await database.row<{ onQuad: string | null }>('parts/findSerial', { model, serial: part.serial }));
+    if (twin)
+      throw new ApiError(
+        409,
+        'part.serial',
+        `${part.serial} is known already: that one is ${twin.onQuad ? `in ${twin.onQuad}` : 'in the shop'}. Take that one, or read the serial again`,
+        { path: 'serial' },
+      );
     await database.write('parts/insertPart', {
       ...part,
       modelId: model,

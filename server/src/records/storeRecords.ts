@@ -11,6 +11,7 @@ import type { SentRecord } from '../log/repository';
 import { contentHash, insertRecord } from '../log/repository';
 import { followParts } from '../parts/followParts';
 import type { Person } from '../session/session';
+import { refuseFaultClaim } from './faultClaim';
 import { refuseWaiver } from './waiver';
 
 export interface Stored {
@@ -30,7 +31,7 @@ interface Incoming {
 /**
  * @throws {ApiError} 404 no such quad; 403 in another person's name; 409 an id that stands for something else, or a
  * record corrected already; 422 a job of another quad, an unknown part model, a verdict that does not follow, a waiver
- * of what no rule says or that this person cannot give.
+ * of what no rule says or that this person cannot give, a fault closed without the records that show it.
  */
 export function storeRecords(
   { database, catalogue, logs, now }: LogDeps,
@@ -53,6 +54,7 @@ export function storeRecords(
       }
       await refuseStray(incoming);
       await refuseWaiver({ queries, catalogue, log }, person.role, record, index);
+      refuseFaultClaim(log, person.role, record, index);
       seq += 1;
       await followParts({ queries, quadId, log }, record);
       await insertOnce(incoming, seq, arrivedAt);

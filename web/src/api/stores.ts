@@ -1,5 +1,5 @@
 /** What the stores' screens read and send. */
-import type { ModelIndexLine, PartLine, PartModel, StockLine } from '@junctor/core';
+import type { Destination, ModelIndexLine, PartLine, PartModel, StockLine } from '@junctor/core';
 import { useQuery } from '@tanstack/react-query';
 import { request } from './client';
 import { keys } from './keys';
@@ -26,7 +26,8 @@ export interface PartNote {
     | { is: 'firmware'; firmware: string }
     | { is: 'weight'; grams: number }
     | { is: 'signature'; readings: readonly { verdict: string }[] }
-    | { is: 'taken off' };
+    | { is: 'taken off' }
+    | { is: 'goes'; to: Destination };
 }
 
 export function useModelIndex() {

@@ -11,7 +11,7 @@ import { terminalOf } from '../../facts/catalogue/catalogue';
 import type { PartModel, Side } from '../../facts/catalogue/partModel';
 import type { XY } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
-import { padWords, terminalWords } from '../../facts/assembly/itemWords';
+import { padWords, terminalWords } from '../../facts/assembly/padWords';
 import type { BoardWire } from '../../facts/wiring/boardWires';
 import { boardsOf, boardWires } from '../../facts/wiring/boardWires';
 import { hexOf } from '../../facts/wiring/wireHex';

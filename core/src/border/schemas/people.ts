@@ -34,7 +34,10 @@ export const newJob = Joi.object({
   intake,
   plan: Joi.alternatives().conditional(Joi.object({ template: Joi.exist() }).unknown(), {
     then: Joi.object({ template: key }),
-    otherwise: Joi.object({ file: buildFile }),
+    otherwise: Joi.alternatives().conditional(Joi.object({ book: Joi.exist() }).unknown(), {
+      then: Joi.object({ book: Joi.boolean().valid(true) }),
+      otherwise: Joi.object({ file: buildFile }),
+    }),
   }),
 });
 

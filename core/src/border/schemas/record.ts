@@ -1,5 +1,6 @@
 /** Schemas of records as a client sends them: acts and notes. */
 import Joi from 'joi';
+import { symptomAreas, waysOfDying } from '../../facts/log/records';
 import { contactWhy, fitted, hiddenBy, housing, mate, wireBody, wireEnd } from './build';
 import { id, key, printable, range, seconds, tagged, terminalRef, text, time, wireEndIndex } from './common';
 
@@ -79,6 +80,7 @@ const reading = Joi.object({
   coreVersion: key,
 });
 
+const proofs = Joi.array().items(id).min(1).max(400);
 const fault = Joi.object({
   symptom: Joi.string().trim().min(1).max(300),
   site,
@@ -89,6 +91,10 @@ const fault = Joi.object({
   minutes: Joi.number().min(0).max(10000),
   costMinor: Joi.number().integer().min(0),
   state: Joi.string().valid('found', 'mended', 'proved', 'accepted'),
+  mendedBy: proofs.optional(),
+  provedBy: proofs.optional(),
+  pictures: Joi.array().items(id).max(20).optional(),
+  acceptedBecause: printable(300).trim().min(3).optional(),
 });
 
 const signatureReading = Joi.object({
@@ -104,6 +110,8 @@ const signatureReading = Joi.object({
 const stepId = Joi.string()
   .pattern(/^[a-z]+:.+$/, 'verb:subject')
   .max(200);
+const sentence = printable(300).trim().min(1);
+const destination = Joi.string().valid('customer', 'stock', 'scrap');
 const amount = Joi.number().min(0).max(1e6);
 
 const note = {
@@ -144,6 +152,22 @@ const note = {
   signature: { slot: key, part: id.allow(null), readings: Joi.array().items(signatureReading).min(1).max(60) },
   skip: { step: stepId, reason: text },
   picture: { of: key, blob: id },
+  symptom: {
+    area: Joi.string().valid(...symptomAreas),
+    words: sentence,
+    answer: Joi.object({ how: Joi.string().valid('gone', 'handed on'), words: text }).allow(null),
+  },
+  history: {
+    died: Joi.string().valid(...waysOfDying),
+    changedLast: text,
+    overloadedS: seconds.allow(null),
+  },
+  untouched: { since: id },
+  replace: { slot: key, part: id.allow(null), oldTo: destination, reason: text },
+  'stays open': { mate: key, reason: sentence },
+  'open point': { text: sentence, state: Joi.string().valid('open', 'closed', 'handed on'), how: text },
+  goes: { act: id, slot: key, to: destination },
+  'handed over': { to: sentence },
   'taken back': { reason: text },
 };
 

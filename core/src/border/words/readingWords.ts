@@ -1,4 +1,5 @@
 /** What a meter says or may say, as it is said at the bench. */
+import type { Expectation, Heard } from '../../facts/log/reading';
 import type { Length } from '../../facts/terms/toneLength';
 
 /** A tone's class. */
@@ -26,4 +27,14 @@ export function numberWords(value: number): string {
 export function bandWords([low, high]: readonly [number, number], mode: string): string {
   if (mode === 'diode') return `${low.toFixed(2)} to ${high.toFixed(2)} V`;
   return low > 5e6 ? 'open' : `${numberWords(low)} to ${numberWords(high)}${low >= 1e4 ? '' : ' '}Ω`;
+}
+
+/** What a good build shows, as a tone or as a number with its unit. */
+export function expectedWords({ touch, passes, band }: Expectation): string {
+  return band ? bandWords(band, touch.mode) : passesWords(passes);
+}
+
+/** What was read. */
+export function heardWords({ length, value, unit }: Heard): string {
+  return value === undefined ? toneWords(length ?? 'none') : `${numberWords(value)} ${unit === 'ohm' ? 'Ω' : 'V'}`;
 }

@@ -1,61 +1,71 @@
-/** A record in a technician's words. */
+/** A record in a technician's words, as things were called when it was made: never by an id. */
+import { applyAct } from '../../facts/assembly/applyAct';
 import type { Assembly } from '../../facts/assembly/assembly';
-import { landedOn } from '../../facts/assembly/build';
-import { jointWords, siteWords, slotWords, terminalWords, wireWords } from '../../facts/assembly/itemWords';
-import type { QuadRecord } from '../../facts/log/records';
+import { housingWords, plugWords } from '../../facts/assembly/plugWords';
+import { contactWords, jointWords, siteWords, wireWords } from '../../facts/assembly/itemWords';
+import { terminalWords } from '../../facts/assembly/padWords';
+import { slotTitle, slotWords } from '../../facts/assembly/slotWords';
+import type { Note, QuadRecord } from '../../facts/log/records';
 import { isAct } from '../../facts/log/records';
-import { jointName } from '../../facts/terms/names';
-import { passesWords, toneWords } from './readingWords';
+import type { Act } from '../../facts/assembly/act';
+import type { WireId } from '../../facts/terms/names';
+import { jointName, splitJoint } from '../../facts/terms/names';
+import { expectedWords, heardWords } from './readingWords';
 
-export function recordWords({ body }: QuadRecord, now: Assembly): string {
-  return isAct(body) ? actWords(body, now) : noteWords(body, now);
+/** @param before The quad as it was when this was recorded. */
+export function recordWords({ body }: Pick<QuadRecord, 'body'>, before: Assembly): string {
+  return isAct(body) ? actWords(body, before, applyAct(before, body)) : noteWords(body, before);
 }
 
-function actWords(body: Extract<QuadRecord['body'], { do: string }>, now: Assembly): string {
+function actWords(body: Act, before: Assembly, after: Assembly): string {
+  const wireOf = (id: WireId) => {
+    const wire = before.build.wires[id] ?? after.build.wires[id];
+    return wire ? wireWords(wire, id in before.build.wires ? before : after) : 'a wire that was not there';
+  };
   switch (body.do) {
     case 'fit':
-      return `${slotWords(body.slot, now)} put in place`;
+      return `${slotWords(body.slot, after)} put in place`;
     case 'take off':
-      return `${slotWords(body.slot, now)} taken off, to ${body.to}`;
+      return `${slotWords(body.slot, before)} taken off, to ${body.to}`;
     case 'land': {
-      const wire = now.build.wires[body.wire];
-      const at = landedOn(body.as);
-      if (!at) return `${body.wire} put into its housing`;
-      return `${wire ? wireWords(wire, now) : body.wire} soldered to ${terminalWords(at, now)}`;
+      const { at } = body.as;
+      if (at.on === 'terminal') return `${wireOf(body.wire)} soldered to ${terminalWords(at.ref, after)}`;
+      if (at.on === 'cavity') return `${wireOf(body.wire)} put into ${contactWords(at.housing, at.position, after)}`;
+      return `${wireOf(body.wire)} left in the air`;
     }
     case 'reheat':
-      return `joint reworked: ${jointWords(jointName(body.wire, body.end), now)}`;
-    case 'free': {
-      const wire = now.build.wires[body.wire];
-      return `${wire ? wireWords(wire, now) : body.wire} taken off its pad`;
-    }
+      return `joint reworked: ${jointWords(jointName(body.wire, body.end), before)}`;
+    case 'free':
+      return `taken off: ${jointWords(jointName(body.wire, body.end), before)}`;
     case 'drop wire':
-      return `wire ${body.wire} taken out`;
+      return `${wireOf(body.wire)} taken out`;
     case 'house':
+      return `${housingWords(body.housing.id, after)} made ready`;
     case 'unhouse':
-      return `housing ${body.do === 'house' ? body.housing.id : body.housing}`;
+      return `${housingWords(body.housing, before)} taken away`;
     case 'mate':
-      return `plug ${body.id} pushed home`;
+      return `plug ${plugWords(body.id, after)} pushed home`;
     case 'unmate':
-      return `plug ${body.id} pulled`;
+      return `plug ${plugWords(body.id, before)} pulled`;
     case 'hide':
     case 'bare':
       return `${body.refs.length} terminals ${body.do === 'hide' ? `covered by ${body.by}` : 'bare again'}`;
     case 'contact':
-      return `contact between ${terminalWords(body.a, now)} and ${terminalWords(body.b, now)}`;
+      return `contact between ${terminalWords(body.a, before)} and ${terminalWords(body.b, before)}`;
   }
 }
 
-function noteWords(body: Exclude<QuadRecord['body'], { do: string }>, now: Assembly): string {
+function noteWords(body: Note, now: Assembly): string {
   switch (body.saw) {
     case 'reading': {
       const { touch, heard, expected, verdict } = body.reading;
-      const said = heard.length ? toneWords(heard.length) : `${heard.value} ${heard.unit}`;
-      const wanted = passesWords(expected.passes);
-      return `black ${terminalWords(touch.black, now)}, red ${terminalWords(touch.red, now)}: ${said}; expected ${wanted}: ${verdict}`;
+      const wanted = expected.from === 'none' ? 'not known' : expectedWords(expected);
+      return `black ${terminalWords(touch.black, now)}, red ${terminalWords(touch.red, now)}: ${heardWords(heard)}; expected ${wanted}: ${verdict}`;
     }
-    case 'look':
-      return `looked at ${jointWords(body.of, now)}: ${body.grade}${body.defects.length > 0 ? `, ${body.defects.join(', ')}` : ''}`;
+    case 'look': {
+      const of = splitJoint(body.of) ? jointWords(body.of, now) : body.of;
+      return `looked at ${of}: ${body.grade}${body.defects.length > 0 ? `, ${body.defects.join(', ')}` : ''}`;
+    }
     case 'meter proof':
       return `meter proved: apart ${body.tipsApart === 'none' ? 'silent' : 'sounds'}, together ${body.tipsTogether === 'none' ? 'silent' : 'sounds'}; main leads ${body.restV} V`;
     case 'pack':
@@ -63,7 +73,7 @@ function noteWords(body: Exclude<QuadRecord['body'], { do: string }>, now: Assem
     case 'permit':
       return `permit for limited first power, on ${body.checks.length} records`;
     case 'power':
-      return `powered, limited, ${body.onS} s at ${body.packV} V: ${body.verdict}; ${body.signs.filter(({ seen }) => seen).length} of ${body.signs.length} signs seen${body.endedBy === 'done' ? '' : `; ended by ${body.endedBy}`}`;
+      return `powered, ${body.stage}, ${body.onS} s at ${body.packV} V: ${body.verdict}; ${body.signs.filter(({ seen }) => seen).length} of ${body.signs.length} signs seen${body.endedBy === 'done' ? '' : `; ended by ${body.endedBy}`}`;
     case 'fault':
       return `fault: ${body.fault.symptom}; ${siteWords(body.fault.site, now)}; ${body.fault.state}`;
     case 'caution':
@@ -75,11 +85,27 @@ function noteWords(body: Exclude<QuadRecord['body'], { do: string }>, now: Assem
     case 'weight':
       return `weighed ${body.what}: ${body.grams} g`;
     case 'signature':
-      return `signature of the loose ${body.slot}: ${body.readings.length} readings${body.readings.some(({ verdict }) => verdict === 'stop') ? ', one a good part cannot show' : ''}`;
+      return `signature of the loose ${slotTitle(body.slot, now)}: ${body.readings.length} readings${body.readings.some(({ verdict }) => verdict === 'stop') ? ', one a good part cannot show' : ''}`;
     case 'skip':
       return `put off: ${body.step.replace(':', ' ')}${body.reason ? `, ${body.reason}` : ''}`;
     case 'picture':
       return `picture of ${body.of}`;
+    case 'symptom':
+      return `the customer says, ${body.area}: ${body.words}${body.answer ? `; ${body.answer.how}${body.answer.words ? `: ${body.answer.words}` : ''}` : ''}`;
+    case 'history':
+      return `how it died: ${body.died}${body.changedLast ? `; changed last: ${body.changedLast}` : ''}${body.overloadedS === null ? '' : `; overloaded for ${body.overloadedS} s`}`;
+    case 'untouched':
+      return 'nothing has touched it since the job before: what that one read and looked at still counts';
+    case 'replace':
+      return `${slotWords(body.slot, now)} is to be replaced; the old one goes to ${body.oldTo}${body.reason ? `: ${body.reason}` : ''}`;
+    case 'stays open':
+      return `plug ${plugWords(body.mate, now)} stays open: ${body.reason}`;
+    case 'open point':
+      return `open point: ${body.text}; ${body.state}${body.how ? `: ${body.how}` : ''}`;
+    case 'goes':
+      return `the old ${slotTitle(body.slot, now)} goes to ${body.to === 'customer' ? 'the customer' : body.to}`;
+    case 'handed over':
+      return `handed over to ${body.to}`;
     case 'taken back':
       return `taken back: ${body.reason}`;
   }

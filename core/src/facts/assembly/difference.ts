@@ -4,9 +4,9 @@
  * physical part it is are information.
  */
 import type { HousingId, Slot, StepId, WireId } from '../terms/names';
-import { jointName } from '../terms/names';
+import { jointName, splitRef } from '../terms/names';
 import type { Build, Mate, Wire, WireBody } from './build';
-import { sameFitted, sameLanding } from './build';
+import { isAttached, sameFitted, sameLanding } from './build';
 import { sameJson } from '../terms/sameJson';
 import type { Act } from './act';
 
@@ -55,7 +55,11 @@ export function difference(from: Build, to: Build): Change[] {
     ...lands(
       from,
       to,
-      new Set(lead.flatMap(({ effect }) => effect.flatMap((act) => (act.do === 'land' ? [act.wire] : [])))),
+      new Set(
+        lead.flatMap(({ effect }) =>
+          effect.flatMap((act) => (act.do === 'land' ? [jointName(act.wire, act.end)] : [])),
+        ),
+      ),
     ),
     ...mates(from, to),
   ];
@@ -108,8 +112,26 @@ function sameFit(from: Build, to: Build, slot: string): boolean {
 
 function unmates(from: Build, to: Build): Change[] {
   return Object.entries(from.mates)
-    .filter(([id, mate]) => !sameJson(mate, to.mates[id]) || !partsStay(from, to, mate))
+    .filter(([id, mate]) => !sameJson(mate, to.mates[id]) || !partsStay(from, to, mate) || contactsMove(from, to, mate))
     .map(([id]) => change(plug('unmate', id), { do: 'unmate', id }));
+}
+
+/** True when a contact comes into the plug or goes out of it: that is done with the plug pulled. */
+function contactsMove(from: Build, to: Build, mate: Mate): boolean {
+  return [mate.a, mate.b].some(
+    (side) => 'housing' in side && contacts(from, side.housing) !== contacts(to, side.housing),
+  );
+}
+
+/** Which end of which wire sits in each cavity of a housing, as a text to compare. */
+function contacts(build: Build, housing: HousingId): string {
+  return eachEnd(build)
+    .flatMap(({ wire: { id, ends }, end }) => {
+      const { at } = ends[end];
+      return at.on === 'cavity' && at.housing === housing ? [`${at.position} ${jointName(id, end)}`] : [];
+    })
+    .sort()
+    .join();
 }
 
 function partsStay(from: Build, to: Build, mate: Mate): boolean {
@@ -118,17 +140,21 @@ function partsStay(from: Build, to: Build, mate: Mate): boolean {
 
 function mates(from: Build, to: Build): Change[] {
   return Object.entries(to.mates)
-    .filter(([id, mate]) => !sameJson(mate, from.mates[id]) || !partsStay(from, to, mate))
+    .filter(
+      ([id, mate]) => !sameJson(mate, from.mates[id]) || !partsStay(from, to, mate) || contactsMove(from, to, mate),
+    )
     .map(([id, mate]) => change(plug('mate', id), { do: 'mate', id, mate }));
 }
 
-/** Ends that stand where they should not, or on a part that goes, of wires that stay. */
+/** Ends that stand where they should not, or on a part that goes, of wires that stay; leads of a part that goes. */
 function frees(from: Build, to: Build): Change[] {
   return eachEnd(from).flatMap(({ wire, end }) => {
     const wanted = to.wires[wire.id];
-    const { at, by } = wire.ends[end];
-    if (!wanted || at.on === 'air' || by === 'factory') return [];
-    if (sameLanding(at, wanted.ends[end].at) && stillThere(from, to, wire, end)) return [];
+    const { at } = wire.ends[end];
+    if (!isAttached(wire.ends[end])) return [];
+    const ownGoes = wire.tailOf !== undefined && !sameFit(from, to, splitRef(wire.tailOf).slot);
+    if (!wanted && !ownGoes) return [];
+    if (wanted && !ownGoes && sameLanding(at, wanted.ends[end].at) && stillThere(from, to, wire, end)) return [];
     return [change(joint('free', wire.id, end), { do: 'free', wire: wire.id, end, left: 'clean', now: 'bare' })];
   });
 }
@@ -168,25 +194,28 @@ function supplied(from: Build, to: Build): { lead: Change[]; loose: string[] } {
     return change(
       { verb: 'lead', about: { kind: 'lead', lead: name } },
       ...house,
-      ...wires.flatMap((wire) => landings(wire)),
+      ...wires.flatMap((wire) => landings(wire, new Set(housings))),
     );
   });
   return { lead, loose: [...missing] };
 }
 
-function landings(wire: Wire): Act[] {
-  return ([0, 1] as const)
-    .filter((end) => wire.ends[end].at.on === 'cavity')
-    .map((end) => ({ do: 'land', wire: wire.id, end, as: wire.ends[end], body: bodyOf(wire) }));
+/** What comes crimped and housed; a contact for a plug that is there already is pushed in by hand, a step of its own. */
+function landings(wire: Wire, housings: ReadonlySet<HousingId>): Act[] {
+  return ([0, 1] as const).flatMap((end): Act[] => {
+    const { at } = wire.ends[end];
+    if (at.on !== 'cavity' || !housings.has(at.housing)) return [];
+    return [{ do: 'land', wire: wire.id, end, as: wire.ends[end], body: bodyOf(wire) }];
+  });
 }
 
-function lands(from: Build, to: Build, inLeads: ReadonlySet<WireId>): Change[] {
+function lands(from: Build, to: Build, inLeads: ReadonlySet<string>): Change[] {
   return eachEnd(to).flatMap(({ wire, end }) => {
     const { at, by } = wire.ends[end];
     const onOwnPart = by === 'factory';
-    if (at.on === 'air' || onOwnPart || (at.on === 'cavity' && inLeads.has(wire.id))) return [];
+    if (at.on === 'air' || onOwnPart || inLeads.has(jointName(wire.id, end))) return [];
     const now = from.wires[wire.id];
-    const part = wire.tailOf?.split('.')[0];
+    const part = wire.tailOf && splitRef(wire.tailOf).slot;
     const stays = now && (!part || sameFit(from, to, part)) && stillThere(from, to, now, end);
     if (stays && sameLanding(now.ends[end].at, at)) return [];
     return [

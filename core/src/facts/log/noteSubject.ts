@@ -29,10 +29,21 @@ export function subjectOf(note: Note): string {
       return note.finding;
     case 'permit':
       return note.gate;
+    case 'replace':
+      return note.slot;
+    case 'stays open':
+      return note.mate;
+    case 'goes':
+      return note.act;
     case 'power':
     case 'meter proof':
     case 'pack':
     case 'fault':
+    case 'symptom':
+    case 'history':
+    case 'untouched':
+    case 'open point':
+    case 'handed over':
     case 'taken back':
       return '';
   }

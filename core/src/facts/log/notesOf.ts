@@ -1,7 +1,5 @@
 /** Look-ups among the notes of a log. */
 import type { Id } from '../terms/names';
-import type { Touch } from './reading';
-import { touchKey } from './noteSubject';
 import type { Entry, LogState, NoteKind, NoteOf } from './logState';
 
 /** The notes of one kind, oldest first. */
@@ -15,13 +13,9 @@ export function notesAbout<S extends NoteKind>(log: LogState, saw: S, subject: s
 }
 
 /**
- * True for what was recorded in a job. What an earlier job proved is history, and counts for nothing in a later one.
+ * True for what was recorded in a job. What an earlier job proved is history, and counts for nothing in a later one,
+ * unless nothing has touched the quad since (`countsIn`).
  */
 export function ofJob(jobId: Id): (entry: Entry) => boolean {
   return ({ record }) => record.jobId === jobId;
-}
-
-/** The newest reading of exactly this touch in a job, or null. */
-export function lastReading(log: LogState, touch: Touch, jobId: Id): NoteOf<'reading'> | null {
-  return notesAbout(log, 'reading', touchKey(touch)).findLast(ofJob(jobId)) ?? null;
 }

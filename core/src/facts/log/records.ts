@@ -62,6 +62,14 @@ export type Note =
   | { saw: 'signature'; slot: Slot; part: Id | null; readings: readonly SignatureReading[] }
   | { saw: 'skip'; step: StepId; reason: string }
   | { saw: 'picture'; of: string; blob: Id }
+  | Symptom
+  | { saw: 'history'; died: HowDied; changedLast: string; overloadedS: number | null }
+  | { saw: 'untouched'; since: Id }
+  | { saw: 'replace'; slot: Slot; part: Id | null; oldTo: Destination; reason: string }
+  | { saw: 'stays open'; mate: string; reason: string }
+  | OpenPoint
+  | { saw: 'goes'; act: Id; slot: Slot; to: Destination }
+  | { saw: 'handed over'; to: string }
   | { saw: 'taken back'; reason: string };
 
 /** One touch of a loose part: terminals without their slot. */
@@ -76,6 +84,52 @@ export interface SignatureReading {
   verdict: 'pass' | 'stop' | 'record only';
 }
 
+/** What the customer says of it, until it is answered by a correction of the same record. */
+export interface Symptom {
+  saw: 'symptom';
+  area: SymptomArea;
+  words: string;
+  /** null while nobody has said what became of it. */
+  answer: { how: 'gone' | 'handed on'; words: string } | null;
+}
+
+export const symptomAreas = [
+  'power',
+  'tones and motors',
+  'control',
+  'picture',
+  'positioning',
+  'lights',
+  'heat and smell',
+  'structure',
+] as const;
+export type SymptomArea = (typeof symptomAreas)[number];
+
+export const waysOfDying = [
+  'crash',
+  'ran upside down',
+  'a motor held fast',
+  'water',
+  'at plug-in',
+  'in flight',
+  'on the bench',
+  'nobody knows',
+  'it did not die',
+] as const;
+export type HowDied = (typeof waysOfDying)[number];
+
+/** Where a part that came off goes. */
+export type Destination = 'customer' | 'stock' | 'scrap';
+
+/** Something left to be decided; closed or handed on by a correction of the same record. */
+export interface OpenPoint {
+  saw: 'open point';
+  text: string;
+  state: 'open' | 'closed' | 'handed on';
+  /** How it was closed, or to whom it was handed on. */
+  how: string;
+}
+
 export interface FaultEntry {
   symptom: string;
   site: Site;
@@ -87,6 +141,14 @@ export interface FaultEntry {
   /** In minor units of the shop's currency. */
   costMinor: number;
   state: 'found' | 'mended' | 'proved' | 'accepted';
+  /** The acts that mended it. */
+  mendedBy?: readonly Id[];
+  /** The readings, looks or powers that show it mended. */
+  provedBy?: readonly Id[];
+  /** Pictures of it. */
+  pictures?: readonly Id[];
+  /** Why a lead leaves it as it is. */
+  acceptedBecause?: string;
 }
 
 export type QuadRecord = RecordHead & { body: Act | Note };

@@ -3,6 +3,7 @@ import type { Range } from './names';
 
 export const possible = {
   partG: [0.05, 20_000],
+  craftG: [20, 60_000],
   ohms: [0, 100e6],
   diodeV: [-5, 5],
   packV: [0.5, 60],

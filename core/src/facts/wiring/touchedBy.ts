@@ -13,16 +13,19 @@ import type { Assembly } from '../assembly/assembly';
 /** The terminals touched; an act that changed nothing touches none. */
 export function touchedBy(act: Act, before: Assembly, after: Assembly): ReadonlySet<TerminalRef> {
   if (before === after) return new Set();
-  const touched = new Set<TerminalRef>();
-  for (const assembly of [before, after]) {
-    const nets = netlist(assembly);
-    for (const ref of seeds(act, assembly)) {
-      touched.add(ref);
-      nets.netOf(ref)?.terminals.forEach((other) => touched.add(other));
-    }
-    for (const wire of wiresOf(act)) nets.netOfWire(wire)?.terminals.forEach((other) => touched.add(other));
+  return new Set([...namedBy(act, before), ...namedBy(act, after)]);
+}
+
+/** Every terminal on the nets of what an act names, as one build has them. */
+export function namedBy(act: Act, assembly: Assembly): ReadonlySet<TerminalRef> {
+  const named = new Set<TerminalRef>();
+  const nets = netlist(assembly);
+  for (const ref of seeds(act, assembly)) {
+    named.add(ref);
+    nets.netOf(ref)?.terminals.forEach((other) => named.add(other));
   }
-  return touched;
+  for (const wire of wiresOf(act)) nets.netOfWire(wire)?.terminals.forEach((other) => named.add(other));
+  return named;
 }
 
 /** Joints (`W12.b`) that an act solders, heats or frees. */

@@ -4,13 +4,14 @@
  */
 import { landedOn } from '../../facts/assembly/build';
 import type { Terminal } from '../../facts/catalogue/partModel';
+import { isMotor } from '../../facts/catalogue/kinds';
 import type { Slot, TerminalRef } from '../../facts/terms/names';
-import { terminalRef } from '../../facts/terms/names';
+import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { Net, Netlist } from '../../facts/wiring/netlist';
 import { netlist } from '../../facts/wiring/netlist';
 import { neighbourPairs } from './neighbours';
 import type { Touch } from '../../facts/log/reading';
-import { coveredTerminals } from './reach';
+import { contactsBehindPlugs, coveredTerminals } from './reach';
 import { hasRole, phaseChannel } from '../../facts/catalogue/roles';
 import { mainLeads } from '../../facts/wiring/mainLeads';
 import type { Assembly } from '../../facts/assembly/assembly';
@@ -30,6 +31,19 @@ export type TouchReason =
 /** Touches across the pack's own contacts: the ones that nobody can waive. */
 export function isOfMainLeads(reason: TouchReason): boolean {
   return reason === 'main leads' || reason === 'main leads exchanged';
+}
+
+const tones: ReadonlySet<TouchReason> = new Set([
+  'first anchor',
+  'ground',
+  'wire end to end',
+  'same net',
+  'sister phase',
+]);
+
+/** True for touches that sound on a good build: anchors for silences on the same nets. */
+export function soundsWhenGood(reason: TouchReason): boolean {
+  return tones.has(reason);
 }
 
 export interface ListedTouch {
@@ -59,10 +73,19 @@ export function continuityTouches(assembly: Assembly): ContinuityList {
   list.add('main leads', leads.minus, leads.plus);
   list.addAgain('main leads exchanged', leads.plus, leads.minus);
   for (const ref of grounds) list.add('ground', leads.minus, ref);
+  for (const ref of view.behindPlugs(ground)) list.add('ground', leads.minus, ref);
+  for (const ref of view.behindPlugs(battery)) list.add('same net', ref, leads.plus);
   for (const [a, b] of view.wireEnds()) list.add('wire end to end', a, b);
 
   const rails = view.suppliesOutside(battery, ground);
   for (const { refs } of rails) list.add('same net', refs[0], refs[1]);
+  for (const { net, refs } of rails)
+    for (const ref of view.behindPlugs(net))
+      list.add(
+        'same net',
+        refs.find((other) => other !== ref),
+        ref,
+      );
   for (const { refs } of rails) list.add('rail to ground', leads.minus, refs[0]);
 
   const phases = view.phases();
@@ -100,6 +123,8 @@ class TouchList {
 interface View {
   nets: Netlist;
   probable(net: Net): TerminalRef[];
+  /** Where a part has nothing bare on a net: its contact in a plug, touched from behind. */
+  behindPlugs(net: Net): TerminalRef[];
   easiest(refs: readonly TerminalRef[]): TerminalRef | undefined;
   wireEnds(): [TerminalRef, TerminalRef][];
   suppliesOutside(...without: Net[]): { net: Net; refs: TerminalRef[] }[];
@@ -117,10 +142,16 @@ function makeView(assembly: Assembly): View {
   const reachable = (ref: TerminalRef) =>
     !covered.has(ref) && terminal(ref).touch !== 'no' && terminal(ref).form !== 'tail';
   const probable = (net: Net) => net.terminals.filter(reachable);
+  const behind = contactsBehindPlugs(assembly);
+  const behindPlugs = (net: Net) => {
+    const bare = new Set(probable(net).map((ref) => splitRef(ref).slot));
+    return firstOfSlot(net.terminals.filter((ref) => behind.has(ref) && !bare.has(splitRef(ref).slot)));
+  };
   const ease = (ref: TerminalRef) => (terminal(ref).touch === 'easy' ? 0 : 1);
   return {
     nets,
     probable,
+    behindPlugs,
     easiest: (refs) => [...refs].sort((a, b) => ease(a) - ease(b))[0],
     wireEnds: () =>
       Object.values(assembly.build.wires).flatMap((wire) => {
@@ -130,7 +161,7 @@ function makeView(assembly: Assembly): View {
     suppliesOutside: (...without) =>
       nets.nets
         .filter((net) => !without.includes(net) && net.terminals.some((ref) => hasRole(terminal(ref), 'supply')))
-        .map((net) => ({ net, refs: probable(net) }))
+        .map((net) => ({ net, refs: [...probable(net), ...behindPlugs(net)] }))
         .filter(({ refs }) => refs.length >= 2),
     phases: () => phaseGroups(assembly).map((group) => group.filter(reachable)),
     neighbours: () =>
@@ -143,27 +174,23 @@ function makeView(assembly: Assembly): View {
       const net = nets.netOf(ref);
       const soundsOn = (other: TerminalRef) => nets.netOf(other) === net;
       return list.touches.some(
-        ({ touch, reason }) => tones.has(reason) && (soundsOn(touch.black) || soundsOn(touch.red)),
+        ({ touch, reason }) => soundsWhenGood(reason) && (soundsOn(touch.black) || soundsOn(touch.red)),
       );
     },
   };
 }
 
-const tones: ReadonlySet<TouchReason> = new Set([
-  'first anchor',
-  'ground',
-  'wire end to end',
-  'same net',
-  'sister phase',
-]);
+function firstOfSlot(refs: readonly TerminalRef[]): TerminalRef[] {
+  const seen = new Set<Slot>();
+  return refs.filter((ref) => !seen.has(splitRef(ref).slot) && Boolean(seen.add(splitRef(ref).slot)));
+}
 
-/** The phase pads of each ESC channel. */
+/** The phase pads of each channel, of ESCs and of boards that drive motors themselves. */
 function phaseGroups(assembly: Assembly): TerminalRef[][] {
   const groups = new Map<string, TerminalRef[]>();
-  for (const slot of Object.keys(assembly.build.slots).filter(
-    (name): name is Slot => assembly.model(name)?.kind === 'esc',
-  )) {
+  for (const slot of Object.keys(assembly.build.slots)) {
     const model = assembly.model(slot)!;
+    if (isMotor(model.kind)) continue;
     for (const { id } of model.terminals) {
       const channel = phaseChannel(model, id);
       if (channel === null) continue;

@@ -1,6 +1,7 @@
-/** What a probe can reach, and what a terminal is for. */
+/** What a probe can reach, and where it goes, in words. */
 import type { TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
+import { terminalWords } from '../../facts/assembly/padWords';
 import type { Assembly } from '../../facts/assembly/assembly';
 
 /** Terminals under a mated plug, a coating, a lid or another board. */
@@ -16,4 +17,30 @@ export function coveredTerminals(assembly: Assembly): ReadonlySet<TerminalRef> {
     }
   }
   return covered;
+}
+
+/** Contacts of parts that a crimped plug is on: a fine tip reaches them from behind, along the wire. */
+export function contactsBehindPlugs(assembly: Assembly): ReadonlySet<TerminalRef> {
+  const { mates, hidden, wires } = assembly.build;
+  const found = new Set<TerminalRef>();
+  for (const { a, b, shift, mirrored } of Object.values(mates)) {
+    const [own, other] = 'slot' in a ? [a, b] : [b, a];
+    if (!('slot' in own) || !('housing' in other) || shift !== 0 || mirrored) continue;
+    const crimped = new Set(
+      Object.values(wires).flatMap(({ ends }) =>
+        ends.flatMap(({ at }) => (at.on === 'cavity' && at.housing === other.housing ? [at.position] : [])),
+      ),
+    );
+    assembly.connector(own.slot, own.connector)?.pins.forEach((pin, index) => {
+      const ref = terminalRef(own.slot, pin);
+      if (crimped.has(index + 1) && !(ref in hidden)) found.add(ref);
+    });
+  }
+  return found;
+}
+
+/** "GPS G, from behind its plug": where a probe goes. */
+export function probeWords(ref: TerminalRef, assembly: Assembly): string {
+  const words = terminalWords(ref, assembly);
+  return contactsBehindPlugs(assembly).has(ref) ? `${words}, from behind its plug` : words;
 }

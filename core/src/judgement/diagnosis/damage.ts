@@ -6,9 +6,9 @@
 import type { Build } from '../../facts/assembly/build';
 import { landedOn } from '../../facts/assembly/build';
 import type { PartKind } from '../../facts/catalogue/partModel';
-import { motorMap } from '../../physics/motors/motorMap';
 import type { Slot } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
+import { partnersOf } from './partners';
 import { jointS, seconds } from '../../physics/joints/seconds';
 import type { Assembly } from '../../facts/assembly/assembly';
 
@@ -45,13 +45,12 @@ function meaning(
   kind: PartKind,
   assembly: Assembly,
 ): Omit<DamageJudged, 'joints' | 'minutes'> {
-  const motors = motorMap(assembly);
+  const partners = partnersOf(slot, assembly);
   const ofKind = (wanted: PartKind) =>
     Object.keys(assembly.build.slots).filter((key) => assembly.model(key)!.kind === wanted);
-  const driven = motors.filter(({ channel }) => channel?.slot === slot).map((motor) => motor.slot);
   switch (seen) {
     case 'black motor winding': {
-      const driver = motors.find((motor) => motor.slot === slot)?.channel?.slot;
+      const [driver] = partners;
       return {
         replace: driver ? [slot, driver] : [slot],
         suspect: [],
@@ -64,11 +63,11 @@ function meaning(
     case 'hole or shifted transistor':
       return {
         replace: [slot],
-        suspect: driven,
+        suspect: partners,
         because: 'a dead switch burns the next motor',
         first:
-          driven.length > 0
-            ? `${driven.join(', ')} only after they measure like their siblings, then through the limiter`
+          partners.length > 0
+            ? `${partners.join(', ')} only after they measure like their siblings, then through the limiter`
             : 'first power through the limiter',
       };
     case 'charred board or lifted copper':

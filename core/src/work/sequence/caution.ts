@@ -1,6 +1,7 @@
 /** Cautions and small duties that are said at the bench: each is a note with an id that never changes. */
 import type { Stages } from '../../facts/assembly/assembly';
-import { slotWords, wireWords } from '../../facts/assembly/itemWords';
+import { wireWords } from '../../facts/assembly/itemWords';
+import { slotWords } from '../../facts/assembly/slotWords';
 import type { Slot, WireId } from '../../facts/terms/names';
 
 export type Caution =

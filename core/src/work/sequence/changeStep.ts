@@ -19,7 +19,8 @@ interface ChangeStep<Verb extends ChangeVerb> extends Draft<Verb, AboutOf<Verb>>
 /** The kind of step for one verb of the difference; what it says and takes is its own. */
 export function changeStep<Verb extends ChangeVerb>(
   verb: Verb,
-  own: Pick<StepKind<ChangeStep<Verb>>, 'words' | 'why' | 'takesS'>,
+  own: Pick<StepKind<ChangeStep<Verb>>, 'words' | 'why' | 'takesS'> &
+    Partial<Pick<StepKind<ChangeStep<Verb>>, 'state'>>,
 ): StepKind<ChangeStep<Verb>> {
   return {
     // A change with this verb is about what this verb is about; the compiler cannot follow that through the filter.

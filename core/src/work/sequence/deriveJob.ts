@@ -1,23 +1,24 @@
 /** Everything a screen or a permit needs to know of a job, from plan and log alone. */
 import type { Stages } from '../../facts/assembly/assembly';
-import { assemble, remembered } from '../../facts/assembly/assembly';
+import { assemble } from '../../facts/assembly/assembly';
 import type { Catalogue } from '../../facts/catalogue/catalogue';
 import { atJobStart } from '../../facts/log/jobStart';
-import type { LogState } from '../../facts/log/logState';
+import type { LogState, NoteOf } from '../../facts/log/logState';
 import { notesOf } from '../../facts/log/notesOf';
 import type { Plan } from '../../facts/plan/plan';
 import type { Id } from '../../facts/terms/names';
-import type { ContinuityList } from '../../judgement/checks/continuityTouches';
-import { continuityTouches, isOfMainLeads } from '../../judgement/checks/continuityTouches';
+import { isOfMainLeads } from '../../judgement/checks/continuityTouches';
 import type { Finding } from '../../judgement/rules/finding';
 import { judge, judgeSoFar } from '../../judgement/rules/judge';
 import type { Waived } from '../../judgement/rules/waivers';
 import { splitWaived } from '../../judgement/rules/waivers';
+import type { AskedTouches } from './askedTouches';
 import type { Gate } from './gates';
 import { gates } from './gates';
 import type { JobContext } from './jobContext';
 import { jobContext } from './jobContext';
 import { powerObjections } from './permit';
+import type { Replacement } from './replacements';
 import type { Step } from './stepTable';
 import { kindOf } from './stepTable';
 import { stepsOf } from './steps';
@@ -38,7 +39,10 @@ export interface JobState extends Stages {
   /** What the rules say of it and nobody has waived, worst first. */
   findings: readonly Finding[];
   waived: readonly Waived[];
-  touches: ContinuityList;
+  touches: AskedTouches;
+  replacements: readonly Replacement[];
+  /** The reading of a short between the main leads that still stands: while it does, no gate is passed. */
+  short: NoteOf<'reading'> | null;
   /** The first open step; null when the job has none. */
   current: Step | null;
   /** Why no permit for limited power can be made now; empty when it can. */
@@ -46,18 +50,14 @@ export interface JobState extends Stages {
   lastSeq: number;
 }
 
-/** The list of a target is made once. */
-const touchesOf = remembered(continuityTouches);
-
 /** @throws {RangeError} If the plan names a part model that the catalogue lacks. */
 export function deriveJob({ jobId, plan, log, catalogue }: JobInput): JobState {
   const { asBuilt } = log;
   const start = atJobStart(log, jobId);
   const target = assemble(plan.target, catalogue);
-  const touches = touchesOf(target);
-  const job = jobContext({ jobId, plan, log, touches, start, asBuilt, target });
+  const job = jobContext({ jobId, plan, log, start, asBuilt, target });
   const steps = stepsOf(job);
-  const said = [...findingsOf(job), ...powerFindings(job, steps)];
+  const said = [...shortFindings(job), ...findingsOf(job), ...powerFindings(job, steps)];
   const { open: findings, waived } = splitWaived(said, log, jobId);
   return {
     start,
@@ -65,12 +65,14 @@ export function deriveJob({ jobId, plan, log, catalogue }: JobInput): JobState {
     target,
     log,
     steps,
-    gates: gates(steps),
+    gates: gates(steps, job.short?.record.id ?? null),
     findings,
     waived,
-    touches,
+    touches: job.touches,
+    replacements: job.replacements,
+    short: job.short,
     current: steps.find(({ done }) => !done) ?? null,
-    objections: powerObjections(beforePermit(steps, job), findings, log),
+    objections: powerObjections(beforePermit(steps, job), findings),
     lastSeq: log.lastSeq,
   };
 }
@@ -85,6 +87,21 @@ function findingsOf({ asBuilt, target, start, plan, left }: JobContext): Finding
   return left.length === 0
     ? judge(asBuilt, plan.links, plan.cells)
     : judgeSoFar(asBuilt, target, { links: plan.links, cells: plan.cells }, start);
+}
+
+/** Whatever else holds: no battery. */
+function shortFindings({ short }: JobContext): Finding[] {
+  if (!short) return [];
+  return [
+    {
+      key: `short between the main leads:${short.record.id}`,
+      rule: 'short between the main leads',
+      severity: 'kill',
+      at: [],
+      wires: [],
+      message: 'Short between + and −. No battery until it is found and the main leads have been read good, both ways.',
+    },
+  ];
 }
 
 /** Power without a permit stays a stop until the main leads have been read again. */

@@ -1,5 +1,7 @@
 /** Steps of one group stand together: those of a part, of a supplied lead, of a plug, of what comes off. */
 import type { Assembly } from '../../facts/assembly/assembly';
+import { leadWords, plugWords } from '../../facts/assembly/plugWords';
+import { slotWords } from '../../facts/assembly/slotWords';
 import type { Wire } from '../../facts/assembly/build';
 import { landedOn } from '../../facts/assembly/build';
 import type { PartKind } from '../../facts/catalogue/partModel';
@@ -18,7 +20,8 @@ export type Group =
   | { kind: 'power path' }
   | { kind: 'plug'; mate: string }
   | { kind: 'continuity' }
-  | { kind: 'first power' };
+  | { kind: 'first power' }
+  | { kind: 'hand-over' };
 
 const stretchOf: Readonly<Record<PartKind, Stretch>> = {
   frame: 'power path',
@@ -93,6 +96,20 @@ export function nameOf(group: Group): string {
       return group.mate;
     default:
       return group.kind;
+  }
+}
+
+/** What a group is called at the bench. */
+export function groupWords(group: Group, assembly: Assembly): string {
+  switch (group.kind) {
+    case 'part':
+      return slotWords(group.slot, assembly);
+    case 'loose':
+      return leadWords(group.name, assembly);
+    case 'plug':
+      return `plug ${plugWords(group.mate, assembly)}`;
+    default:
+      return `the ${group.kind}`;
   }
 }
 

@@ -2,16 +2,21 @@
 import type { Stages } from '../../facts/assembly/assembly';
 import type { Change } from '../../facts/assembly/difference';
 import { changeId, difference } from '../../facts/assembly/difference';
+import { countsIn } from '../../facts/log/countsIn';
 import { workBegun } from '../../facts/log/jobStart';
 import type { Entry, LogState, NoteKind, NoteOf } from '../../facts/log/logState';
 import { notesAbout, notesOf, ofJob } from '../../facts/log/notesOf';
 import { invalidatedBy, standsOnAll } from '../../facts/log/stale';
 import type { Plan } from '../../facts/plan/plan';
 import type { Id, StepId } from '../../facts/terms/names';
-import type { ContinuityList } from '../../judgement/checks/continuityTouches';
+import { standingShort } from '../../judgement/checks/standingShort';
+import type { AskedTouches } from './askedTouches';
+import { askedTouches } from './askedTouches';
 import type { Builds } from './group';
 import type { PlacedChange } from './placedChanges';
 import { placedChanges } from './placedChanges';
+import type { Replacement } from './replacements';
+import { leftToDo, replacementsIn } from './replacements';
 import type { StepState } from './step';
 import { open } from './step';
 
@@ -19,11 +24,14 @@ export interface JobContext extends Stages {
   jobId: Id;
   plan: Plan;
   log: LogState;
-  touches: ContinuityList;
+  touches: AskedTouches;
   /** True once the job has done something to the quad. */
   begun: boolean;
   /** What leads from the job's start to the plan. */
   fromStart: readonly Change[];
+  replacements: readonly Replacement[];
+  /** The reading of a short between the main leads that still stands. */
+  short: NoteOf<'reading'> | null;
   /** That, and what leads back from where it went astray, each with its place. */
   changes: readonly PlacedChange[];
   /** What is left of it. */
@@ -33,30 +41,38 @@ export interface JobContext extends Stages {
   builds: Builds;
 }
 
-export function jobContext(given: Pick<JobContext, 'jobId' | 'plan' | 'log' | 'touches' | keyof Stages>): JobContext {
-  const { start, asBuilt, target, log, jobId } = given;
-  const left = difference(asBuilt.build, target.build);
+type Given = 'jobId' | 'plan' | 'log' | keyof Stages;
+
+export function jobContext(given: Pick<JobContext, Given>): JobContext {
+  const { start, asBuilt, target, log, jobId, plan } = given;
+  const replacements = replacementsIn(log, jobId, target);
+  const left = leftToDo(asBuilt, target, replacements);
   const fromStart = difference(start.build, target.build);
   const builds = [target, asBuilt, start];
+  const changes = placedChanges({ fromStart, left, replacements }, builds);
   return {
     ...given,
     begun: workBegun(log, jobId),
     fromStart,
-    changes: placedChanges(fromStart, left, builds),
+    replacements,
+    short: standingShort(log),
+    changes,
     left,
     leftIds: new Set(left.map(changeId)),
     builds,
+    touches: askedTouches({ jobId, plan, log, asBuilt, target, changes }),
   };
 }
 
-/** The newest note of a kind that was made in this job, about one thing where that is named. */
+/** The newest note of a kind that counts in this job, about one thing where that is named. */
 export function lastNote<S extends NoteKind>(
   { log, jobId }: Pick<JobContext, 'log' | 'jobId'>,
   saw: S,
   subject?: string,
 ): NoteOf<S> | null {
   const notes = subject === undefined ? notesOf(log, saw) : notesAbout(log, saw, subject);
-  return notes.findLast(ofJob(jobId)) ?? null;
+  const counts = saw === 'reading' || saw === 'look' ? countsIn(log, jobId) : ofJob(jobId);
+  return notes.findLast(counts) ?? null;
 }
 
 /** Open again, when something was done or a power-up was stopped since; a power-up that passed uses a note up. */

@@ -34,8 +34,11 @@ export const turns = {
 /** Turns of one joint. */
 export const jointTurns = { free: 0, land: 1, redo: 2 } as const;
 
-/** Turns of what comes off: a picture, leads in the lid, plugs, the iron, then the part that nothing holds any more. */
-export const offTurns = { picture: 0, lid: 1, unmate: 2, free: 3, drop: 4, take: 5, unhouse: 6 } as const;
+/**
+ * Turns of what comes off: a picture, leads in the lid, plugs, the iron, then the part that nothing holds any more; with
+ * the leads off, its partners are read.
+ */
+export const offTurns = { picture: 0, lid: 1, unmate: 2, free: 3, drop: 4, take: 5, unhouse: 6, sign: 7 } as const;
 
 /** The look at the whole power path comes after its last part, plugs after everything else. */
 const groupOrder: readonly Group['kind'][] = [
@@ -48,6 +51,7 @@ const groupOrder: readonly Group['kind'][] = [
   'plug',
   'continuity',
   'first power',
+  'hand-over',
 ];
 
 /** Negative when the first is done first. `highFirst`: plugs that are pushed home before the others. */

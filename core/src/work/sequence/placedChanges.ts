@@ -4,16 +4,29 @@ import { changeId } from '../../facts/assembly/difference';
 import type { Builds, Group } from './group';
 import { groupOfWire, stretchOfGroup } from './group';
 import type { Place } from './order';
+import type { Replacement } from './replacements';
 import { jointTurns, offTurns, turns } from './order';
 
 export type PlacedChange = Change & { place: Place };
 
 const takesAway: ReadonlySet<string> = new Set(Object.keys(offTurns));
 
-/** Everything that was to be done, and what is left that was not. What came in and shall go is taken off first. */
-export function placedChanges(fromStart: readonly Change[], left: readonly Change[], builds: Builds): PlacedChange[] {
-  const all = new Map([...fromStart, ...left].map((change) => [changeId(change), change]));
-  const old = new Set(fromStart.filter(({ verb }) => takesAway.has(verb)).map(changeId));
+interface Wanted {
+  fromStart: readonly Change[];
+  left: readonly Change[];
+  replacements: readonly Pick<Replacement, 'off' | 'on'>[];
+}
+
+/**
+ * Everything that was to be done, and what is left that was not. What came in and shall go, and what a replaced part
+ * hangs on, is taken off first.
+ */
+export function placedChanges({ fromStart, left, replacements }: Wanted, builds: Builds): PlacedChange[] {
+  const off = replacements.flatMap((one) => one.off);
+  const on = replacements.flatMap((one) => one.on);
+  // What is left comes last: it says what will be recorded.
+  const all = new Map([...fromStart, ...off, ...on, ...left].map((change) => [changeId(change), change]));
+  const old = new Set([...fromStart.filter(({ verb }) => takesAway.has(verb)), ...off].map(changeId));
   return [...all].map(([id, change]) => ({
     ...change,
     place: old.has(id) ? placeOfOld(change) : placeOfChange(change, builds),

@@ -4,11 +4,13 @@ import { count } from './steps/count';
 import { drop } from './steps/drop';
 import { fit } from './steps/fit';
 import { free } from './steps/free';
+import { hand } from './steps/hand';
 import { house } from './steps/house';
 import { land } from './steps/land';
 import { lead } from './steps/lead';
 import { look } from './steps/look';
 import { mate } from './steps/mate';
+import { mend } from './steps/mend';
 import { pack } from './steps/pack';
 import { permit } from './steps/permit';
 import { picture } from './steps/picture';
@@ -16,6 +18,8 @@ import { power } from './steps/power';
 import { prove } from './steps/prove';
 import { redo } from './steps/redo';
 import { say } from './steps/say';
+import { send } from './steps/send';
+import { settle } from './steps/settle';
 import { sign } from './steps/sign';
 import { take } from './steps/take';
 import { touch } from './steps/touch';
@@ -41,11 +45,15 @@ export const stepTable = {
   redo,
   look,
   mate,
+  mend,
   prove,
   touch,
   pack,
   permit,
   power,
+  settle,
+  send,
+  hand,
 };
 
 export type Verb = keyof typeof stepTable;

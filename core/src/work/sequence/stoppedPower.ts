@@ -4,13 +4,25 @@ import { invalidatedBy, standsOnAll } from '../../facts/log/stale';
 import type { ExpectedSign } from '../../judgement/diagnosis/missingSigns';
 import { meaningOfHeat, meaningOfMissing } from '../../judgement/diagnosis/missingSigns';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { netlist } from '../../facts/wiring/netlist';
+import type { Slot, TerminalId } from '../../facts/terms/names';
+import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { JobContext } from './jobContext';
 import { lastNote } from './jobContext';
 
-/** Signs of every fitted part, in the order in which they come; those that come together by their parts. */
+/**
+ * Signs that the fitted parts can show as they are joined, in the order in which they come; those that come together by
+ * their parts. A start tone is made by the motor: a channel without one has none.
+ */
 export function expectedSigns(asBuilt: Assembly): ExpectedSign[] {
+  const nets = netlist(asBuilt);
+  const isJoined = (slot: Slot, terminal: TerminalId) =>
+    nets.netOf(terminalRef(slot, terminal))?.terminals.some((ref) => splitRef(ref).slot !== slot) ?? false;
   const signs = Object.keys(asBuilt.build.slots).flatMap((slot) =>
-    asBuilt.model(slot)!.signs.map((sign): ExpectedSign => ({ slot, sign })),
+    asBuilt
+      .model(slot)!
+      .signs.filter(({ needs }) => needs.every((terminal) => isJoined(slot, terminal)))
+      .map((sign): ExpectedSign => ({ slot, sign })),
   );
   return signs.sort((a, b) => a.sign.afterS - b.sign.afterS);
 }

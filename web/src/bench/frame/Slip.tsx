@@ -128,7 +128,8 @@ function TerminalSlip({
       <ul>
         {history.map((record) => (
           <li key={record.id}>
-            {recordWords(record, here)} <span className="quiet">{`${record.person}, ${whenWords(record.doneAt)}`}</span>
+            {recordWords(record, bench.before(record.id))}{' '}
+            <span className="quiet">{`${record.person}, ${whenWords(record.doneAt)}`}</span>
           </li>
         ))}
         {history.length === 0 && <li>Nothing yet.</li>}

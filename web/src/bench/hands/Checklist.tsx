@@ -3,7 +3,7 @@ import { stepWords } from '@junctor/core';
 import styled, { useTheme } from 'styled-components';
 import type { Bench } from '../provider/bench';
 
-const List = styled.ol`
+export const CheckLines = styled.ol`
   padding-top: 10px;
   font-size: 19px;
   line-height: 1.25;
@@ -22,9 +22,12 @@ const List = styled.ol`
 export function Checklist({ bench }: { bench: Bench }) {
   const { steps, gates, current } = bench.state;
   const lines = steps.filter(({ stretch, verb }) => stretch === 'first power' && verb !== 'power');
-  const before = gates.filter(({ id, state }) => id !== 'first power' && state === 'blocking');
+  const before = gates.filter(
+    ({ id, state, missing }) =>
+      id !== 'first power' && id !== 'hand-over' && state === 'blocking' && missing.length > 0,
+  );
   return (
-    <List>
+    <CheckLines>
       {before.map(({ id, missing }) => (
         <li key={id}>
           <Box done={false} />
@@ -49,7 +52,7 @@ export function Checklist({ bench }: { bench: Bench }) {
           </li>
         );
       })}
-    </List>
+    </CheckLines>
   );
 }
 

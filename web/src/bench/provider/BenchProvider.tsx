@@ -1,4 +1,5 @@
 /** Fetches a job and derives it once for every screen inside it; or says why it cannot be shown, and a way on. */
+import { findEntry } from '@junctor/core';
 import { useMemo } from 'react';
 import type { ReactNode } from 'react';
 import { useLog } from '../../api/log';
@@ -39,7 +40,8 @@ function useLoadedBench(jobId: string): Load {
   const bench = useMemo((): Bench | null => {
     if (!job.data || !person || !records || !catalogue || !tools.data || !state || !meter || !recorder) return null;
     const limiters = tools.data.filter(({ kind }) => kind === 'limiter');
-    return { job: job.data, person, records, catalogue, state, meter, limiters, ...recorder };
+    const before = (id: string) => findEntry(state.log, id)?.before.asBuilt ?? state.asBuilt;
+    return { before, job: job.data, person, records, catalogue, state, meter, limiters, ...recorder };
   }, [job.data, person, records, catalogue, tools.data, state, meter, recorder]);
   const failed = [job, models, tools].find(({ error, data }) => error && !data);
   if (failed?.error) return { is: 'failed', why: failed.error.message };

@@ -1,5 +1,5 @@
 /** What the screens of one job work with: what is known, and how something is recorded. */
-import type { Act, Catalogue, JobSheet, JobState, Meter, Note, QuadRecord, StepId } from '@junctor/core';
+import type { Act, Assembly, Catalogue, JobSheet, JobState, Meter, Note, QuadRecord, StepId } from '@junctor/core';
 import type { NamedRecord, Person, Tool } from '../../api/types';
 
 export interface Bench extends Recorder {
@@ -10,6 +10,8 @@ export interface Bench extends Recorder {
   state: JobState;
   meter: Meter;
   limiters: readonly Tool[];
+  /** The quad as it was when a record was made; as it is where the log does not hold the record any more. */
+  before: (record: string) => Assembly;
 }
 
 export interface Recorder {

@@ -1,12 +1,9 @@
-/** One fault of the book; an open one is mended here, by a new record that corrects it. */
+/** One fault of the book. It is mended and proved in a job, by records. */
 import type { FaultEntry } from '@junctor/core';
-import type { FormEvent } from 'react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
-import { deviceId, newId } from '../../api/device';
-import { outbox } from '../../api/outbox';
-import { useSession } from '../../api/session';
+import { jobPlaces } from '../../addresses';
 import type { NamedRecord } from '../../api/types';
-import { SubmitButton, WordsField } from '../../ui/form';
 import { whenWords } from '../../ui/when';
 
 const Entry = styled.article`
@@ -20,11 +17,10 @@ const Entry = styled.article`
   h3 {
     font-size: 20px;
   }
-  form {
-    display: grid;
-    gap: 10px;
-    max-width: 620px;
-    padding-top: 10px;
+  img {
+    max-width: 320px;
+    max-height: 220px;
+    margin: 6px 10px 0 0;
   }
 `;
 
@@ -36,34 +32,8 @@ const stateWords: Readonly<Record<FaultEntry['state'], string>> = {
 };
 
 export function FaultEntryCard({ record, where }: { record: NamedRecord; where: string }) {
-  const person = useSession().data;
   if (!('saw' in record.body) || record.body.saw !== 'fault') return null;
   const { fault } = record.body;
-  const mend = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    if (!person) return;
-    const done = String(new FormData(event.currentTarget).get('done') ?? '').trim();
-    const { quadId, jobId, step, planVersion } = record;
-    outbox.keep(quadId, person, [
-      {
-        id: newId(),
-        quadId,
-        seq: null,
-        jobId,
-        step,
-        personId: person.personId,
-        deviceId: deviceId(),
-        shownAt: null,
-        doneAt: new Date().toISOString(),
-        arrivedAt: null,
-        basisSeq: record.seq ?? 0,
-        planVersion,
-        how: 'did',
-        replaces: record.id,
-        body: { saw: 'fault', fault: { ...fault, done, state: 'mended' } },
-      },
-    ]);
-  };
   return (
     <Entry data-fault={fault.state}>
       <h3>
@@ -72,17 +42,19 @@ export function FaultEntryCard({ record, where }: { record: NamedRecord; where: 
       <p>
         {where}. {fault.cause && `Cause: ${fault.cause}. `}
         {fault.done && `Done: ${fault.done}. `}
-        {fault.minutes > 0 && `${fault.minutes} min.`}
+        {fault.minutes > 0 && `${fault.minutes} min. `}
+        {fault.mendedBy && `Mended by ${fault.mendedBy.length} records`}
+        {fault.provedBy && `, shown by ${fault.provedBy.length}`}
+        {fault.mendedBy && '.'}
       </p>
       <p>
         {record.person}, {whenWords(record.doneAt)}
       </p>
-      {fault.state === 'found' && (
-        <form onSubmit={mend}>
-          <WordsField name="done" label="Mended: what was done" />
-          <SubmitButton>It is mended</SubmitButton>
-        </form>
-      )}
+      {fault.acceptedBecause && <p>Left as it is: {fault.acceptedBecause}.</p>}
+      {(fault.pictures ?? []).map((id) => (
+        <img key={id} src={`/api/pictures/${id}`} alt={`Picture of ${fault.symptom}`} />
+      ))}
+      {fault.state === 'found' && <Link to={jobPlaces(record.jobId).faultOf(record.id)}>Open it in its job</Link>}
     </Entry>
   );
 }

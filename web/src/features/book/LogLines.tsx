@@ -40,12 +40,13 @@ const Line = styled.li.attrs<{ $top: number }>(({ $top }) => ({ style: { transfo
 
 interface LogLinesProps {
   records: readonly NamedRecord[];
-  now: Assembly;
+  /** The quad as it was before a record. */
+  before: (record: string) => Assembly;
   /** Records that were corrected or taken back. */
   gone: ReadonlySet<string>;
 }
 
-export function LogLines({ records, now, gone }: LogLinesProps) {
+export function LogLines({ records, before, gone }: LogLinesProps) {
   const list = useRef<HTMLOListElement>(null);
   const [top, setTop] = useState(0);
   useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0), [records]);
@@ -73,7 +74,7 @@ export function LogLines({ records, now, gone }: LogLinesProps) {
             <span className="seq">{record.seq ?? 'kept'}</span>
             <time dateTime={record.doneAt}>{whenWords(record.doneAt)}</time>
             <span>{record.person}</span>
-            <span>{recordWords(record, now)}</span>
+            <span>{recordWords(record, before(record.id))}</span>
           </Line>
         );
       })}

@@ -1,7 +1,7 @@
 /** One aircraft's book: its faults first, then everything that was done and seen, with who and when. */
 import type { QuadRecord } from '@junctor/core';
 import { places } from '../../addresses';
-import { fold, openFaults, siteWords } from '@junctor/core';
+import { follow, openFaults, siteWords, standingShort, stateOf } from '@junctor/core';
 import { useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -13,7 +13,8 @@ import { KeyCap } from '../../ui/Plate';
 import { Notice } from '../../ui/Notice';
 import { useKeys } from '../../ui/useKeys';
 import { useFocusStart } from '../../ui/useFocusStart';
-import { dayWords } from '../../ui/when';
+import { Alarm } from '../../ui/layout';
+import { dayWords, whenWords } from '../../ui/when';
 import { FaultEntryCard } from './FaultEntryCard';
 import { LogLines } from './LogLines';
 
@@ -81,10 +82,13 @@ export function QuadBookPage() {
   useKeys(kinds.map(({ key, label }, index) => ({ key, label, act: () => setKind(index) })));
   const book = useMemo(() => {
     if (!records || !named || !covers(catalogue, named)) return null;
-    const log = fold(records, catalogue);
+    const followed = follow(null, records, catalogue);
+    const log = stateOf(followed);
+    const places = new Map(followed.records.map(({ id }, index) => [id, index]));
     return {
-      now: log.asBuilt,
+      before: (id: string) => followed.states[places.get(id) ?? 0]!.asBuilt,
       open: openFaults(log).length,
+      short: standingShort(log),
       ...struck(records),
     };
   }, [records, named, catalogue]);
@@ -105,6 +109,12 @@ export function QuadBookPage() {
         {quad.data.name}, {quad.data.customer}
       </h1>
       <p>{records.length} records. Nothing is ever erased: what was corrected or taken back stays, struck through.</p>
+      {book.short && (
+        <Alarm>
+          Short between + and −, read {whenWords(book.short.record.doneAt)}. No battery until the main leads have been
+          read good, both ways.
+        </Alarm>
+      )}
       <nav aria-label="Jobs">
         {quad.data.jobs.map(({ id, title, openedAt, closedAt }) => (
           <Link key={id} to={places.job(id)}>
@@ -118,7 +128,11 @@ export function QuadBookPage() {
       </h2>
       {faults.length === 0 && <p>No fault has been logged on this quad.</p>}
       {faults.map((record) => (
-        <FaultEntryCard key={record.id} record={record} where={siteWords(faultOf(record).site, book.now)} />
+        <FaultEntryCard
+          key={record.id}
+          record={record}
+          where={siteWords(faultOf(record).site, book.before(record.id))}
+        />
       ))}
       <h2 id="log">Log</h2>
       <nav aria-label="Show">
@@ -129,7 +143,7 @@ export function QuadBookPage() {
           </button>
         ))}
       </nav>
-      <LogLines records={shown} now={book.now} gone={book.gone} />
+      <LogLines records={shown} before={book.before} gone={book.gone} />
     </Page>
   );
 }

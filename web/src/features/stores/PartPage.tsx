@@ -78,6 +78,8 @@ function noteWords(body: PartNote['body']): string {
       return `${body.grams} g`;
     case 'taken off':
       return 'came off a quad';
+    case 'goes':
+      return body.to === 'customer' ? 'goes back to the customer' : `goes to ${body.to}`;
     case 'signature':
       return `signature, ${body.readings.length} readings${body.readings.some(({ verdict }) => verdict === 'stop') ? ', one that a good part cannot show' : ', none against it'}`;
   }

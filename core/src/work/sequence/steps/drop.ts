@@ -1,5 +1,5 @@
-import { terminalWords, wireWords } from '../../../facts/assembly/itemWords';
-import { landedOn } from '../../../facts/assembly/build';
+import { contactWords, wireWords } from '../../../facts/assembly/itemWords';
+import { wasTerminalWords } from '../../../facts/assembly/wasWords';
 import { asItWas } from '../asItWas';
 import { changeStep, inThisOrder } from '../changeStep';
 
@@ -8,9 +8,13 @@ export const drop = changeStep('drop', {
   words: ({ about }, stages) => {
     const was = asItWas(stages, 'wires', about.wire);
     const wire = was.build.wires[about.wire];
-    const at = wire?.ends.flatMap((end) => landedOn(end) ?? []) ?? [];
-    if (!wire || at.length === 0) return `Take wire ${about.wire} out`;
-    return `Take ${wireWords(wire, was)} out, off ${at.map((ref) => terminalWords(ref, was)).join(' and ')}`;
+    if (!wire) return 'Take a wire out that the plan does not have';
+    const from = wire.ends.flatMap(({ at }) => {
+      if (at.on === 'terminal') return [`off ${wasTerminalWords(at.ref, stages)}`];
+      return at.on === 'cavity' ? [`out of ${contactWords(at.housing, at.position, was)}`] : [];
+    });
+    const words = wireWords(wire, was);
+    return from.length > 0 ? `Take ${words} ${from.join(', and ')}` : `Take ${words} out`;
   },
   why: () => inThisOrder,
   takesS: () => 5,

@@ -1,4 +1,4 @@
-import { slotWords } from '../../../facts/assembly/itemWords';
+import { slotWords } from '../../../facts/assembly/slotWords';
 import { seconds } from '../../../physics/joints/seconds';
 import { changeStep } from '../changeStep';
 

@@ -1,16 +1,21 @@
-import { terminalWords, wireWords } from '../../../facts/assembly/itemWords';
-import { landedOn } from '../../../facts/assembly/build';
+import { contactWords, wireWords } from '../../../facts/assembly/itemWords';
+import { wasTerminalWords } from '../../../facts/assembly/wasWords';
 import { seconds } from '../../../physics/joints/seconds';
 import { asItWas } from '../asItWas';
 import { changeStep } from '../changeStep';
 
-/** One end of a wire comes off its pad. */
+/** One end of a wire comes off its pad, or its contact out of a plug. */
 export const free = changeStep('free', {
-  words: ({ about, subject }, stages) => {
+  words: ({ about }, stages) => {
     const was = asItWas(stages, 'wires', about.wire);
     const wire = was.build.wires[about.wire];
-    const at = wire && landedOn(wire.ends[about.end]);
-    return at ? `Take ${wireWords(wire, was)} off ${terminalWords(at, was)}` : `Take ${subject} off`;
+    if (!wire) return 'Take a wire off that the plan does not have';
+    const { at } = wire.ends[about.end];
+    if (at.on === 'cavity')
+      return `Draw the contact of ${wireWords(wire, was)} out of ${contactWords(at.housing, at.position, was)}`;
+    return at.on === 'terminal'
+      ? `Take ${wireWords(wire, was)} off ${wasTerminalWords(at.ref, stages)}`
+      : `Take ${wireWords(wire, was)} off`;
   },
   why: () => 'it is not where the plan wants it',
   takesS: () => seconds.free,

@@ -1,17 +1,21 @@
-import { padWords, slotWords, wireWords } from '../../../facts/assembly/itemWords';
-import { landedOn } from '../../../facts/assembly/build';
+import { contactWords, wireWords } from '../../../facts/assembly/itemWords';
+import { padWords } from '../../../facts/assembly/padWords';
+import { slotWords } from '../../../facts/assembly/slotWords';
 import { splitRef } from '../../../facts/terms/names';
 import { jointS } from '../../../physics/joints/seconds';
 import { changeStep } from '../changeStep';
 
-/** One end of a wire goes to its pad. */
+/** One end of a wire goes to its pad, or its contact into a plug. */
 export const land = changeStep('land', {
-  words: ({ about, subject }, { target }) => {
+  words: ({ about }, { target }) => {
     const wire = target.build.wires[about.wire];
-    const at = wire && landedOn(wire.ends[about.end]);
-    if (!wire || !at) return `Land ${subject}`;
-    const to = slotWords(splitRef(at).slot, target);
-    return `Solder ${wireWords(wire, target)} to ${to}, pad ${padWords(at, target)}`;
+    if (!wire) return 'Land a wire that the plan does not have any more';
+    const { at } = wire.ends[about.end];
+    if (at.on === 'cavity')
+      return `Push the contact of ${wireWords(wire, target)} into ${contactWords(at.housing, at.position, target)}`;
+    if (at.on === 'air') return `Leave ${wireWords(wire, target)} in the air`;
+    const to = slotWords(splitRef(at.ref).slot, target);
+    return `Solder ${wireWords(wire, target)} to ${to}, pad ${padWords(at.ref, target)}`;
   },
   why: ({ place }) =>
     place.stretch === 'power path'

@@ -1,10 +1,10 @@
-import { slotWords } from '../../../facts/assembly/itemWords';
+import { jointWords } from '../../../facts/assembly/itemWords';
 import type { Assembly } from '../../../facts/assembly/assembly';
 import { invalidatedBy, standsOnJoint } from '../../../facts/log/stale';
 import type { Slot } from '../../../facts/terms/names';
 import { changeId } from '../../../facts/assembly/difference';
 import type { Group } from '../group';
-import { nameOf } from '../group';
+import { groupWords, nameOf } from '../group';
 import type { JobContext } from '../jobContext';
 import { lastNote } from '../jobContext';
 import { turns } from '../order';
@@ -24,8 +24,8 @@ export const look: StepKind<LookStep> = {
     about.kind === 'plug' ? lookedInto(subject, job) : lookedAtJoints(about.joints, job),
   words: ({ about }, { target }) => {
     if (about.kind === 'plug') return `Look into plug ${about.slot} ${about.connector} and its lead: no bent pin`;
-    const of = about.of.kind === 'part' ? slotWords(about.of.slot, target) : nameOf(about.of);
-    return `Look at the ${about.joints.length} joints of ${about.of.kind === 'power path' ? `the ${of}` : of}`;
+    const { length } = about.joints;
+    return `Look at ${length === 1 ? 'the joint' : `the ${length} joints`} of ${groupWords(about.of, target)}`;
   },
   why: ({ about }) =>
     about.kind === 'plug' ? 'a bent pin puts the pack on a logic chip' : 'a bridge is seen now or heard later',
@@ -80,7 +80,7 @@ function looksIntoPlugs(changes: readonly PlacedChange[], { build }: Assembly): 
 function lookedInto(plug: string, job: JobContext): StepState {
   const last = lastNote(job, 'look', plug);
   if (!last) return open();
-  return last.record.body.grade === 'redo' ? open(`${plug} is to be redone`) : done(last.record.id);
+  return last.record.body.grade === 'redo' ? open(`${plug.replace('.', ' ')} is to be redone`) : done(last.record.id);
 }
 
 function lookedAtJoints(joints: readonly string[], job: JobContext): StepState {
@@ -90,8 +90,8 @@ function lookedAtJoints(joints: readonly string[], job: JobContext): StepState {
     const last = lastNote(job, 'look', joint);
     if (!last) return open();
     const act = invalidatedBy(last, job.log, standsOnJoint(joint));
-    if (act) return open(`${joint} was worked on since the last look`, act.record.id);
-    if (last.record.body.grade === 'redo') return open(`${joint} is to be redone`);
+    if (act) return open(`${jointWords(joint, job.asBuilt)} was worked on since the last look`, act.record.id);
+    if (last.record.body.grade === 'redo') return open(`${jointWords(joint, job.asBuilt)} is to be redone`);
     used.push(last.record.id);
   }
   return done(...used);

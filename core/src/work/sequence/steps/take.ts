@@ -1,11 +1,10 @@
-import { slotWords } from '../../../facts/assembly/itemWords';
+import { wasSlotWords } from '../../../facts/assembly/wasWords';
 import { seconds } from '../../../physics/joints/seconds';
 import { changeStep, inThisOrder } from '../changeStep';
-import { asItWas } from '../asItWas';
 
 /** A part comes off. */
 export const take = changeStep('take', {
-  words: ({ about }, stages) => `Take ${slotWords(about.slot, asItWas(stages, 'slots', about.slot))} off`,
+  words: ({ about }, stages) => `Take ${wasSlotWords(about.slot, stages)} off`,
   why: () => inThisOrder,
   takesS: () => seconds.take,
 });

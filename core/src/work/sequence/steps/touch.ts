@@ -1,4 +1,4 @@
-import { terminalWords } from '../../../facts/assembly/itemWords';
+import { probeWords } from '../../../judgement/checks/reach';
 import { touchKey } from '../../../facts/log/noteSubject';
 import type { NoteOf } from '../../../facts/log/logState';
 import { notesOf } from '../../../facts/log/notesOf';
@@ -28,6 +28,8 @@ export const touch: StepKind<TouchStep> = {
     })),
   state: ({ listed }, job) => {
     const last = lastNote(job, 'reading', touchKey(listed.touch));
+    if (job.short && isOfMainLeads(listed.reason) && (!last || last.madeSeq <= job.short.madeSeq))
+      return open('A short was read between them', job.short.record.id);
     if (!last) return open();
     const spoiled = reopenedBy(last, listed, job);
     if (spoiled) return open('Worked on since it was read', spoiled);
@@ -38,7 +40,7 @@ export const touch: StepKind<TouchStep> = {
     return done(last.record.id);
   },
   words: ({ listed: { touch: pair } }, { target }) =>
-    `Black on ${terminalWords(pair.black, target)}, red on ${terminalWords(pair.red, target)}`,
+    `Black on ${probeWords(pair.black, target)}, red on ${probeWords(pair.red, target)}`,
   why: ({ listed }) => whyTouch[listed.reason],
   takesS: () => 5,
 };

@@ -1,8 +1,10 @@
+import { housingWords } from '../../../facts/assembly/plugWords';
 import { changeStep, inThisOrder } from '../changeStep';
 
 /** A housing is taken away. */
 export const unhouse = changeStep('unhouse', {
-  words: ({ about }) => `Housing ${about.housing}`,
+  words: ({ about }, { start, target }) =>
+    `Put ${housingWords(about.housing, about.housing in start.build.housings ? start : target)} away: nothing goes into it`,
   why: () => inThisOrder,
   takesS: () => 5,
 });

@@ -1,4 +1,4 @@
-import { plugWords } from '../../../facts/assembly/itemWords';
+import { plugWords } from '../../../facts/assembly/plugWords';
 import { seconds } from '../../../physics/joints/seconds';
 import { asItWas } from '../asItWas';
 import { changeStep, inThisOrder } from '../changeStep';

@@ -1,16 +1,28 @@
 import type { SlotAbout } from '../../../facts/assembly/difference';
 import type { PartKind } from '../../../facts/catalogue/partModel';
-import { slotWords } from '../../../facts/assembly/itemWords';
+import { slotWords } from '../../../facts/assembly/slotWords';
 import { inThisOrder } from '../changeStep';
+import { handOverPlace, handOverTurns, lastWorkSeq } from '../handOver';
+import { lastNote } from '../jobContext';
 import { firstOfModel, kitPlace, kitTurns, looseParts, notedOrSkipped } from '../looseParts';
 import type { Draft, StepKind } from '../step';
+import { done, open } from '../step';
 import { untilWorkBegins } from '../untilWorkBegins';
 
-type WeighStep = Draft<'weigh', SlotAbout>;
+export const craftWeights = ['dry', 'with pack'] as const;
+
+type WeighStep = Draft<'weigh', SlotAbout | { kind: 'craft'; as: (typeof craftWeights)[number] }>;
 
 const weighed: ReadonlySet<PartKind> = new Set(['frame', 'esc', 'single board', 'controller', 'motor']);
 
-/** A part weighed while it is loose. */
+const craft = craftWeights.map((as): WeighStep => ({
+  verb: 'weigh',
+  subject: as,
+  about: { kind: 'craft', as },
+  place: handOverPlace(handOverTurns.weigh),
+}));
+
+/** A part weighed while it is loose; the whole quad when it goes back. */
 export const weigh: StepKind<WeighStep> = {
   plan: (job) => {
     const drafts = firstOfModel(looseParts(job))
@@ -21,10 +33,21 @@ export const weigh: StepKind<WeighStep> = {
         about: { kind: 'slot', slot },
         place: kitPlace(kitTurns.weigh),
       }));
-    return untilWorkBegins(drafts, job, weigh.state);
+    return [...untilWorkBegins(drafts, job, weigh.state), ...craft];
   },
-  state: ({ about }, job) => notedOrSkipped(job, 'weight', about.slot, `weigh:${about.slot}`),
-  words: ({ about }, { target }) => `Weigh ${slotWords(about.slot, target)} while it is loose`,
+  state: ({ about, subject }, job) => {
+    if (about.kind === 'slot') return notedOrSkipped(job, 'weight', subject, `weigh:${subject}`);
+    if (!job.begun) return open();
+    const worked = lastWorkSeq(job.log, job.jobId);
+    const by = [lastNote(job, 'weight', subject), lastNote(job, 'skip', `weigh:${subject}`)].find(
+      (note) => note !== null && note.madeSeq > worked,
+    );
+    return by ? done(by.record.id) : open();
+  },
+  words: ({ about }, { target }) => {
+    if (about.kind === 'slot') return `Weigh ${slotWords(about.slot, target)} while it is loose`;
+    return about.as === 'dry' ? 'Weigh the quad dry: no pack, no propellers' : 'Weigh the quad with its pack';
+  },
   why: () => inThisOrder,
   takesS: () => 20,
 };

@@ -11,7 +11,7 @@ import { useDoors } from '../../../bench/provider/useDoors';
 export function TakeBack() {
   const bench = useBench();
   const doors = useDoors();
-  const { current, target } = bench.state;
+  const { current } = bench.state;
   const inEffect = new Set(entriesOf(bench.state.log).map(({ record }) => record.id));
   const last = bench.records.filter(({ id, jobId }) => inEffect.has(id) && jobId === bench.job.id).at(-1);
   const takeBack = () => {
@@ -40,7 +40,7 @@ export function TakeBack() {
       {...shownHands(bench, current)}
       sentence={
         <>
-          Take back: <strong>{last ? recordWords(last, target) : 'nothing'}</strong>
+          Take back: <strong>{last ? recordWords(last, bench.before(last.id)) : 'nothing'}</strong>
         </>
       }
       under={`${closes} The record itself stays in the book.`}

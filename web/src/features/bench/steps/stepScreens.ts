@@ -7,11 +7,13 @@ import { count } from './count';
 import { drop } from './drop';
 import { fit } from './fit';
 import { free } from './free';
+import { hand } from './hand';
 import { house } from './house';
 import { land } from './land';
 import { lead } from './lead';
 import { look } from './look';
 import { mate } from './mate';
+import { mend } from './mend';
 import { pack } from './pack';
 import { permit } from './permit';
 import { picture } from './picture';
@@ -19,6 +21,8 @@ import { power } from './power';
 import { prove } from './prove';
 import { redo } from './redo';
 import { say } from './say';
+import { send } from './send';
+import { settle } from './settle';
 import { sign } from './sign';
 import type { StepScreen } from './stepScreen';
 import { take } from './take';
@@ -45,11 +49,15 @@ const stepScreens = {
   redo,
   look,
   mate,
+  mend,
   prove,
   touch,
   pack,
   permit,
   power,
+  settle,
+  send,
+  hand,
 } satisfies { [V in Verb]: StepScreen<Extract<Step, { verb: V }>> };
 
 /** The screen of a step; the table makes sure that it is the one for its verb. */

@@ -1,61 +1,101 @@
-/** A part on the scale while it is loose: narrows what the finished quad must weigh. */
+/** A part or the whole quad on the scale: narrows or proves what the finished quad must weigh. */
 import type { StepOf } from '@junctor/core';
-import { possible, stepWords } from '@junctor/core';
+import { forecastWeight, notesOf, possible, stepWords } from '@junctor/core';
+import { BigLines } from '../../../ui/BigLines';
+import type { Hand } from '../../../ui/Frame';
 import { Fact } from '../../../ui/Frame';
 import { askedAnswers, notNow } from '../commonAnswers';
 import { partHand, partHands } from '../../../bench/hands/partHands';
 import { JobFrame } from '../../../bench/frame/JobFrame';
+import type { Bench } from '../../../bench/provider/bench';
+import { handOverHands } from '../handOver/handOverHands';
 import type { StepScreen } from './stepScreen';
 import { Typed, usePrompts } from '../prompts/Prompts';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
 
-export const weigh: StepScreen<StepOf<'weigh'>> = {
-  hands: (bench, { subject }) => partHands(bench, subject),
+type WeighStep = StepOf<'weigh'>;
+
+export const weigh: StepScreen<WeighStep> = {
+  hands: (bench, { about, subject }) =>
+    about.kind === 'slot' ? partHands(bench, subject) : { ...handOverHands(bench), left: weightsHand(bench) },
   Screen: WeighScreen,
 };
 
-function WeighScreen({ step }: { step: StepOf<'weigh'> }) {
+function WeighScreen({ step }: { step: WeighStep }) {
   const bench = useBench();
   const doors = useDoors();
-  const model = bench.state.target.model(step.subject)!;
+  const craft = step.about.kind === 'craft';
+  const model = craft ? null : bench.state.target.model(step.subject)!;
   const state = usePrompts(
     [
       {
         id: 'grams',
         asks: 'What does the scale show',
-        hint: 'With its own leads, without screws.',
+        hint: craft ? 'As it flies, propellers beside it.' : 'With its own leads, without screws.',
         unit: 'g',
-        possible: possible.partG,
+        possible: craft ? possible.craftG : possible.partG,
       },
     ],
     ({ grams }) => {
       bench.record([{ saw: 'weight', what: step.subject, grams: Number(grams) }], step.id);
     },
   );
+  const under = craft
+    ? 'A difference beyond the band points to a forgotten part.'
+    : 'Parts spread 3 to 10 % around their sheet; a weighed part narrows what the quad must weigh.';
   return (
     <JobFrame
-      place="Bench"
+      place={craft ? 'Hand-over' : 'Bench'}
       shown={step}
       answers={[...askedAnswers(bench, doors, state), notNow(bench, step), ...state.answers]}
       sentence={<strong>{stepWords(step, bench.state)}</strong>}
-      under={
-        state.problem ?? 'Parts spread 3 to 10 % around their sheet; a weighed part narrows what the quad must weigh.'
-      }
-      left={partHand(bench, step.subject)}
+      under={state.problem ?? under}
+      left={craft ? weightsHand(bench) : partHand(bench, step.subject)}
       right={{ title: 'what the scale shows', note: 'type it, then Enter', body: <Typed state={state} /> }}
       crossing={
-        <>
+        model ? (
+          <>
+            <Fact>
+              <dt>catalogue says</dt>
+              <dd>{model.massG} g</dd>
+            </Fact>
+            <Fact>
+              <dt>part</dt>
+              <dd className="long">{model.name}</dd>
+            </Fact>
+          </>
+        ) : (
           <Fact>
-            <dt>catalogue says</dt>
-            <dd>{model.massG} g</dd>
+            <dt>before the work</dt>
+            <dd className="long">{before(bench, step.subject) ?? 'not weighed'}</dd>
           </Fact>
-          <Fact>
-            <dt>part</dt>
-            <dd className="long">{model.name}</dd>
-          </Fact>
-        </>
+        )
       }
     />
   );
+}
+
+/** What it must weigh by its parts, and what it weighed before. */
+function weightsHand(bench: Bench): Hand {
+  const { log, target } = bench.state;
+  const parts = Object.fromEntries(notesOf(log, 'weight').map(({ record: { body } }) => [body.what, body.grams]));
+  const [low, high] = forecastWeight(target, parts, [], null).dryG;
+  const weighed = ['dry', 'with pack', 'with propellers'].flatMap((what) => {
+    const grams = before(bench, what);
+    return grams ? [`${what}: ${grams}`] : [];
+  });
+  return {
+    title: 'what it should weigh',
+    note: 'by its parts, wire and solder',
+    body: (
+      <BigLines label="What it should weigh" lines={[`dry: ${low.toFixed(0)} to ${high.toFixed(0)} g`, ...weighed]} />
+    ),
+  };
+}
+
+/** The newest weight before this one, in words. */
+function before({ state: { log } }: Bench, what: string): string | null {
+  const last = notesOf(log, 'weight').findLast(({ record }) => record.body.what === what);
+  return last ? `${last.record.body.grams} g` : null;
 }

@@ -1,0 +1,10 @@
+/** How much of the continuity list a job asks for: a school of its plan. */
+import type { Plan } from '../../facts/plan/plan';
+
+export const continuitySchool = 'continuity';
+export const onlyTouched = 'what was touched';
+
+/** A plan that says nothing asks for everything. */
+export function wholeList({ schools }: Pick<Plan, 'schools'>): boolean {
+  return schools[continuitySchool] !== onlyTouched;
+}

@@ -1,0 +1,67 @@
+/** Faults: which are open, which records mended one, which show it mended. Never closed by a sentence. */
+import type { Assembly } from '../../facts/assembly/assembly';
+import { landedOn } from '../../facts/assembly/build';
+import type { ActEntry, Entry, LogState, NoteOf } from '../../facts/log/logState';
+import { notesOf } from '../../facts/log/notesOf';
+import type { Id, TerminalRef } from '../../facts/terms/names';
+import { splitJoint, terminalRef } from '../../facts/terms/names';
+import type { Site } from '../../facts/terms/site';
+
+/** Faults that nobody has mended or accepted yet, of whatever job. */
+export function openFaults(log: LogState): NoteOf<'fault'>[] {
+  return notesOf(log, 'fault').filter(({ record }) => record.body.fault.state === 'found');
+}
+
+/** The acts since a fault was found that touched its place: what can have mended it. */
+export function mendingOf(fault: NoteOf<'fault'>, log: LogState): ActEntry[] {
+  const refs = placesOf(fault.record.body.fault.site, log.asBuilt);
+  const since = log.acts.filter(({ placeSeq }) => placeSeq > fault.placeSeq);
+  return since.filter((act) => {
+    const touched = act.touched();
+    return (
+      refs.some((ref) => touched.has(ref)) || act.joints.some((joint) => isOf(joint, fault.record.body.fault.site))
+    );
+  });
+}
+
+/** Good readings and looks at its place, and power that passed, since it was mended: what shows it mended. */
+export function provingOf(fault: NoteOf<'fault'>, log: LogState): Entry[] {
+  const mending = mendingOf(fault, log);
+  const last = Math.max(fault.placeSeq, ...mending.map(({ madeSeq }) => madeSeq));
+  const refs = new Set(placesOf(fault.record.body.fault.site, log.asBuilt));
+  for (const act of mending) act.touched().forEach((ref) => refs.add(ref));
+  const joints = new Set(mending.flatMap((act) => act.joints));
+  const later = <E extends Entry>(notes: readonly E[]) => notes.filter(({ madeSeq }) => madeSeq > last);
+  return [
+    ...later(notesOf(log, 'look')).filter(({ record: { body } }) => body.grade === 'good' && joints.has(body.of)),
+    ...later(notesOf(log, 'reading')).filter(({ record: { body } }) => {
+      const { touch, verdict } = body.reading;
+      return verdict === 'pass' && (refs.has(touch.black) || refs.has(touch.red));
+    }),
+    ...later(notesOf(log, 'power')).filter(
+      ({ record: { id, body } }) => body.verdict === 'pass' && !log.unpermitted.has(id),
+    ),
+  ];
+}
+
+export function idsOf(entries: readonly Entry[]): Id[] {
+  return entries.map(({ record }) => record.id);
+}
+
+/** The terminals of a place where something can be wrong. */
+function placesOf(site: Site, assembly: Assembly): TerminalRef[] {
+  const { build } = assembly;
+  if ('between' in site) return [...site.between];
+  if ('wire' in site) return (build.wires[site.wire]?.ends ?? []).flatMap((end) => landedOn(end) ?? []);
+  const own = (slot: string, ids: readonly string[]) => ids.map((id) => terminalRef(slot, id));
+  if ('slot' in site) return own(site.slot, assembly.model(site.slot)?.terminals.map(({ id }) => id) ?? [site.slot]);
+  const mate = build.mates[site.mate];
+  return (mate ? [mate.a, mate.b] : []).flatMap((side) =>
+    'slot' in side ? own(side.slot, assembly.connector(side.slot, side.connector)?.pins ?? []) : [],
+  );
+}
+
+function isOf(joint: string, site: Site): boolean {
+  const parts = splitJoint(joint);
+  return 'wire' in site && parts?.wire === site.wire && (site.end === undefined || site.end === parts.end);
+}
