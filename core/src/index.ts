@@ -12,6 +12,7 @@ export type {
   XY,
   StepId,
 } from './facts/terms/names';
+export { capital } from './facts/terms/capital';
 export { jointName, splitJoint, splitRef, tailWireId, terminalRef } from './facts/terms/names';
 export type {
   Measured,
@@ -114,12 +115,12 @@ export { deriveJob } from './work/sequence/deriveJob';
 export { notesAbout, notesOf, ofJob } from './facts/log/notesOf';
 export { lastReading } from './facts/log/lastReading';
 export { diedSince, untouchedSince } from './facts/log/countsIn';
-export { standingShort } from './judgement/checks/standingShort';
+export { isAcrossMains, soundsShorted, standingShort } from './judgement/checks/standingShort';
 export type { Replacement } from './work/sequence/replacements';
 export { withoutPart } from './work/sequence/replacements';
 export { continuitySchool, onlyTouched } from './work/sequence/continuitySchool';
 export type { StoppedPower } from './work/sequence/stoppedPower';
-export { expectedSigns, signId, stoppedPower } from './work/sequence/stoppedPower';
+export { expectedSigns, signId, signWords, stoppedPower } from './work/sequence/stoppedPower';
 export type { ExpectedSign } from './judgement/diagnosis/missingSigns';
 export { meaningOfMissing } from './judgement/diagnosis/missingSigns';
 export { possible, poweredV } from './facts/terms/possible';
@@ -129,7 +130,7 @@ export { alloyOf, recipeFor } from './physics/joints/recipe';
 export { jointWords, siteWords, wireWords } from './facts/assembly/itemWords';
 export { padWords, printed, terminalWords } from './facts/assembly/padWords';
 export { slotTitle, slotWords } from './facts/assembly/slotWords';
-export { bandWords, numberWords, passesWords, toneWords } from './border/words/readingWords';
+export { bandWords, numberWords, expectedWords, heardWords, passesWords, toneWords } from './border/words/readingWords';
 export { recordWords } from './border/words/recordWords';
 export { stepWords, whyNow } from './border/words/stepWords';
 export type { ExpectationSchool } from './judgement/checks/expectationSchool';
@@ -235,3 +236,8 @@ export { wasSlotWords, wasTerminalWords } from './facts/assembly/wasWords';
 export { contactWords, wireEndsWords } from './facts/assembly/itemWords';
 export { planFromBook } from './work/intake/planFromBook';
 export { lookFirst, symptomWords } from './judgement/diagnosis/symptoms';
+export type { ReplacementWork } from './work/sequence/replacementWork';
+export { replacementOf } from './work/sequence/replacementWork';
+export type { SheetSection } from './border/words/customerSheet';
+export { customerSheet } from './border/words/customerSheet';
+export { betweenWords, partsBetween } from './judgement/diagnosis/between';

@@ -36,26 +36,33 @@ export function walk(bench: Bench, from: Walk, until: (step: Step) => boolean, m
   return now;
 }
 
+/** What is recorded; with `replaces` in the place of another record. */
+interface Given {
+  body: Act | Note;
+  replaces?: Id;
+}
+
 /** Does a step as it is asked. */
 export function doStep(bench: Bench, now: Walk, step: Step): Walk {
   const closing = closingOf(now, step);
-  return closing
-    ? record(bench, now, step, [closing.body], closing.replaces)
-    : record(bench, now, step, bodiesFor(bench, now, step));
+  return closing ? added(bench, now, step, [closing]) : record(bench, now, step, bodiesFor(bench, now, step));
 }
 
 /** Adds records for a step and lets its time pass. */
-export function record(
-  bench: Bench,
-  from: Walk,
-  step: Step | null,
-  bodies: readonly (Act | Note)[],
-  replaces?: Id,
-): Walk {
+export function record(bench: Bench, from: Walk, step: Step | null, bodies: readonly (Act | Note)[]): Walk {
+  return added(
+    bench,
+    from,
+    step,
+    bodies.map((body) => ({ body })),
+  );
+}
+
+function added(bench: Bench, from: Walk, step: Step | null, given: readonly Given[]): Walk {
   const shownAt = new Date(from.nowMs).toISOString();
   const nowMs = from.nowMs + (step?.takesS ?? 60) * 1000;
   const lastSeq = from.records.length;
-  const made = bodies.map((body, index): QuadRecord => ({
+  const made = given.map(({ body, replaces }, index): QuadRecord => ({
     id: bench.newId(nowMs),
     quadId: bench.quadId,
     seq: lastSeq + index + 1,

@@ -6,18 +6,19 @@ import { expose } from 'comlink';
 
 export interface ExpectRequest {
   models: readonly PartModel[];
-  target: Build;
+  /** What is there. */
+  build: Build;
   touch: Touch;
   meter: Meter;
   chargeV: Readonly<Record<string, number>>;
   pauseS: number;
 }
 
-let last: { target: string; circuit: Circuit } | null = null;
+let last: { build: string; circuit: Circuit } | null = null;
 
-function circuitOf({ models, target }: Pick<ExpectRequest, 'models' | 'target'>): Circuit {
-  const key = JSON.stringify(target);
-  if (last?.target !== key) last = { target: key, circuit: compile(assemble(target, makeCatalogue(models))) };
+function circuitOf({ models, build }: Pick<ExpectRequest, 'models' | 'build'>): Circuit {
+  const key = JSON.stringify(build);
+  if (last?.build !== key) last = { build: key, circuit: compile(assemble(build, makeCatalogue(models))) };
   return last.circuit;
 }
 
@@ -25,8 +26,8 @@ const compute = {
   loose(model: PartModel, meter: Meter): LooseReading[] {
     return looseReadings(model, meter);
   },
-  expectation({ touch, meter, chargeV, pauseS, ...build }: ExpectRequest): Expectation {
-    return expectIn(circuitOf(build), touch, { meter, chargeV, pauseS });
+  expectation({ touch, meter, chargeV, pauseS, ...of }: ExpectRequest): Expectation {
+    return expectIn(circuitOf(of), touch, { meter, chargeV, pauseS });
   },
   /** Volts on the capacitors when the probes were held for so long. */
   chargeLeft({
@@ -35,9 +36,9 @@ const compute = {
     chargeV,
     pauseS,
     heldS,
-    ...build
+    ...of
   }: ExpectRequest & { heldS: number }): Readonly<Record<string, number>> {
-    return chargeAfter(circuitOf(build), touch, { meter, chargeV, pauseS, heldS });
+    return chargeAfter(circuitOf(of), touch, { meter, chargeV, pauseS, heldS });
   },
 };
 

@@ -15,7 +15,7 @@ interface CordShape {
 }
 
 const wide: CordShape = { width: 1232, height: 110, least: 152, rows: 1 };
-const slim: CordShape = { width: 772, height: 128, least: 110, rows: 2 };
+const slim: CordShape = { width: 772, height: 128, least: 104, rows: 2 };
 const middleY = 40;
 const rowPx = 19;
 /** The cord ends short of the page's edge, so that its last ferrule is whole. */
@@ -27,6 +27,7 @@ const names: Readonly<Record<string, string>> = {
   controller: 'Controller',
   continuity: 'Continuity',
   'first power': 'First power',
+  'hand-over': 'Hand-over',
 };
 
 interface CordProps {
@@ -212,6 +213,6 @@ function Ferrule({ x, gate, short, row }: { x: number; gate: Gate; short: number
 function standingOf(short: number, passed: boolean, again: boolean) {
   if (short > 0) return `, ${short} short`;
   if (passed) return ' passed';
-  if (again) return ' open again';
+  if (again) return ' reopened';
   return '';
 }

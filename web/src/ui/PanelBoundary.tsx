@@ -1,9 +1,9 @@
 /** What cannot be drawn says so in its own panel; the rest of the page stays, and so does what was typed there. */
+import { capital } from '@junctor/core';
 import type { ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import styled from 'styled-components';
 import { Small } from './Small';
-import { capital } from './capital';
 
 interface PanelBoundaryProps {
   /** What the panel shows: "the left hand". */

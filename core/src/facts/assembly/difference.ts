@@ -200,7 +200,7 @@ function supplied(from: Build, to: Build): { lead: Change[]; loose: string[] } {
   return { lead, loose: [...missing] };
 }
 
-/** What comes crimped and housed; a contact for a plug that is there already is pushed in by hand, a step of its own. */
+/** What comes crimped and housed. A contact for a plug that is there already is pushed in by hand: another step. */
 function landings(wire: Wire, housings: ReadonlySet<HousingId>): Act[] {
   return ([0, 1] as const).flatMap((end): Act[] => {
     const { at } = wire.ends[end];

@@ -45,11 +45,22 @@ function clearWords(terminal: Terminal, model: PartModel): string {
   const under =
     terminal.sides.includes('top') || twins(terminal).every((other) => sameFace(other, terminal)) ? '' : ', underside';
   if (unique(terminal)) return shown(terminal.printed) + under;
-  const distance = (pad: Terminal) => Math.hypot(pad.atMm[0] - terminal.atMm[0], pad.atMm[1] - terminal.atMm[1]);
   const near = model.terminals
     .filter((pad) => pad.form !== 'shell' && sameFace(pad, terminal) && unique(pad))
-    .sort((a, b) => distance(a) - distance(b))[0];
-  return near ? `${shown(terminal.printed)} by ${shown(near.printed)}${under}` : shown(terminal.printed) + under;
+    .sort((a, b) => distanceMm(a, terminal) - distanceMm(b, terminal))[0];
+  if (!near) return shown(terminal.printed) + under;
+  // Of several with one print beside the same pad the nearest is meant by that alone; the others are counted.
+  const before = (other: Terminal) =>
+    distanceMm(other, near) - distanceMm(terminal, near) || (other.id < terminal.id ? -1 : 1);
+  const rank = twins(terminal).filter((other) => sameFace(other, terminal) && before(other) < 0).length;
+  const by = rank === 0 ? 'by' : `${counted[rank] ?? `no. ${rank + 1}`} from`;
+  return `${shown(terminal.printed)} ${by} ${shown(near.printed)}${under}`;
+}
+
+const counted = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'];
+
+function distanceMm(a: Terminal, b: Terminal): number {
+  return Math.hypot(a.atMm[0] - b.atMm[0], a.atMm[1] - b.atMm[1]);
 }
 
 function sameFace(a: Terminal, b: Terminal): boolean {

@@ -1,9 +1,9 @@
-/** Which records count in a job: its own; of the job before it those that stand on nothing having been touched since. */
+/** Which records count in a job: its own, and of the job before what stands on nothing having been touched since. */
 import type { Id } from '../terms/names';
 import type { Entry, LogState } from './logState';
 import { notesOf, ofJob } from './notesOf';
 
-/** The job whose readings and looks still count in this one, because somebody said that nothing has touched it since. */
+/** The job whose readings and looks still count in this one: somebody said that nothing has touched it since. */
 export function untouchedSince(log: LogState, jobId: Id): Id | null {
   const said = notesOf(log, 'untouched').findLast(ofJob(jobId));
   return said && !diedSince(log, jobId) ? said.record.body.since : null;

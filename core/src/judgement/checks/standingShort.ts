@@ -21,7 +21,7 @@ export function standingShort(log: LogState): NoteOf<'reading'> | null {
 }
 
 /** It sounds without end, or reads so few ohms that nothing else can be meant, whatever was expected. */
-function soundsShorted({ touch: { mode }, heard: { length, value } }: Reading): boolean {
+export function soundsShorted({ touch: { mode }, heard: { length, value } }: Reading): boolean {
   if (mode === 'ohms') return value !== undefined && value < shortBelowOhms;
   if (mode === 'diode') return value !== undefined && Math.abs(value) < restLimitV;
   return mode === 'tone' && length === 'does not stop';

@@ -1,4 +1,6 @@
 /** A supply wire too thin for what goes through it. */
+import { wireWords } from '../../facts/assembly/itemWords';
+import { capital } from '../../facts/terms/capital';
 import { splitRef } from '../../facts/terms/names';
 import type { Rule, RuleView } from './finding';
 import { finding } from './finding';
@@ -17,7 +19,7 @@ export const gauge: Rule = {
       const { ref, amps } = feed;
       const carries = ampsFor(wire.awg, loadedIn(view, wire.bundle) > 2);
       if (amps <= carries) return [];
-      const message = `${wire.id} is ${wire.awg} AWG and carries ${carries.toFixed(1)} A; ${splitRef(ref).slot} draws ${amps.toFixed(1)} A through it.`;
+      const message = `${capital(wireWords(wire, view.assembly))} is ${wire.awg} AWG and carries ${carries.toFixed(1)} A; ${splitRef(ref).slot} draws ${amps.toFixed(1)} A through it.`;
       return [
         {
           ...finding(view, {

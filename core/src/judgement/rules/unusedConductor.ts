@@ -1,5 +1,7 @@
 /** No unused conductor is left live, and no wire leads nowhere. */
 import { landedOn } from '../../facts/assembly/build';
+import { wireWords } from '../../facts/assembly/itemWords';
+import { capital } from '../../facts/terms/capital';
 import type { Finding, Rule, RuleView } from './finding';
 import { finding, spoken } from './finding';
 
@@ -24,7 +26,7 @@ function bareEnds(view: RuleView): Finding[] {
           severity: 'warn',
           net,
           at: [at],
-          message: `${wire.id} is live at ${spoken(view, at)} and its other end is bare.`,
+          message: `${capital(wireWords(wire, view.assembly))} is live at ${spoken(view, at)} and its other end is bare.`,
         }),
         wires: [wire.id],
       },

@@ -3,6 +3,8 @@
  * moved, a
  * wire that is missing, another gauge, a wire out, another part. Only what makes sense to join is tried.
  */
+import { wireEndsWords, wireWords } from '../../facts/assembly/itemWords';
+import { plugWords } from '../../facts/assembly/plugWords';
 import type { Wire } from '../../facts/assembly/build';
 import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Slot } from '../../facts/terms/names';
@@ -50,12 +52,12 @@ export function candidates(plan: Plan, catalogue: Catalogue, found: Finding): Re
     ...exchanges(scene, suspects),
     ...suspects.flatMap((wire) => moves(scene, wire)),
     ...missing(scene),
-    ...named.flatMap(otherGauges),
-    ...named.flatMap(otherColours),
-    ...named.flatMap(insulated),
+    ...named.flatMap((wire) => otherGauges(scene, wire)),
+    ...named.flatMap((wire) => otherColours(scene, wire)),
+    ...named.flatMap((wire) => insulated(scene, wire)),
     ...suspects
       .filter(({ from }) => from !== 'tail')
-      .map((wire) => ({ message: `Take ${wire.id} out`, changes: [change(wire, null)] })),
+      .map((wire) => ({ message: `Take ${wireEndsWords(wire, scene.assembly)} out`, changes: [change(wire, null)] })),
     ...otherModels(scene, found),
   ];
 }
@@ -70,11 +72,11 @@ function makesSense(target: Assembly, sense: Joinable, { ends }: Wire): boolean 
 }
 
 /** Plugs that sit turned or one position off. */
-function straightened({ target }: Scene): Remedy[] {
+function straightened({ target, assembly }: Scene): Remedy[] {
   return Object.entries(target.mates)
     .filter(([, { shift, mirrored }]) => shift !== 0 || mirrored)
     .map(([id, mate]) => ({
-      message: `Seat plug ${id} straight, every contact on its own pin`,
+      message: `Seat plug ${plugWords(id, assembly)} straight, every contact on its own pin`,
       changes: [{ path: `mates/${id}`, before: mate, after: { ...mate, shift: 0, mirrored: false } }],
     }));
 }
@@ -100,7 +102,7 @@ function exchanges(scene: Scene, suspects: readonly Wire[]): Remedy[] {
             done.add(name);
             return [
               {
-                message: `Exchange ${a.id} and ${b.id} at ${placeWords(scene, fromA, fromB)}`,
+                message: `Exchange ${wireWords(a, scene.assembly)} and ${wireWords(b, scene.assembly)} at ${placeWords(scene, fromA, fromB)}`,
                 changes: [change(a, moved(a, i, b.ends[j])), change(b, moved(b, j, a.ends[i]))],
               },
             ];
@@ -122,37 +124,43 @@ function moves(scene: Scene, wire: Wire): Remedy[] {
       other,
       scene.sense.partnersOf(other).filter((ref) => !now || scene.without.netOf(ref) !== scene.without.netOf(now)),
     ).map(({ ref, at }) => ({
-      message: `Move ${wire.id} to ${spoken(scene, ref)}`,
+      message: `Move ${wireEndsWords(wire, scene.assembly)} to ${spoken(scene, ref)}`,
       changes: [change(wire, moved(wire, end, at))],
     }));
   });
 }
 
-function otherGauges(wire: Wire): Remedy[] {
+function otherGauges({ assembly }: Scene, wire: Wire): Remedy[] {
   return wire.from === 'tail'
     ? []
     : gauges
         .filter((awg) => awg !== wire.awg)
         .sort((a, b) => Math.abs(a - wire.awg) - Math.abs(b - wire.awg))
         .slice(0, 5)
-        .map((awg) => ({ message: `Make ${wire.id} ${awg} AWG`, changes: [change(wire, { ...wire, awg })] }));
+        .map((awg) => ({
+          message: `Make ${wireEndsWords(wire, assembly)} ${awg} AWG`,
+          changes: [change(wire, { ...wire, awg })],
+        }));
 }
 
-function otherColours(wire: Wire): Remedy[] {
+function otherColours({ assembly }: Scene, wire: Wire): Remedy[] {
   return wire.from === 'tail'
     ? []
     : ['red', 'black']
         .filter((colour) => colour !== wire.colour)
-        .map((colour) => ({ message: `Make ${wire.id} ${colour}`, changes: [change(wire, { ...wire, colour })] }));
+        .map((colour) => ({
+          message: `Make ${wireEndsWords(wire, assembly)} ${colour}`,
+          changes: [change(wire, { ...wire, colour })],
+        }));
 }
 
-function insulated(wire: Wire): Remedy[] {
+function insulated({ assembly }: Scene, wire: Wire): Remedy[] {
   const end = wire.ends.findIndex(({ at }) => at.on === 'air' && at.end === 'bare');
   return end < 0
     ? []
     : [
         {
-          message: `Insulate the free end of ${wire.id}`,
+          message: `Insulate the free end of ${wireWords(wire, assembly)}`,
           changes: [
             change(wire, { ...wire, ends: end === 0 ? [insulatedEnd, wire.ends[1]] : [wire.ends[0], insulatedEnd] }),
           ],

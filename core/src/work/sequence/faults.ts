@@ -1,10 +1,12 @@
 /** Faults: which are open, which records mended one, which show it mended. Never closed by a sentence. */
 import type { Assembly } from '../../facts/assembly/assembly';
 import { landedOn } from '../../facts/assembly/build';
+import { findEntry } from '../../facts/log/entries';
 import type { ActEntry, Entry, LogState, NoteOf } from '../../facts/log/logState';
 import { notesOf } from '../../facts/log/notesOf';
 import type { Id, TerminalRef } from '../../facts/terms/names';
 import { splitJoint, terminalRef } from '../../facts/terms/names';
+import { netlist } from '../../facts/wiring/netlist';
 import type { Site } from '../../facts/terms/site';
 
 /** Faults that nobody has mended or accepted yet, of whatever job. */
@@ -14,7 +16,7 @@ export function openFaults(log: LogState): NoteOf<'fault'>[] {
 
 /** The acts since a fault was found that touched its place: what can have mended it. */
 export function mendingOf(fault: NoteOf<'fault'>, log: LogState): ActEntry[] {
-  const refs = placesOf(fault.record.body.fault.site, log.asBuilt);
+  const refs = placesThen(fault, log);
   const since = log.acts.filter(({ placeSeq }) => placeSeq > fault.placeSeq);
   return since.filter((act) => {
     const touched = act.touched();
@@ -28,7 +30,7 @@ export function mendingOf(fault: NoteOf<'fault'>, log: LogState): ActEntry[] {
 export function provingOf(fault: NoteOf<'fault'>, log: LogState): Entry[] {
   const mending = mendingOf(fault, log);
   const last = Math.max(fault.placeSeq, ...mending.map(({ madeSeq }) => madeSeq));
-  const refs = new Set(placesOf(fault.record.body.fault.site, log.asBuilt));
+  const refs = new Set(placesThen(fault, log));
   for (const act of mending) act.touched().forEach((ref) => refs.add(ref));
   const joints = new Set(mending.flatMap((act) => act.joints));
   const later = <E extends Entry>(notes: readonly E[]) => notes.filter(({ madeSeq }) => madeSeq > last);
@@ -46,6 +48,19 @@ export function provingOf(fault: NoteOf<'fault'>, log: LogState): Entry[] {
 
 export function idsOf(entries: readonly Entry[]): Id[] {
   return entries.map(({ record }) => record.id);
+}
+
+/**
+ * The terminals of a fault's place as things were when it was found: those of a part, else all that hung on the same
+ * nets. What is taken off one of them later was done at its place, also when it hangs on nothing any more.
+ */
+function placesThen(fault: NoteOf<'fault'>, log: LogState): TerminalRef[] {
+  const { site } = fault.record.body.fault;
+  const then = findEntry(log, fault.record.id)?.before.asBuilt ?? log.asBuilt;
+  const refs = placesOf(site, then);
+  if ('slot' in site) return refs;
+  const nets = netlist(then);
+  return [...new Set(refs.flatMap((ref) => [ref, ...(nets.netOf(ref)?.terminals ?? [])]))];
 }
 
 /** The terminals of a place where something can be wrong. */

@@ -22,7 +22,8 @@ export function gates(steps: readonly Step[], short: Id | null): Gate[] {
   return stretches.map((id) => {
     const own = steps.filter(({ stretch }) => stretch === id);
     const open = own.filter(({ done }) => !done);
-    const unpassedBy = short ?? open.map(({ reopenedBy }) => reopenedBy).find(Boolean) ?? null;
+    const reopened = open.map(({ reopenedBy }) => reopenedBy).find(Boolean) ?? null;
+    const unpassedBy = open.length === 0 ? short : reopened;
     const stateOf = () => {
       if (own.length === 0) return 'not in this job';
       return open.length === 0 && short === null ? 'passed' : 'blocking';

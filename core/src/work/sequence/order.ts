@@ -35,8 +35,8 @@ export const turns = {
 export const jointTurns = { free: 0, land: 1, redo: 2 } as const;
 
 /**
- * Turns of what comes off: a picture, leads in the lid, plugs, the iron, then the part that nothing holds any more; with
- * the leads off, its partners are read.
+ * Turns of what comes off: a picture, leads in the lid, plugs, the iron, then the part that nothing holds any more;
+ * with the leads off, its partners are read.
  */
 export const offTurns = { picture: 0, lid: 1, unmate: 2, free: 3, drop: 4, take: 5, unhouse: 6, sign: 7 } as const;
 

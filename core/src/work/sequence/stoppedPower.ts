@@ -32,6 +32,12 @@ export function signId({ slot, sign }: ExpectedSign): string {
   return `${slot}.${sign.id}`;
 }
 
+/** What is seen or heard, with the part where several show the same. */
+export function signWords({ slot, sign }: ExpectedSign, all: readonly ExpectedSign[]): string {
+  const alike = all.filter((other) => other.sign.says === sign.says).length;
+  return alike > 1 ? `${sign.says}, ${slot}` : sign.says;
+}
+
 export interface StoppedPower {
   power: NoteOf<'power'>;
   seen: readonly ExpectedSign[];

@@ -12,7 +12,7 @@ export function NotHere({ what, why }: { what: string; why: string }) {
       shown={state.current}
       answers={[
         { key: '4', label: 'The wiring', act: () => leave(places.wiring()) },
-        { key: 'Enter', also: ['Escape'], label: 'To the step now', main: true, act: () => leave() },
+        { key: 'Enter', also: ['Escape'], label: 'To the step now', main: true, act: () => leave(places.now) },
       ]}
       sentence={<strong>{what}</strong>}
       under={why}

@@ -137,6 +137,8 @@ function TerminalSlip({
       <nav aria-label="From here">
         <Link to={at.board(slot)}>Show on the board</Link>
         {step && <Link to={at.step(step.id)}>Its step: {stepWords(step, bench.state)}</Link>}
+        {slot in bench.state.asBuilt.build.slots && <Link to={at.replace(slot)}>Replace this part</Link>}
+        <Link to={at.isolate}>Unplug or lift</Link>
         <Link to={places.quadBook(bench.job.quadId)}>Quad book</Link>
         <Small type="button" onClick={onClose}>
           Close

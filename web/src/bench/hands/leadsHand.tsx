@@ -44,10 +44,11 @@ function isOf(wire: Wire, slot: string): boolean {
 function leadState(bench: Bench, wire: Wire, current: string | null): Pick<LeadRow, 'message' | 'state'> {
   const { target, asBuilt } = bench.state;
   const end = wire.tailOf ? 1 : 0;
-  const planned = landedOn(wire.ends[end])!;
+  const planned = landedOn(wire.ends[end]);
   const there = retained(asBuilt, target.build).build.wires[wire.id];
   const really = there ? landedOn(there.ends[end]) : null;
   const name = wire.tailOf ? `lead ${splitRef(wire.tailOf).terminal}` : `${wire.colour} wire`;
+  if (!planned) return { message: `${name}, in the air`, state: 'planned' };
   const when = lastLanding(bench, jointName(wire.id, end));
   if (really && really !== planned)
     return { message: `${name} is on ${padWords(really, target)}${when}`, state: 'differs' };

@@ -1,6 +1,6 @@
 /** A plug and what goes into it, or a bundle between two housings. */
 import type { Wire } from '@junctor/core';
-import { terminalOf } from '@junctor/core';
+import { housingWords, terminalOf } from '@junctor/core';
 import type { LeadRow } from '../../drawing/Leads';
 import { Leads } from '../../drawing/Leads';
 import type { Hand } from '../../ui/Frame';
@@ -36,8 +36,8 @@ export function plugHands(bench: Bench, slot: string, connectorId: string): Hand
   return {
     left,
     right: {
-      title: `its lead, housing ${housing ?? ''}`,
-      note: 'looking into the mating face, latch up',
+      title: housing ? housingWords(housing, target) : 'its lead',
+      note: 'looking into the mating face, latch up; 1 is left',
       body: <Leads rows={rows} />,
     },
   };
@@ -52,8 +52,8 @@ export function bundleHand(bench: Bench, bundle: string, end: 0 | 1): Hand {
     return contactRow(bench, wire, `position ${at.on === 'cavity' ? at.position : '?'}, ${wire.colour}`);
   });
   return {
-    title: `housing ${housing?.on === 'cavity' ? housing.housing : ''}`,
-    note: 'looking into the mating face, latch up',
+    title: housing?.on === 'cavity' ? housingWords(housing.housing, bench.state.target) : 'its open ends',
+    note: 'looking into the mating face, latch up; 1 is left',
     body: <Leads rows={rows} />,
   };
 }

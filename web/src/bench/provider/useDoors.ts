@@ -12,7 +12,7 @@ export interface Doors {
   walk: (to: string) => void;
   /** Back to where this was opened; to the step, or to `otherwise`, when it came by a link. */
   close: (otherwise?: string) => void;
-  /** Leaves it for good: what was done here is done. */
+  /** Leaves it for good, to where all of it was opened from or to another place: what was done here is done. */
   leave: (to?: string) => void;
 }
 
@@ -40,7 +40,7 @@ export function useDoors(): Doors {
       walk: (to) => void navigate(to, { replace: true, state, ...atOnce }),
       close: (otherwise = places.now) =>
         void (state ? navigate(-1) : navigate(otherwise, { replace: true, ...atOnce })),
-      leave: (to = places.now) =>
+      leave: (to = state?.base ?? places.now) =>
         void (state?.base === to ? navigate(-state.depth) : navigate(to, { replace: true, ...atOnce })),
     };
   }, [job.id, navigate, pathname, state]);

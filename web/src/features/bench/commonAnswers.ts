@@ -60,7 +60,9 @@ export function notNow(bench: Bench, step: Step): Answer {
 /** Acts that put parts in place, with the physical part that was counted onto the table for the slot. */
 export function withParts(bench: Bench, effect: readonly Act[]): readonly Act[] {
   return effect.map((act) =>
-    act.do === 'fit' ? { ...act, fitted: { ...act.fitted, part: countedPart(bench, act.slot) } } : act,
+    act.do === 'fit'
+      ? { ...act, fitted: { ...act.fitted, part: act.fitted.part ?? countedPart(bench, act.slot) } }
+      : act,
   );
 }
 

@@ -1,3 +1,12 @@
+export { CameIn } from './find/CameIn';
+export { FindIt } from './find/FindIt';
+export { Isolate } from './find/Isolate';
+export { Powered } from './find/Powered';
+export { ReadAnywhere } from './find/ReadAnywhere';
+export { ReplacePart } from './find/ReplacePart';
+export { HandOn } from './handOver/HandOn';
+export { OpenPointPage } from './handOver/OpenPointPage';
+export { SheetPage } from './handOver/SheetPage';
 export { Fault } from './modes/Fault';
 export { Looking } from './modes/Looking';
 export { NoSuchPlace } from './modes/NoSuchPlace';

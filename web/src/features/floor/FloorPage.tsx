@@ -148,7 +148,7 @@ function Hanging({ line, number }: { line: FloorLine; number: number }) {
         </p>
         <p>
           {line.against[0] ??
-            (line.next ? `waits for nothing, ${line.leftMinutes} min left` : 'every planned check has passed')}
+            (line.next ? `waits for nothing, ${line.leftMinutes} min left` : 'everything is done: close it')}
         </p>
         {line.next && (
           <p className="next">

@@ -29,8 +29,9 @@ import {
   typedNumber,
   WordsField,
 } from '../../ui/form';
-import type { Choice } from './AnotherPart';
-import { AnotherPart, useSwapped } from './AnotherPart';
+import type { Choice } from '../../api/swapped';
+import { useSwapped } from '../../api/swapped';
+import { AnotherPart } from './AnotherPart';
 import { readBuildFile } from '../../files/readBuildFile';
 import { Beside } from '../../ui/layout';
 
@@ -45,10 +46,18 @@ const comings = [
   { value: 'book', label: 'as its book says' },
   { value: 'wired', label: 'wired as planned' },
 ];
+const fromBook = { value: 'book', label: 'what is in it: its book' };
 const sources = [
   { value: 'template', label: 'a template' },
   { value: 'file', label: 'a build file' },
 ];
+/** A repair starts from what is there; a new build has nothing to start from. */
+const doorsOf: Readonly<Record<string, readonly { value: string; label: string }[]>> = {
+  new: sources,
+  conversion: [...sources, fromBook],
+  repair: [fromBook, ...sources],
+  refit: [fromBook, ...sources],
+};
 
 export function JobForm() {
   const { quadId = '' } = useParams();
@@ -69,7 +78,13 @@ function JobOf({ quad }: { quad: Quad }) {
   const templates = useTemplates();
   const index = useModelIndex().data ?? [];
   const person = useSession().data;
-  const [fromFile, setFromFile] = useState(false);
+  const [kind, setKind] = useState('new');
+  const [door, setDoor] = useState('template');
+  const fromFile = door === 'file';
+  const chooseKind = (next: string) => {
+    setKind(next);
+    setDoor(doorsOf[next]![0]!.value);
+  };
   const [template, setTemplate] = useState<string | null>(null);
   const [choices, setChoices] = useState<readonly Choice[]>([]);
   const [problem, setProblem] = useState<string | null>(null);
@@ -79,7 +94,7 @@ function JobOf({ quad }: { quad: Quad }) {
   const chosen = template ?? templates.data?.[0]?.id ?? null;
   const draft = useQuery({
     queryKey: keys.template(chosen),
-    enabled: chosen !== null && !fromFile,
+    enabled: chosen !== null && door === 'template',
     staleTime: Infinity,
     queryFn: () => request<{ plan: PlanDraft }>('GET', `/templates/${chosen}`),
   });
@@ -91,7 +106,8 @@ function JobOf({ quad }: { quad: Quad }) {
     setProblem(null);
     // The form may be sent before the templates have come.
     let plan: object = { template: chosen ?? (await templates.refetch()).data?.[0]?.id };
-    if (fromFile) {
+    if (door === 'book') plan = { book: true };
+    else if (fromFile) {
       const read = await readBuildFile(data.get('file') as File);
       if (!read.ok) return setProblem(read.problem);
       plan = { file: read.file };
@@ -133,8 +149,9 @@ function JobOf({ quad }: { quad: Quad }) {
     const coming = text('coming');
     send.mutate(job, {
       onSuccess: (made) => {
-        if (coming === 'wired' && person) foundAsPlanned(made, person);
-        void navigate(jobPlaces(made.id).intake, { replace: true });
+        if (door !== 'book' && coming === 'wired' && person) foundAsPlanned(made, person);
+        const places = jobPlaces(made.id);
+        void navigate(made.kind === 'repair' ? places.cameIn : places.intake, { replace: true });
       },
     });
   };
@@ -152,8 +169,8 @@ function JobOf({ quad }: { quad: Quad }) {
         label="What the customer wants, in the customer’s words"
         error={errors.of('intake.wants')}
       />
-      <ChoiceField name="kind" label="Kind of job" options={kinds} />
-      <ChoiceField name="coming" label="The quad comes in" options={comings} />
+      <ChoiceField name="kind" label="Kind of job" options={kinds} onChange={chooseKind} />
+      {door !== 'book' && <ChoiceField name="coming" label="The quad comes in" options={comings} />}
       <DayField name="dueOn" label="Due day, may stay empty" error={errors.of('dueOn')} />
       <Beside>
         <NumberTextField name="bench" label="Bench" defaultValue="1" error={errors.of('bench')} />
@@ -163,15 +180,9 @@ function JobOf({ quad }: { quad: Quad }) {
           error={errors.of('intake.valueMinor')}
         />
       </Beside>
-      <ChoiceField
-        name="source"
-        label="The plan comes from"
-        options={sources}
-        onChange={(value) => setFromFile(value === 'file')}
-      />
-      {fromFile ? (
-        <FileField name="file" label="Build file" accept="application/json,.json" />
-      ) : (
+      <ChoiceField name="source" label="The plan comes from" key={kind} options={doorsOf[kind]!} onChange={setDoor} />
+      {fromFile && <FileField name="file" label="Build file" accept="application/json,.json" />}
+      {door === 'template' && (
         <>
           <ChoiceField
             key={String(templates.isSuccess)}
@@ -194,7 +205,7 @@ function JobOf({ quad }: { quad: Quad }) {
           )}
         </>
       )}
-      {!fromFile && (
+      {door === 'template' && (
         <ChoiceField
           name="alloy"
           label="Solder"

@@ -1,6 +1,6 @@
 /** See all: one board with every wire of it, old and new on one drawing, filtered by rail, signal or what changes. */
 import type { BoardWire, Side } from '@junctor/core';
-import { boardsOf, boardWires, netlist, padWords, slotTitle, terminalOf, terminalWords } from '@junctor/core';
+import { capital, boardsOf, boardWires, netlist, padWords, slotTitle, terminalOf, terminalWords } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { terminalMarks } from '../../drawing/marks';
@@ -13,7 +13,6 @@ import { useDoors } from '../../bench/provider/useDoors';
 import { upright } from '../../ui/theme';
 import { useMatches } from '../../ui/useMatches';
 import { kindOf } from './wireKind';
-import { capital } from '../../ui/capital';
 
 const filters = [
   ['all', 'All'],

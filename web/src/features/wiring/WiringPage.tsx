@@ -40,7 +40,7 @@ export function WiringPage() {
   if (walk.here) return <EndView walk={walk} here={walk.here} />;
   if (at !== null) return <NotHere what="No such wire is walked here" why={`“${at}” is neither planned nor built.`} />;
   const answers: Answer[] = [
-    { key: 'Escape', label: 'Bench', act: () => doors.leave() },
+    { key: 'Escape', label: 'Bench', act: () => doors.leave(doors.places.now) },
     { key: 'Enter', label: 'Plan the wiring', main: true, act: () => doors.open(doors.places.planner) },
   ];
   return (
@@ -118,7 +118,11 @@ function EndView({ walk, here }: { walk: Walk; here: WalkedEnd }) {
     return 'no rule objects here';
   };
   const answers: Answer[] = [
-    { key: 'Escape', label: ring.moved ? 'Ring back' : 'Bench', act: () => (ring.moved ? ring.back() : doors.leave()) },
+    {
+      key: 'Escape',
+      label: ring.moved ? 'Ring back' : 'Bench',
+      act: () => (ring.moved ? ring.back() : doors.leave(doors.places.now)),
+    },
     { key: '-', label: 'Wire before', hidden: true, act: () => walk.by(-1) },
     { key: '+', label: 'Wire after', hidden: true, act: () => walk.by(1) },
     { key: '9', also: ['f'], label: 'Flip', hidden: true, act: ring.turnOver, blocked: inPlug },

@@ -55,7 +55,10 @@ describe('the ends that are walked in a conversion', () => {
     expect(off.length).toBeGreaterThan(5);
     expect(off.every(({ now }) => now !== null)).toBe(true);
     const video = off.find(({ now }) => now === 'FC.CAM')!;
-    expect([endWords(bench, video), walkedWords(bench, video)]).toEqual(['╱ yellow off CAM', 'the yellow wire C2-3']);
+    expect([endWords(bench, video), walkedWords(bench, video)]).toEqual([
+      '╱ yellow off CAM',
+      'the yellow wire of the camera’s lead',
+    ]);
   });
 });
 

@@ -13,7 +13,7 @@ export function TickList({ bench }: { bench: Bench }) {
           <Box done={step.done} />
           <span>
             {stepWords(step, bench.state)}
-            {step.done ? ', done' : ''}
+            {step.done ? ' (done)' : ''}
           </span>
         </li>
       ))}

@@ -30,10 +30,10 @@ function doneLines({ state, job }: Bench): string[] {
   const passed = readings.filter(({ record }) => record.body.reading.verdict === 'pass').length;
   const faults = notesOf(state.log, 'fault').filter(own);
   return [
-    `${made} joints made, ${opened} opened`,
-    `${fitted} parts put in`,
-    `${passed} readings passed of ${readings.length}`,
-    faults.length === 0 ? 'no fault logged' : `${faults.length} faults: ${faults.map(faultWords).join('; ')}`,
+    `joints made: ${made}, opened: ${opened}`,
+    `parts put in: ${fitted}`,
+    `readings passed: ${passed} of ${readings.length}`,
+    faults.length === 0 ? 'no fault logged' : `faults: ${faults.map(faultWords).join('; ')}`,
   ];
 }
 

@@ -1,5 +1,5 @@
 /** Nothing open in this job: which checks passed, when, by whom. Never a word on whether the aircraft is safe. */
-import { notesOf, ofJob, openFaults } from '@junctor/core';
+import { notesOf, ofJob, openFaults, stepWords } from '@junctor/core';
 import { useSend } from '../../../api/queries';
 import { keys } from '../../../api/keys';
 import { useNavigate } from 'react-router';
@@ -10,6 +10,7 @@ import { places } from '../../../addresses';
 import { whenWords } from '../../../ui/when';
 import { commonAnswers } from '../commonAnswers';
 import { JobFrame } from '../../../bench/frame/JobFrame';
+import type { Bench } from '../../../bench/provider/bench';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
 
@@ -29,16 +30,18 @@ export function Done() {
     [keys.floor, keys.quad(), keys.quads(), keys.job()],
   );
   const faults = openFaults(log).length;
+  const against = closingAgainst(bench, faults);
   const shut = () => close.mutate({ id: bench.job.id }, { onSuccess: () => void navigate(places.floor) });
   const answers: Answer[] = [
     ...commonAnswers(bench, doors),
-    ...(bench.job.closedAt
-      ? []
-      : [{ key: '5', label: 'Close the job', act: shut, blocked: faults > 0 ? `${faults} faults are open` : null }]),
+    { key: '4', label: 'The sheet', act: () => doors.open(doors.places.sheet) },
     { key: '6', label: 'Quad book', act: () => void navigate(places.quadBook(bench.job.quadId)) },
-    { key: 'Enter', label: 'To the Floor', main: true, act: () => void navigate(places.floor) },
+    ...(bench.job.closedAt
+      ? [{ key: 'Enter', label: 'To the Floor', main: true, act: () => void navigate(places.floor) }]
+      : [{ key: 'Enter', also: ['5'], label: 'Close the job', main: true, act: shut, blocked: against }]),
   ];
   const underOf = () => {
+    if (against) return <strong role="alert">Close is dim: {against}.</strong>;
     if (close.error) return `Not closed: ${close.error.message}`;
     if (by)
       return `Limited power: ${by.person}, ${whenWords(by.doneAt)}. This says what was checked, nothing more. Iron parked wetted, and off.`;
@@ -50,7 +53,7 @@ export function Done() {
       shown={null}
       answers={answers}
       {...doneHands(bench)}
-      sentence={<strong>Every check planned here has passed, up to limited power</strong>}
+      sentence={<strong>{sentenceOf(bench)}</strong>}
       under={underOf()}
       crossing={
         <>
@@ -70,4 +73,17 @@ export function Done() {
       }
     />
   );
+}
+
+/** Why the job cannot be closed now, in words; null when it can. */
+function closingAgainst({ state }: Bench, faults: number): string | null {
+  if (state.short) return 'a short stands between + and −';
+  if (faults > 0) return `${faults} ${faults === 1 ? 'fault is' : 'faults are'} open`;
+  return state.current ? `next is: ${stepWords(state.current, state)}` : null;
+}
+
+function sentenceOf({ job, state }: Bench): string {
+  if (state.short) return 'Short between + and −. No battery.';
+  if (job.closedAt !== null) return `This job was closed ${whenWords(job.closedAt)}`;
+  return 'Everything of this job is done: close it';
 }

@@ -38,7 +38,7 @@ function LookingAt({ index }: { index: number }) {
     { key: '+', also: ['ArrowRight'], label: 'Ahead', act: () => look(index + 1) },
     { key: '[', label: 'Stretch before', act: () => look(ferrule(steps, index, -1)) },
     { key: ']', label: 'Stretch after', act: () => look(ferrule(steps, index, 1)) },
-    { key: 'Enter', also: ['Escape'], label: 'Back to now', main: true, act: () => leave() },
+    { key: 'Enter', also: ['Escape'], label: 'Back to now', main: true, act: () => leave(places.now) },
   ];
   return (
     <JobFrame

@@ -11,9 +11,9 @@ export function Now() {
   const step = state.current;
   const stopped = stoppedPower({ log: state.log, jobId: job.id });
   const [left, setLeft] = useState<string | null>(null);
-  if (step && stopped && left !== stopped.power.record.id)
+  if (step && job.closedAt === null && stopped && left !== stopped.power.record.id)
     return <PowerStopped step={step} stopped={stopped} onLeave={() => setLeft(stopped.power.record.id)} />;
-  if (!step) return <Done />;
+  if (!step || job.closedAt !== null) return <Done />;
   const { Screen } = screenOf(step);
   return <Screen key={step.id} step={step} />;
 }

@@ -1,7 +1,6 @@
-/** Problem: six big choices, then what to do about it. */
+/** Problem: six big choices, then what to do about it, at the joint that is meant. */
 import type { Note } from '@junctor/core';
-import { jointWords } from '@junctor/core';
-import { capital } from '../../../ui/capital';
+import { capital, jointWords, landedOn, splitJoint } from '@junctor/core';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
 import { useParams } from 'react-router';
@@ -24,6 +23,7 @@ export function Problem() {
       label: choice,
       act: () => doors.open(doors.places.whatToDo(choice)),
     })),
+    { key: '7', label: 'Find it', act: () => doors.open(doors.places.find) },
   ];
   return (
     <JobFrame
@@ -32,34 +32,37 @@ export function Problem() {
       answers={answers}
       {...shownHands(bench, current)}
       sentence={<strong>What is the problem?</strong>}
-      under="Keys 1 to 6. Nothing is recorded until you say what to do about it."
-      crossing={
-        <Fact>
-          <dt>last joint</dt>
-          <dd className="long">{lastJointWords(bench)}</dd>
-        </Fact>
-      }
+      under="Nothing is recorded until you say what to do about it."
+      crossing={<Meant bench={bench} joint={jointsMeant(bench)[0] ?? null} />}
     />
   );
 }
+
+/** So many joints are offered for rework. */
+const offered = 3;
 
 export function WhatToDo() {
   const { defect = 'other' } = useParams();
   const bench = useBench();
   const doors = useDoors();
-  const { current, target } = bench.state;
-  const joint = lastJoint(bench);
-  const redo = () => {
-    const look: Note = { saw: 'look', of: joint!, grade: 'redo', defects: [defect] };
+  const { current, asBuilt } = bench.state;
+  const joints = jointsMeant(bench).slice(0, offered);
+  const redo = (joint: string) => {
+    const look: Note = { saw: 'look', of: joint, grade: 'redo', defects: [defect] };
     bench.record([look], current?.id ?? null);
     doors.leave();
   };
   const answers: Answer[] = [
     { key: 'Escape', label: 'Close', act: () => doors.leave() },
-    { key: '1', label: 'Redo the last joint', act: redo, blocked: joint ? null : 'No joint has been made yet' },
-    { key: '2', label: 'Log a fault', act: () => doors.open(doors.places.fault(defect === 'other' ? '' : defect)) },
-    { key: '3', label: 'Change the plan', act: () => doors.open(doors.places.wiring(joint)) },
-    { key: '4', label: 'Take back the last record', act: () => doors.open(doors.places.takeBack) },
+    ...joints.map((joint, index): Answer => ({
+      key: String(index + 1),
+      label: `Redo ${jointWords(joint, asBuilt)}`,
+      act: () => redo(joint),
+    })),
+    { key: '5', label: 'Log a fault', act: () => doors.open(doors.places.fault(defect === 'other' ? '' : defect)) },
+    { key: '6', label: 'Change the plan', act: () => doors.open(doors.places.wiring(joints[0] ?? null)) },
+    { key: '7', label: 'Take back the last record', act: () => doors.open(doors.places.takeBack) },
+    { key: '9', label: 'Find it', act: () => doors.open(doors.places.find) },
   ];
   return (
     <JobFrame
@@ -72,22 +75,35 @@ export function WhatToDo() {
           <strong>{capital(defect)}</strong>: what is to be done?
         </>
       }
-      under={joint ? `The last joint is ${jointWords(joint, target)}.` : 'No joint has been made yet.'}
-      crossing={
-        <Fact>
-          <dt>last joint</dt>
-          <dd className="long">{lastJointWords(bench)}</dd>
-        </Fact>
+      under={
+        joints.length > 0
+          ? `Meant is ${jointWords(joints[0]!, asBuilt)}, unless another is chosen.`
+          : 'No joint has been made here yet.'
       }
+      crossing={<Meant bench={bench} joint={joints[0] ?? null} />}
     />
   );
 }
 
-function lastJoint(bench: Bench): string | null {
-  return bench.state.log.acts.flatMap(({ joints }) => joints).at(-1) ?? null;
+/** Joints that can be meant, likeliest first: that of the step, those just looked at, the last ones made. */
+function jointsMeant({ state: { current, log, asBuilt } }: Bench): string[] {
+  const own = current?.about.kind === 'joint' ? [current.subject] : [];
+  const looked = current?.about.kind === 'joints' ? current.about.joints : [];
+  const made = log.acts.flatMap(({ joints }) => joints).reverse();
+  return [...new Set([...own, ...made.filter((joint) => looked.includes(joint)), ...looked, ...made])].filter(
+    (joint) => {
+      const parts = splitJoint(joint);
+      const end = parts && asBuilt.build.wires[parts.wire]?.ends[parts.end];
+      return Boolean(end && landedOn(end) && end.by === 'solder');
+    },
+  );
 }
 
-function lastJointWords(bench: Bench): string {
-  const joint = lastJoint(bench);
-  return joint ? jointWords(joint, bench.state.target) : 'none yet';
+function Meant({ bench, joint }: { bench: Bench; joint: string | null }) {
+  return (
+    <Fact>
+      <dt>meant is</dt>
+      <dd className="long">{joint ? jointWords(joint, bench.state.asBuilt) : 'no joint yet'}</dd>
+    </Fact>
+  );
 }

@@ -34,8 +34,10 @@ export function Proved({ bench }: { bench: Bench }) {
 }
 
 function sentence(bench: Bench, { id, state, missing }: Gate): string {
-  if (state === 'blocking') return `${missing.length} steps open`;
-  const { steps, log } = bench.state;
+  if (state === 'not in this job') return 'not in this job: nothing of it was touched';
+  if (state === 'blocking')
+    return bench.state.short ? 'a short stands between + and −' : `${missing.length} steps open`;
+  const { steps, log, touches } = bench.state;
   const own = steps.filter(({ stretch }) => stretch === id);
   if (id === 'kit') {
     const lines = own.filter(({ verb }) => verb === 'count');
@@ -50,6 +52,9 @@ function sentence(bench: Bench, { id, state, missing }: Gate): string {
   }
   if (id === 'continuity') {
     const by = (reason: string) => own.filter((step) => step.verb === 'touch' && step.listed.reason === reason).length;
+    const asked = own.filter((step) => step.verb === 'touch').length;
+    if (touches.history.length > 0)
+      return `no short between the main leads; ${asked} touches on what this job opened; ${touches.history.length} not asked: what an earlier job read there is history`;
     return `no short between the main leads; ${by('ground') + 1} grounds joined to battery −; ${by('rail to ground')} rails clear of ground; ${by('sister phase')} phase pairs joined, ${by('phase to rail') / 2} phases clear of + and −`;
   }
   if (id === 'first power') {
@@ -59,9 +64,17 @@ function sentence(bench: Bench, { id, state, missing }: Gate): string {
       ? `limited power for ${power.onS} s at ${power.packV} V, ${seen} of ${power.signs.length} signs seen`
       : 'not powered';
   }
+  if (id === 'hand-over') return 'closed, weighed, handed over with its sheet';
   const joints = own.reduce(
     (sum, step) => sum + (step.verb === 'look' && step.about.kind === 'joints' ? lookedAt(step).length : 0),
     0,
   );
-  return `${joints} joints looked at and good`;
+  const came = own.filter(({ verb }) => verb === 'free' || verb === 'drop').length;
+  const plugs = own.filter((step) => step.verb === 'look' && step.about.kind === 'plug').length;
+  const pieces = [
+    joints > 0 && `${joints} ${joints === 1 ? 'joint' : 'joints'} looked at and good`,
+    plugs > 0 && `${plugs} ${plugs === 1 ? 'plug' : 'plugs'} looked into and home`,
+    came > 0 && `${came} taken off`,
+  ].filter(Boolean);
+  return pieces.join(', ') || 'nothing to look at';
 }

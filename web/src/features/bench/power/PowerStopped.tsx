@@ -3,7 +3,7 @@
  * into it.
  */
 import type { Step, StoppedPower } from '@junctor/core';
-import { signId } from '@junctor/core';
+import { signId, signWords } from '@junctor/core';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
 import { JobFrame } from '../../../bench/frame/JobFrame';
@@ -25,10 +25,11 @@ export function PowerStopped({ step, stopped, onLeave }: PowerStoppedProps) {
   const { power, seen, missing, meaning } = stopped;
   const { endedBy, onS, packV } = power.record.body;
   const all = seen.length + missing.length;
+  const expected = [...seen, ...missing];
   const heat = endedBy === 'heat';
   const symptom = heat
     ? 'Heat or smell at first power'
-    : `At first power not there: ${missing.map(({ sign }) => sign.says).join('; ')}`;
+    : `At first power not there: ${missing.map((sign) => signWords(sign, expected)).join('; ')}`;
   const answers: Answer[] = [
     { key: '0', also: ['Escape'], label: 'Once more, from the checks', act: onLeave },
     { key: 'Enter', label: 'Log the fault', main: true, act: () => doors.open(doors.places.fault(symptom)) },

@@ -1,6 +1,6 @@
 /** Signs of life with what has become of each: seconds, words, seen or not. */
 import type { ExpectedSign } from '@junctor/core';
-import { signId } from '@junctor/core';
+import { signId, signWords } from '@junctor/core';
 import styled from 'styled-components';
 import { Box } from '../../../bench/hands/Checklist';
 
@@ -42,7 +42,7 @@ export function SignList({
             <Box done={shown} />
             <small>{sign.sign.afterS} s</small>
             <span>
-              {sign.sign.says}
+              {signWords(sign, signs)}
               {shown ? ', seen' : ''}
             </span>
           </li>

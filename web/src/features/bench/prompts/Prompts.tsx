@@ -1,6 +1,6 @@
 /** Questions one after the other, answered by key or by number; the answers become one record. */
 import type { Range } from '@junctor/core';
-import { parseQuantity } from '@junctor/core';
+import { numberWords, parseQuantity } from '@junctor/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Answer } from '../../../ui/Answers';
@@ -24,6 +24,8 @@ export type NumberPrompt<Id extends string> = Asked<Id> & {
   unit: string;
   /** Beyond this nobody has ever seen it: it is asked again before it is taken. */
   possible: Range;
+  /** What a typical one shows: a number a thousand times off is asked again, in words. */
+  typical?: Range | undefined;
   /** Why the next question cannot be asked after this answer; null when it can. */
   objection?: (value: number) => string | null;
 };
@@ -88,9 +90,14 @@ function useTypedNumber(give: (value: string) => void) {
     setDoubted(value);
     setTyped('');
   };
-  const enter = ({ unit, possible, objection }: NumberPrompt<string>) => {
+  const enter = ({ unit, possible, typical, objection }: NumberPrompt<string>) => {
     const value = parseQuantity(typed, unit);
     if (value === null) return setProblem('A number is wanted, then Enter');
+    const meant = typical && doubted !== value ? slipOf(value, typical) : null;
+    if (meant !== null) {
+      const [said, other] = [value, meant].map((one) => `${numberWords(one)}${unit}`);
+      return askAgain(`${said}, not ${other}? If it is so, type it once more`, value);
+    }
     if ((value < possible[0] || value > possible[1]) && doubted !== value) {
       return askAgain(`${value} ${unit} is far from anything possible here. If it is so, type it once more`, value);
     }
@@ -119,6 +126,13 @@ function useTypedNumber(give: (value: string) => void) {
     },
   ];
   return { typed, problem, answersTo };
+}
+
+/** The number that was meant when it only fits after k or m, which somebody forgot; null when it fits as it is. */
+function slipOf(value: number, [low, high]: Range): number | null {
+  const fits = (one: number) => one >= low / 3 && one <= high * 3;
+  if (value === 0 || fits(value)) return null;
+  return [1e3, 1e-3, 1e6].map((factor) => value * factor).find(fits) ?? null;
 }
 
 /** "400" to "400k" to "400M" to "400m" to "400". */

@@ -1,5 +1,5 @@
 import type { StepOf } from '@junctor/core';
-import { jointName, landedOn } from '@junctor/core';
+import { cavityOrderWords, jointName, landedOn } from '@junctor/core';
 import { checklistHands } from '../../../bench/hands/checklistHands';
 import { asBuiltBench } from '../../../bench/hands/hands';
 import { jointHands } from '../../../bench/hands/jointHands';
@@ -12,7 +12,13 @@ export const drop = plainStep<StepOf<'drop'>>({
     const end = ends.findLastIndex((wireEnd) => landedOn(wireEnd) !== null);
     return end < 0 ? checklistHands(bench) : jointHands(asBuiltBench(bench), jointName(subject, end as 0 | 1));
   },
-  hint: () => 'Fresh solder, light touch, gentle pull: a pad that is tugged cold lifts. Then wick the pads clean.',
+  hint: ({ subject }, { state }) => {
+    const ends = state.asBuilt.build.wires[subject]?.ends ?? [];
+    const housed = ends.some(({ at }) => at.on === 'cavity');
+    return housed
+      ? `Lift the tongue of each contact with a blade, draw it out. ${cavityOrderWords}.`
+      : 'Fresh solder, light touch, gentle pull: a pad that is tugged cold lifts. Then wick the pads clean.';
+  },
   done: () => 'It is off',
   recorded: effectOf,
 });

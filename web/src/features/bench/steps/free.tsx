@@ -1,12 +1,24 @@
 /** A wire is on another pad than planned: what that means, and the two ways on: keep it there, or move it. */
 import type { StepOf } from '@junctor/core';
-import { landedOn, rebasePlan, padWords, splitJoint, wireWords } from '@junctor/core';
+import {
+  capital,
+  cavityOrderWords,
+  landedOn,
+  rebasePlan,
+  padWords,
+  socketOf,
+  splitJoint,
+  wireWords,
+} from '@junctor/core';
 import { useChangePlan } from '../../../api/queries';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
 import { Tag } from '../../../bench/frame/Tag';
 import { commonAnswers, whyAnswer } from '../commonAnswers';
 import { severityWord } from '../../../bench/frame/FindingsLine';
+import { checklistHands } from '../../../bench/hands/checklistHands';
+import { asBuiltBench } from '../../../bench/hands/hands';
+import { plugHands } from '../../../bench/hands/plugHands';
 import { madeJointHands, reallyOn } from '../../../bench/hands/jointHands';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import { effectOf, plainStep } from './plainStep';
@@ -14,14 +26,24 @@ import type { StepScreen } from './stepScreen';
 import type { Bench } from '../../../bench/provider/bench';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
-import { capital } from '../../../ui/capital';
 
 type FreeStep = StepOf<'free'>;
 
 /** A wire that the plan does not have simply comes off. */
 const plain = plainStep<FreeStep>({
-  hands: (bench, { subject }, options) => madeJointHands(bench, subject, options),
-  hint: () => 'Fresh solder, light touch, gentle pull: a pad that is tugged cold lifts.',
+  hands: (bench, { subject, about }, options) => {
+    const at = bench.state.asBuilt.build.wires[about.wire]?.ends[about.end].at;
+    if (!at) return checklistHands(bench);
+    const old = asBuiltBench(bench);
+    const socket = at.on === 'cavity' ? socketOf(at.housing, bench.state.asBuilt) : null;
+    if (at.on === 'cavity') return socket ? plugHands(old, socket.slot, socket.connector) : checklistHands(bench);
+    return madeJointHands(old, subject, options);
+  },
+  hint: ({ about }, bench) => {
+    const at = bench.state.asBuilt.build.wires[about.wire]?.ends[about.end].at;
+    if (at?.on === 'cavity') return `Lift the tongue a little with a blade, draw it out. ${cavityOrderWords}.`;
+    return stubWords(bench, about.wire);
+  },
   done: () => 'It is free',
   recorded: effectOf,
   crossing: ({ subject }, bench) => <NowOn joint={subject} bench={bench} />,
@@ -30,10 +52,20 @@ const plain = plainStep<FreeStep>({
 export const free: StepScreen<FreeStep> = { hands: plain.hands, Screen: FreeScreen };
 
 function FreeScreen({ step }: { step: FreeStep }) {
-  const { target } = useBench().state;
-  // The plan knows the wire: it went to another pad than planned, and the plan may follow.
-  const planned = splitJoint(step.subject)!.wire in target.build.wires;
-  return planned ? <KeepOrMove step={step} /> : <plain.Screen step={step} />;
+  const { target, asBuilt } = useBench().state;
+  // It went to another pad than planned, and the plan may follow; what comes off for good or for a new part may not.
+  const { wire, end } = step.about;
+  const planned = target.build.wires[wire] && landedOn(target.build.wires[wire].ends[end]);
+  const really = asBuilt.build.wires[wire] && landedOn(asBuilt.build.wires[wire].ends[end]);
+  const strayed = planned && really && planned !== really && step.group.kind !== 'what comes off';
+  return strayed ? <KeepOrMove step={step} /> : <plain.Screen step={step} />;
+}
+
+/** What becomes of the end that is free now. */
+function stubWords({ state: { target } }: Bench, wire: string): string {
+  const off = 'Fresh solder, light touch, gentle pull: a pad that is tugged cold lifts.';
+  const stays = target.build.wires[wire]?.ends.some(({ at }) => at.on === 'air');
+  return stays ? `${off} The end stays: sleeve it now.` : `${off} Wick the pad clean.`;
 }
 
 function NowOn({ joint, bench }: { joint: string; bench: Bench }) {

@@ -8,6 +8,8 @@ import { commonAnswers, whyAnswer } from '../commonAnswers';
 import { FindingsLine } from '../../../bench/frame/FindingsLine';
 import { jointHands } from '../../../bench/hands/jointHands';
 import { JobFrame } from '../../../bench/frame/JobFrame';
+import { insert } from '../land/insert';
+import { Minding } from '../land/Minding';
 import { RecipeFacts } from '../RecipeFacts';
 import type { StepScreen } from './stepScreen';
 import type { Bench } from '../../../bench/provider/bench';
@@ -15,11 +17,22 @@ import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
 
 export const land: StepScreen<StepOf<'land'>> = {
-  hands: (bench, { subject }, options) => jointHands(bench, subject, options),
+  hands: (bench, step, options) => {
+    const { about, subject } = step;
+    const at = bench.state.target.build.wires[about.wire]?.ends[about.end].at;
+    return at?.on === 'cavity' ? insert.hands(bench, step) : jointHands(bench, subject, options);
+  },
   Screen: LandScreen,
 };
 
 function LandScreen({ step }: { step: StepOf<'land'> }) {
+  const { target } = useBench().state;
+  const { about } = step;
+  const { at } = target.build.wires[about.wire]!.ends[about.end];
+  return at.on === 'terminal' ? <SolderScreen step={step} /> : <insert.Screen step={step} />;
+}
+
+function SolderScreen({ step }: { step: StepOf<'land'> }) {
   const bench = useBench();
   const doors = useDoors();
   const { target } = bench.state;
@@ -54,7 +67,12 @@ function LandScreen({ step }: { step: StepOf<'land'> }) {
         </>
       }
       under={<FindingsLine otherwise={neighbourLine(bench, ref)} />}
-      crossing={<RecipeFacts joint={step.subject} />}
+      crossing={
+        <>
+          <RecipeFacts joint={step.subject} />
+          <Minding wire={id} bench={bench} />
+        </>
+      }
     />
   );
 }

@@ -1,5 +1,5 @@
 /** A fault that was found, and what has been done at its place since: that mends it, no sentence does. */
-import type { StepOf } from '@junctor/core';
+import type { ActEntry, StepOf } from '@junctor/core';
 import { findFault, idsOf, mendingOf, recordWords, siteWords, stepWords } from '@junctor/core';
 import { BigLines } from '../../../ui/BigLines';
 import type { Answer } from '../../../ui/Answers';
@@ -16,7 +16,7 @@ type MendStep = StepOf<'mend'>;
 
 export const mend: StepScreen<MendStep> = { hands: mendHands, Screen: MendScreen };
 
-const shownAtMost = 8;
+const shownAtMost = 7;
 
 function mendHands(bench: Bench, { about }: MendStep): Hands {
   const { log, asBuilt } = bench.state;
@@ -44,11 +44,19 @@ function mendHands(bench: Bench, { about }: MendStep): Hands {
       body: (
         <BigLines
           label="What was done at its place"
-          lines={done.slice(-shownAtMost).map((act) => recordWords(act.record, bench.before(act.record.id)))}
+          lines={partsFirst(done)
+            .slice(0, shownAtMost)
+            .map((act) => recordWords(act.record, bench.before(act.record.id)))}
         />
       ),
     },
   };
+}
+
+/** Parts in and out say more than joints. */
+function partsFirst(acts: readonly ActEntry[]): ActEntry[] {
+  const isPart = ({ record: { body } }: ActEntry) => body.do === 'take off' || body.do === 'fit';
+  return [...acts.filter(isPart), ...acts.filter((act) => !isPart(act)).reverse()];
 }
 
 function MendScreen({ step }: { step: MendStep }) {

@@ -1,6 +1,6 @@
 /** Limited first power: what must happen, what is seen, seconds running; one record of it all. */
 import type { ExpectedSign, Note, StepOf } from '@junctor/core';
-import { expectedSigns, meaningOfMissing, notesOf, ofJob, signId, validPermit } from '@junctor/core';
+import { expectedSigns, meaningOfMissing, notesOf, ofJob, signId, signWords, validPermit } from '@junctor/core';
 import { useState } from 'react';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
@@ -78,7 +78,7 @@ function PowerScreen({ step }: { step: StepOf<'power'> }) {
         note: 'what that can mean, likeliest first',
         body: <BigLines label="What that can mean" lines={meaningOfMissing(walk.now ? [walk.now] : signs, signs)} />,
       }}
-      sentence={<Asked on={on} now={walk.now} />}
+      sentence={<Asked on={on} now={walk.now} signs={signs} />}
       under={
         step.blockedReason ?? 'No tone where one is due, heat or smell: off at once. Propellers are off, eyes covered.'
       }
@@ -108,12 +108,12 @@ function endedByOf(heat: boolean, all: boolean) {
   return 'sign';
 }
 
-function Asked({ on, now }: { on: boolean; now: ExpectedSign | null }) {
+function Asked({ on, now, signs }: { on: boolean; now: ExpectedSign | null; signs: readonly ExpectedSign[] }) {
   if (!on) return <strong>Plug in through the limiter. Hand on the plug</strong>;
   if (!now) return <strong>Pull the plug, then record</strong>;
   return (
     <>
-      Hand on the plug. Is it there: <strong>{now.sign.says}</strong>?
+      Hand on the plug. Is it there: <strong>{signWords(now, signs)}</strong>?
     </>
   );
 }

@@ -1,6 +1,16 @@
 /** What must be closed before the quad goes back: a fault proved mended, what the customer said, a point left open. */
-import type { Matter, Note, StepOf } from '@junctor/core';
-import { findFault, idsOf, mattersOf, provingOf, recordWords, stepWords } from '@junctor/core';
+import type { Entry, Matter, Note, StepOf } from '@junctor/core';
+import {
+  findFault,
+  heardWords,
+  idsOf,
+  isAcrossMains,
+  mattersOf,
+  provingOf,
+  recordWords,
+  stepWords,
+  terminalWords,
+} from '@junctor/core';
 import { BigLines } from '../../../ui/BigLines';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
@@ -18,7 +28,7 @@ type SettleStep = StepOf<'settle'>;
 
 export const settle: StepScreen<SettleStep> = { hands: settleHands, Screen: SettleScreen };
 
-const shownAtMost = 8;
+const shownAtMost = 6;
 
 function settleHands(bench: Bench, { about }: SettleStep): Hands {
   const { right } = handOverHands(bench);
@@ -30,9 +40,9 @@ function settleHands(bench: Bench, { about }: SettleStep): Hands {
       body: (
         <BigLines
           label="What shows it"
-          lines={shows
-            .slice(-shownAtMost)
-            .map(({ record }) => `${recordWords(record, bench.before(record.id))}, ${whenWords(record.doneAt)}`)}
+          lines={tellingFirst(shows, bench)
+            .slice(0, shownAtMost)
+            .map((entry) => showsWords(entry, bench))}
         />
       ),
     },
@@ -43,6 +53,24 @@ function settleHands(bench: Bench, { about }: SettleStep): Hands {
 function showing({ state: { log } }: Bench, record: string) {
   const fault = findFault(log, record);
   return fault ? provingOf(fault, log) : [];
+}
+
+/** Power, then the main leads, then the rest, newest first. */
+function tellingFirst(entries: readonly Entry[], bench: Bench): Entry[] {
+  const rank = ({ record: { id, body } }: Entry) => {
+    if ('saw' in body && body.saw === 'power') return 0;
+    const mains = 'saw' in body && body.saw === 'reading' && isAcrossMains(body.reading.touch, bench.before(id));
+    return mains ? 1 : 2;
+  };
+  return [...entries].reverse().sort((a, b) => rank(a) - rank(b));
+}
+
+function showsWords({ record }: Entry, bench: Bench): string {
+  const then = bench.before(record.id);
+  const { body } = record;
+  if (!('saw' in body) || body.saw !== 'reading') return `${recordWords(record, then)}, ${whenWords(record.doneAt)}`;
+  const { touch, heard } = body.reading;
+  return `${terminalWords(touch.black, then)} to ${terminalWords(touch.red, then)}: ${heardWords(heard)}, ${whenWords(record.doneAt)}`;
 }
 
 function SettleScreen({ step }: { step: SettleStep }) {

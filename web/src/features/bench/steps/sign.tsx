@@ -4,6 +4,10 @@ import { bandWords, expectationSchoolOf, judgeLoose, possible, slotTitle, passes
 import { useEffect, useState } from 'react';
 import { compute } from '../../../compute/compute';
 import { Board } from '../../../drawing/Board';
+import { isBoard } from '../../../bench/hands/jointHands';
+import { leadsHand } from '../../../bench/hands/leadsHand';
+import type { Bench } from '../../../bench/provider/bench';
+import type { Hand } from '../../../ui/Frame';
 import { Fact } from '../../../ui/Frame';
 import { Notice } from '../../../ui/Notice';
 import { askedAnswers, countedPart, notNow } from '../commonAnswers';
@@ -46,7 +50,7 @@ interface AskedProps {
 function Asked({ step, model, readings }: AskedProps) {
   const bench = useBench();
   const doors = useDoors();
-  const prompts = readings.map(({ mode, black, red, why }, index): Prompt<string> => {
+  const prompts = readings.map(({ mode, black, red, why, expected }, index): Prompt<string> => {
     const asks = `Black on ${black.printed}, red on ${red.printed}`;
     return mode === 'tone'
       ? { id: String(index), asks, hint: `Tone: ${why}.`, choices: lengthAnswers }
@@ -54,7 +58,9 @@ function Asked({ step, model, readings }: AskedProps) {
           id: String(index),
           asks,
           hint: `${mode === 'ohms' ? 'Ohms' : 'Diode'}: ${why}. Hold until it settles.`,
-          ...(mode === 'ohms' ? { unit: 'Ω', possible: possible.ohms } : { unit: 'V', possible: possible.diodeV }),
+          ...(mode === 'ohms'
+            ? { unit: 'Ω', possible: possible.ohms, typical: expected.band ?? undefined }
+            : { unit: 'V', possible: possible.diodeV }),
         };
   });
   const state = usePrompts(prompts, (given) =>
@@ -70,23 +76,11 @@ function Asked({ step, model, readings }: AskedProps) {
       answers={[...askedAnswers(bench, doors, state), notNow(bench, step), ...state.answers]}
       sentence={
         <>
-          <strong>{state.prompt.asks}</strong>, loose part
+          <strong>{state.prompt.asks}</strong>, {step.about.leadsOff ? `leads of ${step.subject} off` : 'loose part'}
         </>
       }
       under={state.problem ?? state.prompt.hint}
-      left={{
-        title: `${slotTitle(step.subject, bench.state.target)}, loose`,
-        note: model.name,
-        body: (
-          <Board
-            slot={step.subject}
-            model={model}
-            side={now.red.sides[0]!}
-            marks={new Map()}
-            rings={[now.black.id, now.red.id]}
-          />
-        ),
-      }}
+      left={isBoard(model) ? looseBoard(bench, step, model, now) : leadsHand(bench, step.subject, null)}
       crossing={
         <>
           <Fact>
@@ -123,6 +117,14 @@ function Asked({ step, model, readings }: AskedProps) {
       }
     />
   );
+}
+
+function looseBoard(bench: Bench, { subject }: SignStep, model: PartModel, { black, red }: LooseReading): Hand {
+  return {
+    title: `${slotTitle(subject, bench.state.target)}, loose`,
+    note: model.name,
+    body: <Board slot={subject} model={model} side={red.sides[0]!} marks={new Map()} rings={[black.id, red.id]} />,
+  };
 }
 
 /** What a typical part shows. */

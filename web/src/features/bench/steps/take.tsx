@@ -18,13 +18,24 @@ const others: readonly { key: string; label: string; to: To }[] = [
 export const take = plainStep<TakeStep>({
   hands: (bench, { subject }) =>
     subject in bench.state.asBuilt.build.slots ? partHands(asBuiltBench(bench), subject) : checklistHands(bench),
-  hint: (_step, { job }) =>
-    `Enter: it stays ${job.customer}’s. On its card: it stays with the quad. Bought in: it goes into our stores.`,
-  done: ({ subject }, { job }) => `${subject} is off: ${job.customer}’s`,
-  recorded: (step) => takenTo(step, 'customer'),
+  hint: (step, { job }) =>
+    decided(step)
+      ? 'Where it goes was said when it was decided.'
+      : `Enter: it stays ${job.customer}’s. On its card: it stays with the quad. Bought in: it goes into our stores.`,
+  done: (step, { job }) => (decided(step) ? `${step.subject} is off` : `${step.subject} is off: ${job.customer}’s`),
+  recorded: (step) => (decided(step) ? step.effect : takenTo(step, 'customer')),
   others: (step, bench) =>
-    others.map(({ key, label, to }): Answer => ({ key, label, act: () => bench.record(takenTo(step, to), step.id) })),
+    (decided(step) ? [] : others).map(({ key, label, to }): Answer => ({
+      key,
+      label,
+      act: () => bench.record(takenTo(step, to), step.id),
+    })),
 });
+
+/** Of a part that is replaced it was said before where the old one goes. */
+function decided({ effect }: TakeStep): boolean {
+  return effect.some((act) => act.do === 'take off' && act.to !== 'bench');
+}
 
 function takenTo({ effect }: TakeStep, to: To): readonly Act[] {
   return effect.map((act) => (act.do === 'take off' ? { ...act, to } : act));

@@ -7,7 +7,7 @@ import { effectOf, plainStep } from './plainStep';
 /** A plug of the old wiring is pulled. */
 export const unmate = plainStep<StepOf<'unmate'>>({
   hands: (bench, { subject }) => mateHands(asBuiltBench(bench), subject) ?? checklistHands(bench),
-  hint: () => 'By the housing, never by the wires.',
+  hint: () => 'Pack off, USB off, stored charge bled. By the housing, never by the wires.',
   done: () => 'Pulled',
   recorded: effectOf,
 });

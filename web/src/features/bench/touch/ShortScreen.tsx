@@ -35,9 +35,13 @@ const Field = styled.main`
 
 export function ShortScreen(props: StopProps) {
   const [seen, setSeen] = useState(false);
+  return seen ? <StopScreen {...props} /> : <ShortField onFind={() => setSeen(true)} />;
+}
+
+/** Wherever it was read. */
+export function ShortField({ onFind }: { onFind: () => void }) {
   const page = useRef<HTMLElement>(null);
   useFocusStart(page);
-  if (seen) return <StopScreen {...props} />;
   return (
     <Field role="alert" ref={page}>
       <title>Short between + and −. No battery · Junctor</title>
@@ -45,7 +49,7 @@ export function ShortScreen(props: StopProps) {
       <p>No battery.</p>
       <p>Find it first.</p>
       <div>
-        <AnswerRow answers={[{ key: 'Enter', label: 'Find it', main: true, act: () => setSeen(true) }]} />
+        <AnswerRow answers={[{ key: 'Enter', label: 'Find it', main: true, act: onFind }]} />
       </div>
     </Field>
   );

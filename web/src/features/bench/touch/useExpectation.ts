@@ -16,7 +16,7 @@ export function useExpectation({ id, listed: { touch } }: StepOf<'touch'>) {
     gcTime: 60_000,
     queryFn: async () => {
       const { chargeV, pauseS } = chargeBefore(state.log, new Date().toISOString());
-      const request = { models: catalogue.models, target: job.plan.target, touch, meter, chargeV, pauseS };
+      const request = { models: catalogue.models, build: state.asBuilt.build, touch, meter, chargeV, pauseS };
       return { expectation: await compute().expectation(request), request };
     },
   });
