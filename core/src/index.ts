@@ -151,7 +151,7 @@ export { swapModel } from './facts/plan/swapModel';
 export type { KitLine } from './planning/kit/kitLine';
 export { kitList } from './planning/kit/kitList';
 export type { Pick } from './planning/kit/pick';
-export { pickFor, takesFor } from './planning/kit/pick';
+export { pickFor, takesFor, insteadFor } from './planning/kit/pick';
 export { voltageWindow } from './work/intake/voltageWindow';
 export { expectedLoss, failureChance, motorRisks } from './work/intake/motorRisk';
 export type { Grade } from './work/intake/grade';

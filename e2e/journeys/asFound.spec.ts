@@ -65,9 +65,9 @@ test('a wrong pad found on an incoming quad', async ({ page, shop }) => {
     await press(page, 'Escape');
     await expect(sentence(page)).toContainText('cable tie');
     await press(page, ']');
-    for (let count = 0; count < 40 && !/off FC B\+|red wire out/.test(await sentence(page).innerText()); count++)
+    for (let count = 0; count < 40 && !/red wire off .*B\+/.test(await sentence(page).innerText()); count++)
       await press(page, '+');
-    await expect(sentence(page)).toContainText(/Looking: Take the red wire out/);
+    await expect(sentence(page)).toContainText(/Looking: Take the red wire off .*B\+/);
   });
 });
 
@@ -92,7 +92,7 @@ test('a finding is waived by whoever may', async ({ page, shop }) => {
   });
 
   await test.step('what will not work only by a lead', async () => {
-    await toWire(page, /the yellow wire\? Planned: TX/);
+    await toWire(page, /the yellow wire of the receiver’s lead\? Planned: TX/);
     for (let count = 0; count < 20 && !(await under(page).innerText()).includes('would not work yet'); count++)
       await press(page, 'ArrowUp');
     await press(page, 'Enter');

@@ -36,11 +36,11 @@ test('analogue to digital video', async ({ page, shop }) => {
       .setInputFiles({ name: 'old.png', mimeType: 'image/png', buffer: await page.screenshot() });
     await expect(sentence(page)).toContainText('Unplug');
     await expect(page.getByRole('region', { name: /Left hand/ })).toBeVisible();
-    await enterUntil(page, /^Take the .* wire out, off/);
+    await enterUntil(page, /^Take the white wire off/);
     await expect(under(page)).toContainText('a pad that is tugged cold lifts');
-    await enterUntil(page, /^Take the receiver off$/);
+    await enterUntil(page, /^Take the old receiver off$/);
     await answer(page, '1');
-    await enterUntil(page, /^Take the video unit off$/);
+    await enterUntil(page, /^Take the old video unit off$/);
     await answer(page, 'Enter');
     await expect(page.getByRole('status')).toHaveText(/^saved/);
     const log = await logOf(page, shop.url, await quadId(page, shop.url, 'Culvert'));

@@ -11,6 +11,7 @@ import {
   takeUp,
   under,
 } from '../support/bench';
+import { typeInto } from '../support/forms';
 import { expect, test } from '../support/shop';
 
 test('corrections, an open fault, a short', async ({ page, shop }) => {
@@ -38,27 +39,32 @@ test('corrections, an open fault, a short', async ({ page, shop }) => {
     await expect(sentence(page)).toContainText('Solder lead B of motor M3');
   });
 
-  await test.step('a fault left open is mended from the book', async () => {
+  await test.step('a fault left open stands in the book, leads back into its job, and no sentence closes it', async () => {
     await press(page, '*');
     await press(page, '2');
-    await press(page, '2');
+    await press(page, '5');
     await expect(page.getByLabel('What was seen or heard')).toHaveValue('pad lifted');
     await page.keyboard.press('Enter');
     await expect(sentence(page)).toContainText('Solder lead B of motor M3');
     const id = await quadId(page, shop.url, 'Vineyard');
     await page.goto(`${shop.url}/quads/${id}/book`);
     await expect(page.getByRole('heading', { name: 'Faults: 1, 1 open' })).toBeVisible();
-    await page.getByLabel('Mended: what was done').focus();
-    await page.keyboard.type('pad glued down, wire to the hole beside it');
+    await page.getByRole('link', { name: 'Open it in its job' }).focus();
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('heading', { name: 'Faults: 1, 0 open' })).toBeVisible();
-    await expect(page.getByRole('article')).toContainText('pad glued down');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Tell the fault better');
+    await typeInto(page, 'What was done', 'pad glued down, wire to the hole beside it');
+    await page.keyboard.press('Enter');
+    await page.goto(`${shop.url}/quads/${id}/book`);
+    await expect(page.getByRole('article').last()).toContainText('pad glued down');
+    await expect(page.getByRole('heading', { name: 'Faults: 1, 1 open' })).toBeVisible();
   });
 
   await test.step('a short between the main leads fills the screen, and closes power', async () => {
     await page.goto(shop.url);
     await takeUp(page);
-    await enterUntil(page, /Volts across the main leads/);
+    await enterUntil(page, /^Mend the fault: pad lifted/);
+    await answer(page, 'Enter');
+    await expect(sentence(page)).toHaveText('Volts across the main leads');
     for (const key of '0') await press(page, key);
     await press(page, 'Enter');
     await press(page, '0');
@@ -86,6 +92,6 @@ test('corrections, an open fault, a short', async ({ page, shop }) => {
       },
     });
     expect(asked.status()).toBe(409);
-    expect(JSON.stringify(await asked.json())).toContain('does not stop');
+    expect(JSON.stringify(await asked.json())).toContain('Short between + and −');
   });
 });

@@ -41,6 +41,10 @@ test('a job from the Floor to the logged fault', async ({ page, shop }) => {
     await expect(sentence(page)).toHaveText('Look at the 3 joints of motor M3');
     await press(page, '2');
     await answer(page, '2');
+    await expect(sentence(page)).toHaveText('What is wrong with lead B of motor M3 on ESC C3?');
+    await answer(page, '1');
+    await expect(sentence(page)).toHaveText('Between which pads is the bridge?');
+    await answer(page, '1');
     await expect(sentence(page)).toContainText('Rework the joint: lead B of motor M3 on ESC C3');
     await answer(page, 'Enter');
     await expect(sentence(page)).toHaveText('Look at the 3 joints of motor M3');
@@ -107,26 +111,24 @@ test('a job from the Floor to the logged fault', async ({ page, shop }) => {
     for (let sign = 0; sign < 6; sign++) await answer(page, 'Enter');
     await expect(sentence(page)).toHaveText('Pull the plug, then record');
     await answer(page, 'Enter');
-    await expect(sentence(page)).toHaveText('Every check planned here has passed, up to limited power');
+    await expect(sentence(page)).toHaveText('Weigh the quad dry: no pack, no propellers');
   });
 
   await test.step('a fault is logged and found in the quad’s book, with who and when', async () => {
     await press(page, '*');
     await press(page, '3');
-    await press(page, '2');
+    await press(page, '5');
     await expect(page.getByLabel('What was seen or heard')).toHaveValue('will not flow');
     await typeInto(page, 'Why, as far as known', 'tip too small for the plane');
-    await page.keyboard.press('Tab');
-    await page.keyboard.type('wide tip, joint remade');
+    await typeInto(page, 'What was done', 'wide tip, joint remade');
     await page.keyboard.press('Tab');
     await page.keyboard.type('9');
-    await page.keyboard.press('Tab');
-    await page.keyboard.press('ArrowRight');
     await page.keyboard.press('Enter');
-    await expect(sentence(page)).toHaveText('Every check planned here has passed, up to limited power');
-    await press(page, '6');
-    await expect(page.getByRole('heading', { name: 'Faults: 1, 0 open' })).toBeVisible();
-    await expect(page.getByRole('article')).toContainText('will not flow: mended');
+    await expect(sentence(page)).toHaveText('Mend the fault: will not flow');
+    const id = await quadId(page, shop.url, 'Vineyard');
+    await page.goto(`${shop.url}/quads/${id}/book`);
+    await expect(page.getByRole('heading', { name: 'Faults: 1, 1 open' })).toBeVisible();
+    await expect(page.getByRole('article')).toContainText('will not flow: open');
     await expect(page.getByRole('article')).toContainText('Bram Tolley');
   });
 

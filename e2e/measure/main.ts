@@ -3,7 +3,20 @@
  * whose name begins so.
  */
 import type { Measurement } from '@junctor/proof';
-import { conversions, growth, labels, models, pace, planner, remedies, rules, tones, unseen } from '@junctor/proof';
+import {
+  conversions,
+  growth,
+  labels,
+  models,
+  pace,
+  planner,
+  remedies,
+  replacements,
+  rules,
+  tones,
+  unseen,
+  wholeHistories,
+} from '@junctor/proof';
 import { firstLoad } from './firstLoad';
 import { floor } from './floor';
 import { pageOfJob } from './page';
@@ -22,6 +35,8 @@ const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   models,
   tones,
   pace,
+  replacements,
+  histories: wholeHistories,
   'growing log': growth,
   floor,
   stores,

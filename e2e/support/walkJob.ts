@@ -60,8 +60,18 @@ async function fingerprint(page: Page): Promise<string> {
   return [await sentence(page).innerText(), await under(page).innerText(), ...row].join('|');
 }
 
-/** The keys that answer what is shown now. */
+/** The keys that answer what is shown now; a permit waits until all is saved. */
 async function keysFor(page: Page): Promise<string[]> {
+  let keys: string[] | null = null;
+  await expect
+    .poll(async () => (keys = await usableKeys(page)), {
+      message: `no usable key at “${await sentence(page).innerText()}”`,
+    })
+    .not.toBeNull();
+  return keys!;
+}
+
+async function usableKeys(page: Page): Promise<string[] | null> {
   const usable = page.locator('main button[aria-keyshortcuts]:not([aria-disabled="true"])');
   const keys = await usable.evaluateAll((buttons) =>
     buttons.map((button) => [button.getAttribute('aria-keyshortcuts')!, (button as HTMLElement).innerText] as const),
@@ -77,7 +87,7 @@ async function keysFor(page: Page): Promise<string[]> {
   if (main.includes('…')) return [...(await number(page, said)), 'Enter'];
   if (labelOf.has('Enter')) return ['Enter'];
   if (labelOf.has('1')) return ['1'];
-  throw new Error(`no usable key at “${said}”: ${[...labelOf].join('; ')}`);
+  return null;
 }
 
 const toneKeys: readonly (readonly [string, string])[] = [

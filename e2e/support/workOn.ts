@@ -5,7 +5,7 @@
 import type { JobSheet, PartModel, QuadRecord } from '@junctor/core';
 import { makeCatalogue } from '@junctor/core';
 import { shippedMeter, shippedModels } from '@junctor/catalogue';
-import { bodiesFor, record, startWalk } from '@junctor/demo';
+import { doStep, startWalk } from '@junctor/demo';
 import type { Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 import { v7 } from 'uuid';
@@ -44,7 +44,7 @@ export async function workUntil(page: Page, url: string, quad: string, verb: str
   const startMs = Math.max(Date.now(), ...records.map(({ doneAt }) => Date.parse(doneAt))) + 1000;
   let walk = startWalk(bench, startMs, records);
   for (let step = walk.state.current; step && step.verb !== verb; step = walk.state.current) {
-    walk = record(bench, walk, step, bodiesFor(bench, walk, step));
+    walk = doStep(bench, walk, step);
   }
   // All of it has just been done: what hands do next must not lie before it by the clock.
   const doneAt = new Date().toISOString();

@@ -1,6 +1,7 @@
 /** The benchmarks that need no browser; each gives its figures with their bars. */
 export { conversions } from './benchmarks/conversion';
 export { growth } from './benchmarks/growth';
+export { wholeHistories } from './benchmarks/histories';
 export { labels } from './benchmarks/labels';
 export type { Measurement } from './benchmarks/measurement';
 export { atMost } from './benchmarks/measurement';
@@ -8,6 +9,7 @@ export { models } from './benchmarks/models';
 export { pace } from './benchmarks/pace';
 export { planner } from './benchmarks/planner';
 export { remedies } from './benchmarks/remedies';
+export { replacements } from './benchmarks/replacements';
 export { rules } from './benchmarks/rules';
 export { median } from './benchmarks/timed';
 export { tones } from './benchmarks/tones';

@@ -147,6 +147,7 @@ const note = {
       .items(Joi.object({ stock: id, quantity: amount }))
       .max(20),
     parts: Joi.array().items(id).max(40),
+    instead: printable(120).trim().min(1).optional(),
   },
   weight: { what: key, grams: Joi.number().min(0).max(100000) },
   signature: { slot: key, part: id.allow(null), readings: Joi.array().items(signatureReading).min(1).max(60) },

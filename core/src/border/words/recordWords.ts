@@ -81,7 +81,7 @@ function noteWords(body: Note, now: Assembly): string {
     case 'waiver':
       return `waived: ${body.finding.slice(0, body.finding.indexOf(':'))}, ${body.reason}`;
     case 'kit':
-      return `counted in: ${body.have} of ${body.wanted}, ${body.line.replaceAll(':', ' ')}${body.have < body.wanted ? ', short' : ''}`;
+      return `counted in: ${body.have} of ${body.wanted}, ${body.line.replaceAll(':', ' ')}${body.have < body.wanted ? ', short' : ''}${body.instead ? `, taken instead: ${body.instead}` : ''}`;
     case 'weight':
       return `weighed ${body.what}: ${body.grams} g`;
     case 'signature':

@@ -57,6 +57,8 @@ export type Note =
       have: number;
       takes: readonly { stock: Id; quantity: number }[];
       parts: readonly Id[];
+      /** What was taken in its place. */
+      instead?: string;
     }
   | { saw: 'weight'; what: string; grams: number }
   | { saw: 'signature'; slot: Slot; part: Id | null; readings: readonly SignatureReading[] }

@@ -93,3 +93,23 @@ function donorsFor(line: KitLine, stock: readonly StockLine[]): StockLine[] {
   if (kind === 'lead') return offcuts.filter(({ doc }) => doc.family === first && doc.ways === Number(second));
   return [];
 }
+
+/** By how many names two lines must agree to stand for each other: a wire by its gauge, a screw by its thread. */
+const alikeBy: Readonly<Record<string, number>> = { tie: 1, sleeve: 1, tape: 1, wire: 2, screw: 2 };
+
+/** What the stock holds that would do in a line's place, the nearest in size; null when there is nothing of its sort. */
+export function insteadFor(line: KitLine, stock: readonly StockLine[]): StockLine | null {
+  const own = line.key.split(':');
+  const alike = alikeBy[own[0]!];
+  if (alike === undefined) return null;
+  const size = (key: string) => Number(key.split(':').at(-1)) || 0;
+  const others = stock.filter(
+    ({ key, offcut, onHand }) =>
+      !offcut &&
+      key !== line.key &&
+      onHand >= line.needed &&
+      own.slice(0, alike).every((name, index) => key.split(':')[index] === name),
+  );
+  const off = ({ key }: StockLine) => Math.abs(size(key) - size(line.key));
+  return others.reduce<StockLine | null>((best, one) => (!best || off(one) < off(best) ? one : best), null);
+}

@@ -13,6 +13,7 @@ export function likelySites({ state }: Bench, known: FaultEntry | null): Site[] 
     const { black, red } = current.about.listed.touch;
     own.push({ between: [black, red] });
   }
+  if (current?.about.kind === 'joint') own.push({ wire: current.about.wire, end: current.about.end });
   const leads = short ? mainLeads(asBuilt) : null;
   if (leads) own.push({ between: [leads.plus, leads.minus] });
   const joints = [...new Set(log.acts.flatMap(({ joints: made }) => made))].reverse();

@@ -1,39 +1,18 @@
 /** The kit table: one line of the pick list at a time, with where it lies and whether it is enough. */
 import type { StepOf } from '@junctor/core';
-import { amountWords, kitUse, notesOf, possible, pickFor, stepWords, takesFor } from '@junctor/core';
-import styled from 'styled-components';
+import { amountWords, kitUse, possible, insteadFor, pickFor, stepWords, takesFor } from '@junctor/core';
 import { useParts, useStock } from '../../../api/stores';
 import type { Answer } from '../../../ui/Answers';
-import type { Hand } from '../../../ui/Frame';
 import { Fact } from '../../../ui/Frame';
+import { countedHand, needsHand } from '../kit/kitHands';
 import { commonAnswers } from '../commonAnswers';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import type { StepScreen } from './stepScreen';
 import { Typed, usePrompts } from '../prompts/Prompts';
 import { useState } from 'react';
-import type { Bench } from '../../../bench/provider/bench';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
-import { Words } from '../../../ui/layout';
 
-const Lines = styled.ol`
-  font-size: 18px;
-  line-height: 30px;
-  padding-top: 8px;
-  li {
-    display: grid;
-    grid-template-columns: 26px minmax(0, 1fr) auto;
-    gap: 8px;
-    white-space: nowrap;
-  }
-  li span {
-    overflow: hidden;
-    text-overflow: ellipsis;
-  }
-  li[data-now='true'] {
-    font-weight: 700;
-  }
-`;
 const stateWords = { enough: 'enough', short: 'short', used: 'enough, used', 'not listed': 'count by eye' } as const;
 
 export const count: StepScreen<StepOf<'count'>> = {
@@ -104,8 +83,25 @@ function CountScreen({ step }: { step: StepOf<'count'> }) {
       ],
       step.id,
     );
-  const common = commonAnswers(bench, doors).filter(({ key }) => !typing || key === '*');
   const short = pick.state === 'short';
+  const instead = short ? insteadFor(line, stock.data ?? []) : null;
+  const takeInstead = () =>
+    instead &&
+    bench.record(
+      [
+        {
+          saw: 'kit',
+          line: line.key,
+          wanted: line.needed,
+          have: line.needed,
+          takes: [{ stock: instead.id, quantity: line.needed }],
+          parts: [],
+          instead: instead.name,
+        },
+      ],
+      step.id,
+    );
+  const common = commonAnswers(bench, doors).filter(({ key }) => !typing || key === '*');
   const use = kitUse(line, bench.state.steps, bench.state.target);
   const answers: Answer[] = typing
     ? [...common, { key: 'Escape', label: 'Not that', act: () => setTyping(false) }, ...number.answers]
@@ -113,6 +109,7 @@ function CountScreen({ step }: { step: StepOf<'count'> }) {
         ...common,
         { key: '5', label: 'Another number…', act: () => setTyping(true) },
         ...(donor ? [{ key: '7', label: `Offcut: ${donor.name}`, act: () => void takeDonor() }] : []),
+        ...(instead ? [{ key: '6', label: `Instead: ${instead.name}`, act: () => void takeInstead() }] : []),
         { key: '9', label: 'All the rest as listed', act: rest },
         {
           key: 'Enter',
@@ -177,65 +174,5 @@ function CountScreen({ step }: { step: StepOf<'count'> }) {
           : countedHand(bench)
       }
     />
-  );
-}
-
-function needsHand(bench: Bench, current: string): Hand {
-  return { title: 'what the build needs', note: 'in picking order', body: <Needs bench={bench} current={current} /> };
-}
-
-function countedHand(bench: Bench): Hand {
-  return { title: 'what is on the table', note: 'counted in', body: <Counted bench={bench} /> };
-}
-
-function Needs({ bench, current }: { bench: Bench; current: string }) {
-  const lines = bench.state.steps.filter((step) => step.verb === 'count');
-  const at = lines.findIndex((step) => step.subject === current);
-  const from = Math.max(0, Math.min(at - 3, lines.length - 11));
-  return (
-    <Lines start={from + 1}>
-      {lines.slice(from, from + 11).map((step) => {
-        const glyphOf = () => {
-          if (step.subject === current) return '►';
-          if (step.done) {
-            if (step.blockedReason) return '▲';
-            return '●';
-          }
-          return '○';
-        };
-        return (
-          <li key={step.id} data-now={step.subject === current}>
-            <span aria-hidden>{glyphOf()}</span>
-            <span>{step.line.name}</span>
-            <span>{amountWords(step.line.needed, step.line.unit)}</span>
-          </li>
-        );
-      })}
-    </Lines>
-  );
-}
-
-function Counted({ bench }: { bench: Bench }) {
-  const counted = notesOf(bench.state.log, 'kit')
-    .filter(({ record }) => record.jobId === bench.job.id)
-    .slice(-11)
-    .reverse();
-  const names = new Map(
-    bench.state.steps.flatMap((step) => (step.verb === 'count' ? [[step.subject, step.line] as const] : [])),
-  );
-  if (counted.length === 0) return <Words>Nothing yet. What is counted in stands here.</Words>;
-  return (
-    <Lines>
-      {counted.map(({ record: { id, body } }) => (
-        <li key={id}>
-          <span aria-hidden>{body.have < body.wanted ? '▲' : '●'}</span>
-          <span>{names.get(body.line)?.name ?? body.line}</span>
-          <span>
-            {amountWords(body.have, names.get(body.line)?.unit ?? 'pieces')}
-            {body.have < body.wanted ? ', short' : ''}
-          </span>
-        </li>
-      ))}
-    </Lines>
   );
 }

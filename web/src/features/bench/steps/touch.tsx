@@ -1,6 +1,6 @@
 /** One touch of the meter: where the probes go; what a good build shows is said once the answer is given. */
 import type { Expectation, Heard, Length, StepOf } from '@junctor/core';
-import { anchorsFor, coreVersion, judgeReading, lastReading, terminalWords, toneWords } from '@junctor/core';
+import { anchorsFor, coreVersion, judgeReading, lastReading, probeWords, toneWords } from '@junctor/core';
 import { useState } from 'react';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import { probeHands } from '../../../bench/hands/probeHands';
@@ -91,8 +91,8 @@ function Listening({ step, onJudged }: { step: TouchStep; onJudged: () => void }
       {...probeHands(bench, probes)}
       sentence={
         <>
-          {again ? 'Once more: b' : 'B'}lack on <Tag at={probes.black}>{terminalWords(probes.black, target)}</Tag>, red
-          on <Tag at={probes.red}>{terminalWords(probes.red, target)}</Tag>
+          {again ? 'Once more: b' : 'B'}lack on <Tag at={probes.black}>{probeWords(probes.black, target)}</Tag>, red on{' '}
+          <Tag at={probes.red}>{probeWords(probes.red, target)}</Tag>
         </>
       }
       under={
