@@ -1,6 +1,6 @@
 /**
- * The culvert inspector, from its kit to its close by the keyboard alone: a part short, a wire on the wrong pad, a bridge
- * at a look, contacts moved in a plug that was mated, ten signs at first power.
+ * The culvert inspector, from its kit to its close by the keyboard alone: a part short, a wire on the wrong pad, a
+ * bridge at a look, contacts moved in a plug that was mated, ten signs at first power.
  */
 import { answer, logOf, press, quadId, readable, sentence, signIn, under } from '../support/bench';
 import { expect, test } from '../support/shop';

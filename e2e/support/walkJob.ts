@@ -7,7 +7,7 @@ import type { Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 import { jobNamed, press, sentence, under } from './bench';
 
-export interface Seen {
+interface Seen {
   sentences: string[];
   keys: number;
 }

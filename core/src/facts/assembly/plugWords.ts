@@ -73,7 +73,7 @@ export function leadWords(bundle: string, assembly: Assembly): string {
 }
 
 /** The part that a lead came with: where a housing of its own goes, else where its wires are soldered. */
-export function slotOfLead(bundle: string, assembly: Assembly): Slot | null {
+function slotOfLead(bundle: string, assembly: Assembly): Slot | null {
   const wires = Object.values(assembly.build.wires).filter((wire) => wire.bundle === bundle);
   const housings = wires.flatMap(({ ends }) => ends.flatMap(({ at }) => (at.on === 'cavity' ? [at.housing] : [])));
   const own = housings.filter((housing) => wiresIn(housing, assembly).every((wire) => wire.bundle === bundle));

@@ -97,7 +97,7 @@ function donorsFor(line: KitLine, stock: readonly StockLine[]): StockLine[] {
 /** By how many names two lines must agree to stand for each other: a wire by its gauge, a screw by its thread. */
 const alikeBy: Readonly<Record<string, number>> = { tie: 1, sleeve: 1, tape: 1, wire: 2, screw: 2 };
 
-/** What the stock holds that would do in a line's place, the nearest in size; null when there is nothing of its sort. */
+/** What the stock holds that would do in a line's place, the nearest in size; null where there is nothing alike. */
 export function insteadFor(line: KitLine, stock: readonly StockLine[]): StockLine | null {
   const own = line.key.split(':');
   const alike = alikeBy[own[0]!];

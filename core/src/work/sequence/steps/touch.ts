@@ -28,8 +28,8 @@ export const touch: StepKind<TouchStep> = {
     })),
   state: ({ listed }, job) => {
     const last = lastNote(job, 'reading', touchKey(listed.touch));
-    if (job.short && isOfMainLeads(listed.reason) && (!last || last.madeSeq <= job.short.madeSeq))
-      return open('A short was read between them', job.short.record.id);
+    if (isOfMainLeads(listed.reason) && shortSince(last, job))
+      return open('A short was read between them', job.short!.record.id);
     if (!last) return open();
     const spoiled = reopenedBy(last, listed, job);
     if (spoiled) return open('Worked on since it was read', spoiled);
@@ -44,6 +44,13 @@ export const touch: StepKind<TouchStep> = {
   why: ({ listed }) => whyTouch[listed.reason],
   takesS: () => 5,
 };
+
+/** A short stands that this reading neither followed nor is; what it said itself is said by its verdict. */
+function shortSince(last: NoteOf<'reading'> | null, { short }: JobContext): boolean {
+  if (!short) return false;
+  if (last?.record.id === short.record.id) return last.record.body.reading.verdict !== 'stop';
+  return !last || last.madeSeq <= short.madeSeq;
+}
 
 /**
  * The record that makes a reading stale, or null. Main-lead readings stand on every act, and on power that went wrong.

@@ -9,7 +9,7 @@ import type { Draft, StepKind } from '../step';
 import { done, open } from '../step';
 import { untilWorkBegins } from '../untilWorkBegins';
 
-export const craftWeights = ['dry', 'with pack'] as const;
+const craftWeights = ['dry', 'with pack'] as const;
 
 type WeighStep = Draft<'weigh', SlotAbout | { kind: 'craft'; as: (typeof craftWeights)[number] }>;
 
