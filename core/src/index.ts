@@ -241,3 +241,4 @@ export { replacementOf } from './work/sequence/replacementWork';
 export type { SheetSection } from './border/words/customerSheet';
 export { customerSheet } from './border/words/customerSheet';
 export { betweenWords, partsBetween } from './judgement/diagnosis/between';
+export { touchKey } from './facts/log/noteSubject';

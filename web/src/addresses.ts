@@ -42,6 +42,7 @@ export function jobPlaces(jobId: string) {
     isolate: `${at}/find/isolate`,
     replace: (slot: string | null = null) => (slot === null ? `${at}/replace` : `${at}/replace/${part(slot)}`),
     powered: `${at}/find/powered`,
+    seen: `${at}/find/seen`,
     handOn: (record: string) => `${at}/hand-on/${part(record)}`,
     openPoint: `${at}/open-point`,
     sheet: `${at}/sheet`,

@@ -46,6 +46,7 @@ const inJob: RouteObject[] = [
   at('find', bench.page('FindIt')),
   at('find/read', bench.page('ReadAnywhere')),
   at('find/isolate', bench.page('Isolate')),
+  at('find/seen', bench.page('Seen')),
   at('find/powered', bench.page('Powered')),
   at('replace/:slot?', bench.page('ReplacePart')),
   at('hand-on/:record', bench.page('HandOn')),

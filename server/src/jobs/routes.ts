@@ -95,7 +95,7 @@ async function draftFromBook(
   if (draft) return draft;
   const message =
     'Its book is empty: nothing was ever recorded of this quad. Take a template or a build file, and say that it comes in wired';
-  throw new ApiError(422, 'book.empty', message, { path: 'plan.book' });
+  throw new ApiError(422, 'book.empty', message);
 }
 
 /** @throws {ApiError} 409 while steps or faults of the job are open. */

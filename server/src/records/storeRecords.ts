@@ -78,6 +78,14 @@ function refuseForged({ body, personId }: SentRecord, index: number, signedIn: s
     const message = `The catalogue has no part model ${model} revision ${revision}`;
     throw new ApiError(422, 'model.unknown', message, { path: `${path}.body.fitted` });
   }
+  if ('saw' in body && body.saw === 'power' && body.verdict === 'pass') {
+    // An end that nobody expected is never a pass.
+    const unseen = body.signs.filter(({ seen }) => !seen).length;
+    if (body.endedBy !== 'done' || unseen > 0) {
+      const message = `A power-up that ended by “${body.endedBy}” with ${unseen} signs unseen is no pass`;
+      throw new ApiError(422, 'power.verdict', message, { path: `${path}.body.verdict` });
+    }
+  }
   if ('saw' in body && body.saw === 'reading') {
     const { expected, heard, verdict } = body.reading;
     const follows = judgeReading(expected, heard);

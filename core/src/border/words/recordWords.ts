@@ -55,6 +55,12 @@ function actWords(body: Act, before: Assembly, after: Assembly): string {
   }
 }
 
+function lookedAtWords(of: string, now: Assembly): string {
+  if (splitJoint(of)) return jointWords(of, now);
+  if (of in now.build.slots) return slotWords(of, now);
+  return of in now.build.mates ? `plug ${plugWords(of, now)}` : of.replace('.', ' ');
+}
+
 function noteWords(body: Note, now: Assembly): string {
   switch (body.saw) {
     case 'reading': {
@@ -63,7 +69,7 @@ function noteWords(body: Note, now: Assembly): string {
       return `black ${terminalWords(touch.black, now)}, red ${terminalWords(touch.red, now)}: ${heardWords(heard)}; expected ${wanted}: ${verdict}`;
     }
     case 'look': {
-      const of = splitJoint(body.of) ? jointWords(body.of, now) : body.of;
+      const of = lookedAtWords(body.of, now);
       return `looked at ${of}: ${body.grade}${body.defects.length > 0 ? `, ${body.defects.join(', ')}` : ''}`;
     }
     case 'meter proof':

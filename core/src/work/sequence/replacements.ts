@@ -8,7 +8,7 @@ import { difference } from '../../facts/assembly/difference';
 import { partnersOf } from '../../judgement/diagnosis/partners';
 import { findEntry } from '../../facts/log/entries';
 import type { LogState, NoteOf } from '../../facts/log/logState';
-import { notesOf, ofJob } from '../../facts/log/notesOf';
+import { notesAbout, notesOf, ofJob } from '../../facts/log/notesOf';
 import type { Note } from '../../facts/log/records';
 import type { Id, Slot } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
@@ -21,6 +21,8 @@ export interface Replacement {
   on: readonly Change[];
   /** Parts that may have been hurt with the old one. */
   partners: readonly Slot[];
+  /** True once a picture of it was taken, or put off, since. */
+  pictured: boolean;
   /** True until the old part is out of its place. */
   pending: boolean;
 }
@@ -40,12 +42,19 @@ export function replacementsIn(log: LogState, jobId: Id, target: Assembly): Repl
           slot,
           note,
           partners: partnersOf(slot, then),
+          pictured: isPictured(log, note),
           off: difference(then.build, bare.build).map((change) => meant(change, own)),
           on: difference(bare.build, target.build).map((change) => meant(change, own)),
           pending: !log.acts.some(({ madeSeq, record }) => madeSeq > note.madeSeq && isOut(record.body, slot)),
         },
       ];
     });
+}
+
+function isPictured(log: LogState, { madeSeq, record }: NoteOf<'replace'>): boolean {
+  const of = `${record.body.slot} before it came off`;
+  const since = [...notesAbout(log, 'picture', of), ...notesAbout(log, 'skip', `picture:${of}`)];
+  return since.some((note) => note.madeSeq > madeSeq);
 }
 
 /** What is left to be done, when some parts have still to come off before it goes on to the plan. */

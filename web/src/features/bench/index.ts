@@ -3,6 +3,7 @@ export { FindIt } from './find/FindIt';
 export { Isolate } from './find/Isolate';
 export { Powered } from './find/Powered';
 export { ReadAnywhere } from './find/ReadAnywhere';
+export { Seen } from './find/Seen';
 export { ReplacePart } from './find/ReplacePart';
 export { HandOn } from './handOver/HandOn';
 export { OpenPointPage } from './handOver/OpenPointPage';

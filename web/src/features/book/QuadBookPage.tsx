@@ -54,6 +54,15 @@ const Page = styled.main`
     text-underline-offset: 5px;
   }
 `;
+const Strip = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 0 24px;
+  img {
+    height: 120px;
+  }
+`;
 const kinds = [
   { key: '1', label: 'everything', has: () => true },
   { key: '2', label: 'work', has: ({ body }: QuadRecord) => 'do' in body },
@@ -100,6 +109,9 @@ export function QuadBookPage() {
     );
   if (!quad.data || !records || !book) return <Notice title="Fetching the book">One moment.</Notice>;
   const faults = records.filter(({ id, body }) => 'saw' in body && body.saw === 'fault' && !book.gone.has(id));
+  const pictures = records.flatMap(({ id, body }) =>
+    'saw' in body && body.saw === 'picture' && !book.gone.has(id) ? [{ id, blob: body.blob, of: body.of }] : [],
+  );
   const shown = records.filter((record) => kinds[kind]!.has(record)).reverse();
   return (
     <Page ref={page}>
@@ -134,6 +146,16 @@ export function QuadBookPage() {
           where={siteWords(faultOf(record).site, book.before(record.id))}
         />
       ))}
+      {pictures.length > 0 && (
+        <>
+          <h2>Pictures</h2>
+          <Strip>
+            {pictures.map(({ id, blob, of }) => (
+              <img key={id} src={`/api/pictures/${blob}`} alt={of} title={of} />
+            ))}
+          </Strip>
+        </>
+      )}
       <h2 id="log">Log</h2>
       <nav aria-label="Show">
         {kinds.map(({ key, label }, index) => (

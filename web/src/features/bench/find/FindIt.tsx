@@ -32,6 +32,7 @@ export function FindIt() {
     { key: '3', label: 'Replace a part', act: () => open(places.replace()) },
     { key: '4', label: 'It was powered', act: () => open(places.powered) },
     { key: '*', also: ['p'], label: 'Log a fault', act: () => open(places.fault(firstSymptom(bench))) },
+    { key: '7', label: 'Look, picture', act: () => open(places.seen) },
     { key: '5', label: 'A point left open', act: () => open(places.openPoint) },
     { key: '6', label: 'What it came in with', hidden: true, act: () => open(places.cameIn) },
     { key: 'm', label: 'The wiring', hidden: true, act: () => open(places.wiring()) },

@@ -92,7 +92,12 @@ function useTypedNumber(give: (value: string) => void) {
   };
   const enter = ({ unit, possible, typical, objection }: NumberPrompt<string>) => {
     const value = parseQuantity(typed, unit);
-    if (value === null) return setProblem('A number is wanted, then Enter');
+    if (value === null)
+      return setProblem(
+        typed
+          ? `“${typed}” is no number in ${unit}: digits, a point, then k, M or m`
+          : 'A number is wanted, then Enter',
+      );
     const meant = typical && doubted !== value ? slipOf(value, typical) : null;
     if (meant !== null) {
       const [said, other] = [value, meant].map((one) => `${numberWords(one)}${unit}`);

@@ -3,6 +3,7 @@ import { cavityOrderWords, jointName, landedOn } from '@junctor/core';
 import { checklistHands } from '../../../bench/hands/checklistHands';
 import { asBuiltBench } from '../../../bench/hands/hands';
 import { jointHands } from '../../../bench/hands/jointHands';
+import { PictureBefore } from '../PictureBefore';
 import { effectOf, plainStep } from './plainStep';
 
 /** A wire of the old wiring comes off, shown where it still sits. */
@@ -21,4 +22,5 @@ export const drop = plainStep<StepOf<'drop'>>({
   },
   done: () => 'It is off',
   recorded: effectOf,
+  crossing: () => <PictureBefore slots={[]} />,
 });

@@ -8,6 +8,7 @@ import {
   padWords,
   socketOf,
   splitJoint,
+  splitRef,
   wireWords,
 } from '@junctor/core';
 import { useChangePlan } from '../../../api/queries';
@@ -21,6 +22,7 @@ import { asBuiltBench } from '../../../bench/hands/hands';
 import { plugHands } from '../../../bench/hands/plugHands';
 import { madeJointHands, reallyOn } from '../../../bench/hands/jointHands';
 import { JobFrame } from '../../../bench/frame/JobFrame';
+import { PictureBefore } from '../PictureBefore';
 import { effectOf, plainStep } from './plainStep';
 import type { StepScreen } from './stepScreen';
 import type { Bench } from '../../../bench/provider/bench';
@@ -46,7 +48,12 @@ const plain = plainStep<FreeStep>({
   },
   done: () => 'It is free',
   recorded: effectOf,
-  crossing: ({ subject }, bench) => <NowOn joint={subject} bench={bench} />,
+  crossing: ({ subject }, bench) => (
+    <>
+      <NowOn joint={subject} bench={bench} />
+      <PictureBefore slots={slotsOf(bench, subject)} />
+    </>
+  ),
 });
 
 export const free: StepScreen<FreeStep> = { hands: plain.hands, Screen: FreeScreen };
@@ -66,6 +73,11 @@ function stubWords({ state: { target } }: Bench, wire: string): string {
   const off = 'Fresh solder, light touch, gentle pull: a pad that is tugged cold lifts.';
   const stays = target.build.wires[wire]?.ends.some(({ at }) => at.on === 'air');
   return stays ? `${off} The end stays: sleeve it now.` : `${off} Wick the pad clean.`;
+}
+
+function slotsOf(bench: Bench, joint: string): string[] {
+  const at = reallyOn(bench, joint);
+  return at ? [splitRef(at).slot] : [];
 }
 
 function NowOn({ joint, bench }: { joint: string; bench: Bench }) {

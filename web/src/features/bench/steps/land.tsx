@@ -9,6 +9,7 @@ import { FindingsLine } from '../../../bench/frame/FindingsLine';
 import { jointHands } from '../../../bench/hands/jointHands';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import { insert } from '../land/insert';
+import { PictureBefore } from '../PictureBefore';
 import { Minding } from '../land/Minding';
 import { RecipeFacts } from '../RecipeFacts';
 import type { StepScreen } from './stepScreen';
@@ -71,6 +72,7 @@ function SolderScreen({ step }: { step: StepOf<'land'> }) {
         <>
           <RecipeFacts joint={step.subject} />
           <Minding wire={id} bench={bench} />
+          <PictureBefore slots={[splitRef(ref).slot]} />
         </>
       }
     />

@@ -90,7 +90,7 @@ function PictureScreen({ step }: { step: StepOf<'picture'> }) {
         note: 'from the camera, or a file',
         body: (
           <div ref={field}>
-            <FileField label="Picture of the old wiring" accept="image/*" onFile={(file) => void take(file)} />
+            <FileField label={`Picture of ${step.about.of}`} accept="image/*" onFile={(file) => void take(file)} />
           </div>
         ),
       }}

@@ -3,6 +3,7 @@ import { checklistHands } from '../../../bench/hands/checklistHands';
 import { asBuiltBench } from '../../../bench/hands/hands';
 import { partHands } from '../../../bench/hands/partHands';
 import type { Answer } from '../../../ui/Answers';
+import { PictureBefore } from '../PictureBefore';
 import { plainStep } from './plainStep';
 
 type To = Extract<Act, { do: 'take off' }>['to'];
@@ -23,6 +24,7 @@ export const take = plainStep<TakeStep>({
       ? 'Where it goes was said when it was decided.'
       : `Enter: it stays ${job.customer}’s. On its card: it stays with the quad. Bought in: it goes into our stores.`,
   done: (step, { job }) => (decided(step) ? `${step.subject} is off` : `${step.subject} is off: ${job.customer}’s`),
+  crossing: ({ subject }) => <PictureBefore slots={[subject]} />,
   recorded: (step) => (decided(step) ? step.effect : takenTo(step, 'customer')),
   others: (step, bench) =>
     (decided(step) ? [] : others).map(({ key, label, to }): Answer => ({

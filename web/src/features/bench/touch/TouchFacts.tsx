@@ -1,8 +1,17 @@
 /** Between the probes: what the touch rules out, how far the list is, and what was expected once it is answered. */
-import type { Expectation, ExpectationSchool, StepOf, TouchReason } from '@junctor/core';
-import { expectationSchoolOf, lastReading, passesWords, toneWords } from '@junctor/core';
+import type { Expectation, ExpectationSchool, StepOf, Touch, TouchReason } from '@junctor/core';
+import {
+  expectationSchoolOf,
+  heardWords,
+  lastReading,
+  notesAbout,
+  passesWords,
+  toneWords,
+  touchKey,
+} from '@junctor/core';
 import type { Bench } from '../../../bench/provider/bench';
 import { useBench } from '../../../bench/provider/useBench';
+import { dayWords } from '../../../ui/when';
 import { Fact } from '../../../ui/Frame';
 import { HoldClock } from './HoldClock';
 
@@ -26,6 +35,7 @@ export function TouchFacts({ step, expectation, startedAt }: TouchFactsProps) {
         </dd>
       </Fact>
       <LastAnswered bench={bench} />
+      <EarlierJob bench={bench} touch={step.listed.touch} />
       <Fact>
         <dt>rules out</dt>
         <dd className="long">{rulesOut[reason]}</dd>
@@ -59,6 +69,18 @@ function LastAnswered({ bench: { records } }: { bench: Bench }) {
       <dd className="long">
         {body.verdict === 'stop' ? '▲' : '●'} heard {toneWords(body.heard.length ?? 'none')}
       </dd>
+    </Fact>
+  );
+}
+
+/** What an earlier job read there: history, that counts for nothing here. */
+function EarlierJob({ bench: { state, job }, touch }: { bench: Bench; touch: Touch }) {
+  const last = notesAbout(state.log, 'reading', touchKey(touch)).findLast(({ record }) => record.jobId !== job.id);
+  if (!last) return null;
+  return (
+    <Fact>
+      <dt>history, {dayWords(last.record.doneAt)}</dt>
+      <dd className="long">{heardWords(last.record.body.reading.heard)}</dd>
     </Fact>
   );
 }
