@@ -1,5 +1,7 @@
 /** Solder, fixings, screws, tools and consumables of a job. */
+import type { Build } from '../../facts/assembly/build';
 import type { Change } from '../../facts/assembly/difference';
+import { changeId } from '../../facts/assembly/difference';
 import type { StepId } from '../../facts/terms/names';
 import type { Alloy } from '../../physics/joints/recipe';
 import { recipeFor } from '../../physics/joints/recipe';
@@ -143,4 +145,26 @@ export function consumableNeeds(joints: readonly Joint[]): Need[] {
     step,
   });
   return [some('flux', 'flux pen', joints[0]!.id), some('alcohol', 'alcohol and brush', joints[0]!.id)];
+}
+
+/** Braid where a joint comes off and its pad is wicked clean. */
+export function braidNeeds(changes: readonly Change[], start: Build): Need[] {
+  const isSoldered = (wire: string, end: 0 | 1) => start.wires[wire]?.ends[end].by === 'solder';
+  const off = changes.find(
+    (change) =>
+      (change.verb === 'free' && isSoldered(change.about.wire, change.about.end)) ||
+      (change.verb === 'drop' && ([0, 1] as const).some((end) => isSoldered(change.about.wire, end))),
+  );
+  if (!off) return [];
+  return [
+    {
+      key: 'consumable:braid',
+      kind: 'consumable',
+      name: 'desoldering braid',
+      amount: 1,
+      unit: 'pieces',
+      because: 'pads that a wire leaves are wicked clean',
+      step: changeId(off),
+    },
+  ];
 }

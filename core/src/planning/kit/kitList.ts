@@ -8,7 +8,7 @@ import type { KitLine } from './kitLine';
 import type { Assembly } from '../../facts/assembly/assembly';
 import type { Need, Joint } from './kitNeed';
 import { partNeeds, leadNeeds, wireNeeds, sleeveNeeds, housingNeeds } from './partNeeds';
-import { solderNeeds, fixingNeeds, screwNeeds, toolNeeds, consumableNeeds } from './benchNeeds';
+import { solderNeeds, fixingNeeds, screwNeeds, toolNeeds, consumableNeeds, braidNeeds } from './benchNeeds';
 
 /** Lines in picking order: parts, leads, wire, sleeves, housings, solder, fixings, screws, tools, consumables. */
 export function kitList(start: Assembly, target: Assembly, alloy: Alloy = 'leaded'): KitLine[] {
@@ -26,6 +26,7 @@ export function kitList(start: Assembly, target: Assembly, alloy: Alloy = 'leade
     ...screwNeeds(changes, target),
     ...toolNeeds(joints, alloy),
     ...consumableNeeds(joints),
+    ...braidNeeds(changes, start.build),
   ]);
 }
 
