@@ -32,7 +32,11 @@ test('a conversion walked to its end', async ({ page, shop }) => {
       'Take the old receiver off',
     ])
       expect(sentences).toContain(said);
-    expect(sentences.filter((said) => /out of cavity 2 of 6 of the plug for FC J1/.test(said))).toHaveLength(1);
+    expect(
+      sentences.filter((said) =>
+        /black wire of the camera’s lead out of plug CAM J1, and out of plug FC J1/.test(said),
+      ),
+    ).toHaveLength(1);
   });
 
   await test.step('a wire goes to the wrong pad: said, and moved', async () => {

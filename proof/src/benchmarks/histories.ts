@@ -179,7 +179,14 @@ const acts: Event = (history, chance) => {
 const replaces: Event = (history, chance) => {
   const slots = Object.keys(history.now.state.asBuilt.build.slots);
   if (slots.length === 0) return history;
-  const note: Note = { saw: 'replace', slot: pick(slots, chance), part: null, oldTo: 'scrap', reason: '' };
+  const note: Note = {
+    saw: 'replace',
+    slot: pick(slots, chance),
+    part: null,
+    oldSerial: null,
+    oldTo: 'scrap',
+    reason: '',
+  };
   return { ...history, now: record(history.bench, history.now, null, [note]) };
 };
 

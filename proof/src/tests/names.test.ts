@@ -1,4 +1,4 @@
-/** Where a person reads, things are called by what they are and join, never by an id; and no two things share a name. */
+/** Where a person reads, things are called by what they are and join, never by an id; no two things share a name. */
 import { shippedMeter, shippedModels, shippedTemplates } from '@junctor/catalogue';
 import type { Build, JobState } from '@junctor/core';
 import {

@@ -59,7 +59,9 @@ export function replaced(good: GoodBuild, slot: string): Replaced {
   const acts = difference(emptyBuild, good.build).flatMap(({ effect }) => [...effect]);
   const before = record(first, startWalk(first, startMs), null, acts).records;
   let now = startWalk(bench, startMs + 1e9, before);
-  now = record(bench, now, null, [{ saw: 'replace', slot, part: null, oldTo: 'scrap', reason: 'broken' }]);
+  now = record(bench, now, null, [
+    { saw: 'replace', slot, part: null, oldSerial: null, oldTo: 'scrap', reason: 'broken' },
+  ]);
   const end = walk(bench, now, ({ verb }) => verb === 'prove' || verb === 'mend');
   return { of: good.name, slot, ...judged(bench, end, before.length) };
 }

@@ -160,7 +160,7 @@ describe('a repair opened from the book', () => {
     const twice = await lead.post('/parts', { ...part, id: v7() });
     expect([twice.status, twice.body.code]).toEqual([409, 'part.serial']);
     expect(twice.body.message).toMatch(/E-77 .*in the shop/);
-    const replace = { saw: 'replace', slot: 'ESC', part: esc, oldTo: 'customer', reason: 'shorted' };
+    const replace = { saw: 'replace', slot: 'ESC', part: esc, oldSerial: 'E-11', oldTo: 'customer', reason: 'shorted' };
     expect((await post(lead, sent(lead, jobId, replace))).status).toBe(200);
     await workUntil(jobId, null);
     const fitted = (await lead.get(`/parts/${esc}`)).body as { onQuad?: string | null };

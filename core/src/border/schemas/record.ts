@@ -164,7 +164,7 @@ const note = {
     overloadedS: seconds.allow(null),
   },
   untouched: { since: id },
-  replace: { slot: key, part: id.allow(null), oldTo: destination, reason: text },
+  replace: { slot: key, part: id.allow(null), oldSerial: printable(80).allow(null), oldTo: destination, reason: text },
   'stays open': { mate: key, reason: sentence },
   'open point': { text: sentence, state: Joi.string().valid('open', 'closed', 'handed on'), how: text },
   goes: { act: id, slot: key, to: destination },

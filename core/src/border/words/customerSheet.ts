@@ -116,6 +116,11 @@ function workLines({ log }: JobState, jobId: Id): string[] {
 function partLines({ log, asBuilt }: JobState, jobId: Id, serials: ReadonlyMap<Id, string>): string[] {
   const named = (part: Id | null) => (part !== null && serials.has(part) ? `, serial ${serials.get(part)}` : '');
   const acts = log.acts.filter(({ record }) => record.jobId === jobId && record.how === 'did');
+  const replaced = notesOf(log, 'replace').filter(ofJob(jobId));
+  const oldSerial = (slot: string) => {
+    const said = replaced.findLast(({ record }) => record.body.slot === slot)?.record.body.oldSerial;
+    return said ? `, serial ${said}` : '';
+  };
   const goes = new Map(
     notesOf(log, 'goes')
       .filter(ofJob(jobId))
@@ -132,7 +137,8 @@ function partLines({ log, asBuilt }: JobState, jobId: Id, serials: ReadonlyMap<I
     if (body.do !== 'take off' || !was) return [];
     const to = goes.get(id) ?? body.to;
     const where = whereWords[to];
-    return [`out: ${before.model(body.slot)!.name}${named(was.part)}, was ${slotTitle(body.slot, before)}: ${where}`];
+    const serial = named(was.part) || oldSerial(body.slot);
+    return [`out: ${before.model(body.slot)!.name}${serial}, was ${slotTitle(body.slot, before)}: ${where}`];
   });
 }
 

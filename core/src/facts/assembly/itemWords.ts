@@ -5,7 +5,7 @@ import type { Assembly } from './assembly';
 import type { Wire } from './build';
 import { landedOn } from './build';
 import { terminalWords } from './padWords';
-import { cavityWords, housingWords, leadWords, plugWords } from './plugWords';
+import { cavityWords, housingWords, leadWords, plugWords, socketOf } from './plugWords';
 import { slotWords } from './slotWords';
 
 /** "lead B of motor M3", "the red battery lead", "the green wire of the camera’s lead", "the red wire". */
@@ -23,7 +23,7 @@ export function wireWords(wire: Wire, assembly: Assembly): string {
   return `the ${wire.colour} wire`;
 }
 
-/** "lead B of motor M3 on ESC B3", "the red wire of the camera’s lead in cavity 1 of 6 of the plug for FC J1". */
+/** "lead B of motor M3 on ESC B3", "the red wire of the camera’s lead in plug FC J1, cavity 1 of 6". */
 export function jointWords(joint: string, assembly: Assembly): string {
   const parts = splitJoint(joint);
   const wire = parts && assembly.build.wires[parts.wire];
@@ -34,9 +34,16 @@ export function jointWords(joint: string, assembly: Assembly): string {
   return `${wireWords(wire, assembly)} in ${contactWords(at.housing, at.position, assembly)}`;
 }
 
-/** "cavity 2 of 6 of the plug for FC J1". */
+/** "plug FC J1, cavity 2 of 6". */
 export function contactWords(housing: string, position: number, assembly: Assembly): string {
-  return `${cavityWords(housing, position, assembly)} of ${housingWords(housing, assembly)}`;
+  const socket = socketOf(housing, assembly);
+  const plug = socket ? `plug ${socket.slot} ${socket.connector}` : housingWords(housing, assembly);
+  return `${plug}, ${cavityWords(housing, position, assembly)}`;
+}
+
+/** "the red contact of the video unit’s lead": a wire by its crimped end. */
+export function crimpWords(wire: Wire, assembly: Assembly): string {
+  return `the ${wire.colour} contact${wire.bundle ? ` of ${leadWords(wire.bundle, assembly)}` : ''}`;
 }
 
 /** "the green wire, receiver RX": a wire by its colour and where its ends are. */

@@ -67,7 +67,7 @@ export type Note =
   | Symptom
   | { saw: 'history'; died: HowDied; changedLast: string; overloadedS: number | null }
   | { saw: 'untouched'; since: Id }
-  | { saw: 'replace'; slot: Slot; part: Id | null; oldTo: Destination; reason: string }
+  | { saw: 'replace'; slot: Slot; part: Id | null; oldSerial: string | null; oldTo: Destination; reason: string }
   | { saw: 'stays open'; mate: string; reason: string }
   | OpenPoint
   | { saw: 'goes'; act: Id; slot: Slot; to: Destination }

@@ -14,7 +14,8 @@ export function mateHands(bench: Bench, mateId: string): Hands | null {
   return mate && 'slot' in mate.a ? plugHands(bench, mate.a.slot, mate.a.connector) : null;
 }
 
-export function plugHands(bench: Bench, slot: string, connectorId: string): Hands {
+/** `current`: the wire whose contact is in question. */
+export function plugHands(bench: Bench, slot: string, connectorId: string, current: string | null = null): Hands {
   const { target } = bench.state;
   const connector = target.connector(slot, connectorId);
   const mate = Object.values(target.build.mates).find(
@@ -26,12 +27,14 @@ export function plugHands(bench: Bench, slot: string, connectorId: string): Hand
     return { left, right: boardHand(bench, mate.b.slot, pins, {}) };
   }
   const housing = mate && 'housing' in mate.b ? mate.b.housing : null;
-  const wires = Object.values(target.build.wires).filter((wire) => positionIn(wire, housing) !== null);
+  const wires = Object.values(target.build.wires)
+    .filter((wire) => positionIn(wire, housing) !== null)
+    .sort((a, b) => positionIn(a, housing)! - positionIn(b, housing)!);
   const rows = wires.map((wire): LeadRow => {
     const position = positionIn(wire, housing)!;
     const pin = connector?.pins[position - 1];
     const printed = pin ? terminalOf(target.model(slot)!, pin)?.printed : '';
-    return contactRow(bench, wire, `${position}: ${printed}, ${wire.colour}`);
+    return contactRow(bench, wire, { housing, current, message: `${position}: ${printed}, ${wire.colour}` });
   });
   return {
     left,
@@ -49,7 +52,12 @@ export function bundleHand(bench: Bench, bundle: string, end: 0 | 1): Hand {
   const housing = wires.map((wire) => wire.ends[end].at).find((at) => at.on === 'cavity');
   const rows = wires.map((wire) => {
     const { at } = wire.ends[end];
-    return contactRow(bench, wire, `position ${at.on === 'cavity' ? at.position : '?'}, ${wire.colour}`);
+    const own = at.on === 'cavity' ? at : null;
+    return contactRow(bench, wire, {
+      housing: own?.housing ?? null,
+      current: null,
+      message: own ? `position ${own.position}, ${wire.colour}` : `open end, ${wire.colour}`,
+    });
   });
   return {
     title: housing?.on === 'cavity' ? housingWords(housing.housing, bench.state.target) : 'its open ends',
@@ -64,7 +72,17 @@ function positionIn({ ends }: Wire, housing: string | null): number | null {
   return at?.on === 'cavity' ? at.position : null;
 }
 
-function contactRow(bench: Bench, { id, colour, awg }: Wire, message: string): LeadRow {
-  const state = id in bench.state.asBuilt.build.wires ? 'landed' : 'planned';
-  return { id, message, colour, awg, contact: true, state };
+interface Contact {
+  housing: string | null;
+  current: string | null;
+  message: string;
+}
+
+function contactRow(bench: Bench, { id, colour, awg }: Wire, { housing, current, message }: Contact): LeadRow {
+  const there = bench.state.asBuilt.build.wires[id];
+  const stateOf = () => {
+    if (id === current) return 'current';
+    return there && (housing === null || positionIn(there, housing) !== null) ? 'landed' : 'planned';
+  };
+  return { id, message, colour, awg, contact: true, state: stateOf() };
 }

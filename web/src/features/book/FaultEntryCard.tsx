@@ -43,7 +43,7 @@ export function FaultEntryCard({ record, where }: { record: NamedRecord; where: 
         {where}. {fault.cause && `Cause: ${fault.cause}. `}
         {fault.done && `Done: ${fault.done}. `}
         {fault.minutes > 0 && `${fault.minutes} min. `}
-        {fault.mendedBy && `Mended by ${fault.mendedBy.length} records`}
+        {fault.mendedBy && `Mended by ${fault.mendedBy.length} ${fault.mendedBy.length === 1 ? 'record' : 'records'}`}
         {fault.provedBy && `, shown by ${fault.provedBy.length}`}
         {fault.mendedBy && '.'}
       </p>

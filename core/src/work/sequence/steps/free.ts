@@ -1,4 +1,4 @@
-import { contactWords, wireWords } from '../../../facts/assembly/itemWords';
+import { contactWords, crimpWords, wireWords } from '../../../facts/assembly/itemWords';
 import { wasTerminalWords } from '../../../facts/assembly/wasWords';
 import { seconds } from '../../../physics/joints/seconds';
 import { asItWas } from '../asItWas';
@@ -11,8 +11,7 @@ export const free = changeStep('free', {
     const wire = was.build.wires[about.wire];
     if (!wire) return 'Take a wire off that the plan does not have';
     const { at } = wire.ends[about.end];
-    if (at.on === 'cavity')
-      return `Draw the contact of ${wireWords(wire, was)} out of ${contactWords(at.housing, at.position, was)}`;
+    if (at.on === 'cavity') return `Draw ${crimpWords(wire, was)} out of ${contactWords(at.housing, at.position, was)}`;
     return at.on === 'terminal'
       ? `Take ${wireWords(wire, was)} off ${wasTerminalWords(at.ref, stages)}`
       : `Take ${wireWords(wire, was)} off`;

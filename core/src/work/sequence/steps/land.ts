@@ -1,4 +1,4 @@
-import { contactWords, wireWords } from '../../../facts/assembly/itemWords';
+import { contactWords, crimpWords, wireWords } from '../../../facts/assembly/itemWords';
 import { padWords } from '../../../facts/assembly/padWords';
 import { slotWords } from '../../../facts/assembly/slotWords';
 import { splitRef } from '../../../facts/terms/names';
@@ -12,7 +12,7 @@ export const land = changeStep('land', {
     if (!wire) return 'Land a wire that the plan does not have any more';
     const { at } = wire.ends[about.end];
     if (at.on === 'cavity')
-      return `Push the contact of ${wireWords(wire, target)} into ${contactWords(at.housing, at.position, target)}`;
+      return `Push ${crimpWords(wire, target)} into ${contactWords(at.housing, at.position, target)}`;
     if (at.on === 'air') return `Leave ${wireWords(wire, target)} in the air`;
     const to = slotWords(splitRef(at.ref).slot, target);
     return `Solder ${wireWords(wire, target)} to ${to}, pad ${padWords(at.ref, target)}`;

@@ -37,10 +37,10 @@ export const weigh: StepKind<WeighStep> = {
   },
   state: ({ about, subject }, job) => {
     if (about.kind === 'slot') return notedOrSkipped(job, 'weight', subject, `weigh:${subject}`);
-    if (!job.begun) return open();
     const worked = lastWorkSeq(job.log, job.jobId);
     const by = [lastNote(job, 'weight', subject), lastNote(job, 'skip', `weigh:${subject}`)].find(
-      (note) => note !== null && note.madeSeq > worked,
+      // What was weighed as the quad came in is no weight of what goes back, also where nothing was done to it.
+      (note) => note !== null && note.madeSeq > worked && (job.begun || note.record.step === `weigh:${subject}`),
     );
     return by ? done(by.record.id) : open();
   },

@@ -55,8 +55,11 @@ function ReplaceIn({ slot }: { slot: string }) {
   const [problem, setProblem] = useState<string | null>(null);
   const work = useMemo(() => replacementOf(asBuilt, target, slot), [asBuilt, target, slot]);
   const errors = fieldErrors(enter.error);
-  const replace = async (partId: string | null, oldTo: Destination, reason: string) => {
-    bench.record([{ saw: 'replace', slot, part: partId, oldTo, reason }], null);
+  const replace = async (
+    partId: string | null,
+    said: { oldSerial: string | null; oldTo: Destination; reason: string },
+  ) => {
+    bench.record([{ saw: 'replace', slot, part: partId, ...said }], null);
     if (swapped && model !== own.model) {
       const changes = planChangesTo(plan, swapped.plan as Plan);
       await change.mutateAsync({ version: plan.version, changes });
@@ -67,10 +70,14 @@ function ReplaceIn({ slot }: { slot: string }) {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
     const text = (name: string) => String(data.get(name) ?? '').trim();
-    const oldTo = text('oldTo') as Destination;
+    const said = {
+      oldSerial: text('oldSerial') || null,
+      oldTo: text('oldTo') as Destination,
+      reason: text('reason'),
+    };
     setProblem(null);
     if (model !== own.model && !swapped) return setProblem('The part models are still coming');
-    if (chosen !== newOne) return void replace(part?.id ?? null, oldTo, text('reason'));
+    if (chosen !== newOne) return void replace(part?.id ?? null, said);
     if (!text('serial')) return setProblem('Type the serial of the new part, or choose “no serial on it”');
     const made = {
       id: newId(),
@@ -84,7 +91,7 @@ function ReplaceIn({ slot }: { slot: string }) {
       firmware: null,
       weightG: null,
     };
-    enter.mutate(made, { onSuccess: ({ id }) => void replace(id, oldTo, text('reason')) });
+    enter.mutate(made, { onSuccess: ({ id }) => void replace(id, said) });
   };
   const differs =
     swapped && covers(models, planned) ? newFindings(plan, swapped.plan, models).map(({ message }) => message) : [];
@@ -114,6 +121,7 @@ function ReplaceIn({ slot }: { slot: string }) {
         <WordsField name="serial" label="Serial of the new part" autoFocus error={errors.of('serial')} />
       )}
       <ChoiceField name="oldTo" label="The old one goes" options={places} />
+      <WordsField name="oldSerial" label="Serial of the old one, if there is one on it" />
       <WordsField name="reason" label="Why it is replaced" />
       <Replacing slot={slot} work={work} differs={differs} lost={swapped?.lost ?? []} />
       <FormProblem message={problem ?? errors.rest(['serial']) ?? (change.error ? change.error.message : null)} />

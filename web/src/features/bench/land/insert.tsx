@@ -13,7 +13,7 @@ export const insert = plainStep<LandStep>({
   hands: (bench, step) => {
     const at = landing(step, bench);
     const socket = at?.on === 'cavity' ? socketOf(at.housing, bench.state.target) : null;
-    return socket ? plugHands(bench, socket.slot, socket.connector) : checklistHands(bench);
+    return socket ? plugHands(bench, socket.slot, socket.connector, step.about.wire) : checklistHands(bench);
   },
   hint: () => `Latch of the contact to the window, until it clicks; tug to prove it. ${cavityOrderWords}.`,
   done: (step, bench) => {

@@ -18,7 +18,7 @@ import { Tag } from '../../../bench/frame/Tag';
 import { commonAnswers, whyAnswer } from '../commonAnswers';
 import { severityWord } from '../../../bench/frame/FindingsLine';
 import { checklistHands } from '../../../bench/hands/checklistHands';
-import { asBuiltBench } from '../../../bench/hands/hands';
+import { asBuiltBench, startBench } from '../../../bench/hands/hands';
 import { plugHands } from '../../../bench/hands/plugHands';
 import { madeJointHands, reallyOn } from '../../../bench/hands/jointHands';
 import { JobFrame } from '../../../bench/frame/JobFrame';
@@ -37,8 +37,9 @@ const plain = plainStep<FreeStep>({
     const at = bench.state.asBuilt.build.wires[about.wire]?.ends[about.end].at;
     if (!at) return checklistHands(bench);
     const old = asBuiltBench(bench);
-    const socket = at.on === 'cavity' ? socketOf(at.housing, bench.state.asBuilt) : null;
-    if (at.on === 'cavity') return socket ? plugHands(old, socket.slot, socket.connector) : checklistHands(bench);
+    const socket = at.on === 'cavity' ? socketOf(at.housing, bench.state.start) : null;
+    if (at.on === 'cavity')
+      return socket ? plugHands(startBench(bench), socket.slot, socket.connector, about.wire) : checklistHands(bench);
     return madeJointHands(old, subject, options);
   },
   hint: ({ about }, bench) => {
