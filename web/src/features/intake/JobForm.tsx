@@ -116,7 +116,7 @@ function JobOf({ quad }: { quad: Quad }) {
       if (swapped.lost.length > 0 && !lostSeen) {
         setLostSeen(true);
         return setProblem(
-          `The board chosen has no pad for: ${swapped.lost.map(({ was, wire }) => `${was} (${wire})`).join(', ')}. Press again to open the job without them.`,
+          `The board chosen has no pad for: ${swapped.lost.map(({ was }) => was).join(', ')}. Press again to open the job without them.`,
         );
       }
       plan = {

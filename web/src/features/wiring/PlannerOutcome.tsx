@@ -1,6 +1,7 @@
 /** What the planner found: what it costs, what changes beside what is built, other ports, ways out of a clash. */
-import type { Alternative, Conversion, Planned } from '@junctor/core';
-import { alignmentWords, penaltyWords, motorChangeWords } from '@junctor/core';
+import { useBench } from '../../bench/provider/useBench';
+import type { Assembly, Alternative, Conversion, Planned } from '@junctor/core';
+import { crimpWords, alignmentWords, penaltyWords, motorChangeWords } from '@junctor/core';
 import styled from 'styled-components';
 import { Fact } from '../../ui/Frame';
 import { KeyCap } from '../../ui/Plate';
@@ -93,6 +94,7 @@ export function Outcome({
   why: string;
   more: { wish: string; list: readonly Alternative[] } | null;
 }) {
+  const { asBuilt } = useBench().state;
   if (more) {
     return (
       <List aria-label="Other ports">
@@ -139,7 +141,7 @@ export function Outcome({
           <span>No rule objects</span>
         </li>
       )}
-      {changeLines(planned, made).map((line) => (
+      {changeLines(planned, made, asBuilt).map((line) => (
         <li key={line}>
           <span />
           <span>{line}</span>
@@ -165,14 +167,21 @@ function changeLines(
     motors,
     alignment,
   }: Conversion,
+  asBuilt: Assembly,
 ): string[] {
+  const crimped = (id: string) => {
+    const wire = asBuilt.build.wires[id];
+    return wire ? crimpWords(wire, asBuilt) : 'a contact';
+  };
   const ports = (list: readonly string[]) => list.map((port) => port.replace('/', ' ')).join(', ');
   return [
     `${stays.wires.length} wires stay as they are; contacts ${work.contacts}, plugs ${work.plugs}`,
     cleans.length > 0
       ? `old solder off: ${cleans.slice(0, 8).join(', ')}${cleans.length > 8 ? ` and ${cleans.length - 8} more` : ''}`
       : '',
-    contactsOut.length > 0 ? `contacts out and insulated: ${contactsOut.map(({ wire }) => wire).join(', ')}` : '',
+    contactsOut.length > 0
+      ? `contacts out and insulated: ${contactsOut.map(({ wire }) => crimped(wire)).join(', ')}`
+      : '',
     partsOff.length > 0 ? `comes off, the customer’s: ${partsOff.map(({ slot }) => slot).join(', ')}` : '',
     partsOn.length > 0 ? `comes on: ${partsOn.map(({ slot }) => slot).join(', ')}` : '',
     portsFreed.length + portsTaken.length > 0
