@@ -233,7 +233,7 @@ export { partnersOf } from './judgement/diagnosis/partners';
 export { contactsBehindPlugs, probeWords } from './judgement/checks/reach';
 export { cavityOrderWords, housingWords, leadWords, plugWords, socketOf, wiresIn } from './facts/assembly/plugWords';
 export { wasSlotWords, wasTerminalWords } from './facts/assembly/wasWords';
-export { contactWords, crimpWords, wireEndsWords } from './facts/assembly/itemWords';
+export { contactWords, crimpWords, jointPlace, wireEndsWords } from './facts/assembly/itemWords';
 export { planFromBook } from './work/intake/planFromBook';
 export { lookFirst, symptomWords } from './judgement/diagnosis/symptoms';
 export type { ReplacementWork } from './work/sequence/replacementWork';

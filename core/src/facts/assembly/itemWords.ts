@@ -34,6 +34,13 @@ export function jointWords(joint: string, assembly: Assembly): string {
   return `${wireWords(wire, assembly)} in ${contactWords(at.housing, at.position, assembly)}`;
 }
 
+/** "RX 5V": a joint by where it is, short enough for a key. */
+export function jointPlace(joint: string, assembly: Assembly): string {
+  const parts = splitJoint(joint);
+  const at = parts && assembly.build.wires[parts.wire]?.ends[parts.end].at;
+  return at?.on === 'terminal' ? terminalWords(at.ref, assembly) : jointWords(joint, assembly);
+}
+
 /** "plug FC J1, cavity 2 of 6". */
 export function contactWords(housing: string, position: number, assembly: Assembly): string {
   const socket = socketOf(housing, assembly);

@@ -1,6 +1,7 @@
 /** What a look found: which joint, what is wrong with it, and for a bridge between which pads. */
 import type { StepOf } from '@junctor/core';
 import {
+  jointPlace,
   jointWords,
   landedOn,
   lookedAt,
@@ -53,7 +54,7 @@ export function NotGood({ step, hands, onClose, onSaid }: NotGoodProps) {
       return [
         ...shown.map((subject, index): Answer => ({
           key: String(index + 1),
-          label: jointWords(subject, target),
+          label: plug ? subject.replace('.', ' ') : jointPlace(subject, target),
           act: () => setOf(subject),
         })),
         ...(pages > 1

@@ -1,6 +1,6 @@
 /** Problem: six big choices, then what to do about it, at the joint that is meant. */
 import type { Note } from '@junctor/core';
-import { capital, jointWords, landedOn, splitJoint } from '@junctor/core';
+import { capital, jointPlace, jointWords, landedOn, splitJoint } from '@junctor/core';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
 import { useParams } from 'react-router';
@@ -56,7 +56,7 @@ export function WhatToDo() {
     { key: 'Escape', label: 'Close', act: () => doors.leave() },
     ...joints.map((joint, index): Answer => ({
       key: String(index + 1),
-      label: `Redo ${jointWords(joint, asBuilt)}`,
+      label: `Redo ${jointPlace(joint, asBuilt)}`,
       act: () => redo(joint),
     })),
     { key: '5', label: 'Log a fault', act: () => doors.open(doors.places.fault(defect === 'other' ? '' : defect)) },
@@ -86,10 +86,12 @@ export function WhatToDo() {
 }
 
 /** Joints that can be meant, likeliest first: that of the step, those just looked at, the last ones made. */
-function jointsMeant({ state: { current, log, asBuilt } }: Bench): string[] {
+function jointsMeant({ job, state: { current, log, asBuilt } }: Bench): string[] {
   const own = current?.about.kind === 'joint' ? [current.subject] : [];
   const looked = current?.about.kind === 'joints' ? current.about.joints : [];
-  const made = log.acts.flatMap(({ joints }) => joints).reverse();
+  const made = log.acts
+    .flatMap(({ joints, record }) => (record.jobId === job.id && record.how === 'did' ? joints : []))
+    .reverse();
   return [...new Set([...own, ...made.filter((joint) => looked.includes(joint)), ...looked, ...made])].filter(
     (joint) => {
       const parts = splitJoint(joint);
