@@ -124,7 +124,7 @@ export { expectedSigns, signId, signWords, stoppedPower } from './work/sequence/
 export type { ExpectedSign } from './judgement/diagnosis/missingSigns';
 export { meaningOfMissing } from './judgement/diagnosis/missingSigns';
 export { possible, poweredV } from './facts/terms/possible';
-export { parseQuantity } from './facts/terms/quantity';
+export { parseQuantity, prefixSlip } from './facts/terms/quantity';
 export { validPermit } from './work/sequence/permit';
 export { alloyOf, recipeFor } from './physics/joints/recipe';
 export { jointWords, siteWords, wireWords } from './facts/assembly/itemWords';

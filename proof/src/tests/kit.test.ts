@@ -1,5 +1,5 @@
 /** The kit, the intake's judgement and other parts in a plan, on the shipped plans and parts. */
-import type { PartModel, StockLine } from '@junctor/core';
+import type { KitLine, PartModel, StockLine } from '@junctor/core';
 import {
   amountWords,
   deriveJob,
@@ -10,6 +10,7 @@ import {
   fitMargins,
   forecastWeight,
   gradeJob,
+  insteadFor,
   judge,
   kitList,
   makeCatalogue,
@@ -265,5 +266,23 @@ describe('another controller in a plan', () => {
   it('names what has no pad any more', () => {
     expect(swapped('stint-board-26').lost.map(({ was }) => was)).toEqual(expect.arrayContaining(['S1', 'S4', 'CUR']));
     expect(links.length).toBe(swapped('curlew-fc-30').plan.links.length);
+  });
+});
+
+describe('something else from the stores', () => {
+  const tie = { key: 'tie:100', needed: 3 } as KitLine;
+  const line = (key: string, onHand: number, offcut = false) => ({ id: key, key, onHand, offcut }) as StockLine;
+  it('is of the same sort, enough, and the nearest in size', () => {
+    const stock = [line('tie:300', 9), line('tie:150', 3), line('tie:80', 2), line('wire:28:red', 900)];
+    expect(insteadFor(tie, stock)?.key).toBe('tie:150');
+    expect(insteadFor(tie, [line('tie:100', 9), line('tie:150', 9, true)])).toBeNull();
+  });
+
+  it('keeps the gauge of a wire and the thread of a screw, and there is none for a part or solder', () => {
+    const wire = { key: 'wire:28:red', needed: 100 } as KitLine;
+    expect(insteadFor(wire, [line('wire:26:red', 900), line('wire:28:blue', 900)])?.key).toBe('wire:28:blue');
+    const screw = { key: 'screw:M3:8', needed: 4 } as KitLine;
+    expect(insteadFor(screw, [line('screw:M2:8', 9), line('screw:M3:10', 9)])?.key).toBe('screw:M3:10');
+    expect(insteadFor({ key: 'solder:leaded', needed: 1 } as KitLine, [line('solder:lead-free', 9)])).toBeNull();
   });
 });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { parseQuantity } from './quantity';
+import { parseQuantity, prefixSlip } from './quantity';
 
 describe('a number as it is said at the bench', () => {
   it.each([
@@ -28,5 +28,24 @@ describe('a number as it is said at the bench', () => {
         expect(parseQuantity(`${number}${prefix}`)).toBe(parseQuantity(`${number}${zeros}`));
       }),
     );
+  });
+});
+
+describe('a prefix that was forgotten', () => {
+  it.each([
+    [400, [300e3, 500e3], 400e3],
+    [400e3, [300, 500], 400],
+    [12, [11e6, 14e6], 12e6],
+  ] as const)('%d where %j is usual is taken for %d', (value, typical, meant) => {
+    expect(prefixSlip(value, typical)).toBe(meant);
+  });
+
+  it.each([
+    [400, [300, 500]],
+    [150, [300, 500]],
+    [0, [300, 500]],
+    [7, [300e3, 500e3]],
+  ] as const)('%d where %j is usual is taken as it is', (value, typical) => {
+    expect(prefixSlip(value, typical)).toBeNull();
   });
 });

@@ -1,4 +1,5 @@
 /** Numbers as people say and write them at the bench. */
+import type { Range } from './names';
 
 const factors: Readonly<Record<string, number>> = { '': 1, m: 1e-3, k: 1e3, K: 1e3, M: 1e6 };
 
@@ -17,4 +18,15 @@ export function parseQuantity(text: string, unit = ''): number | null {
   if (after && (prefix === '' || before.includes('.'))) return null;
   if (!/\d/.test(before)) return null;
   return Number(after ? `${before}.${after}` : before) * factors[prefix]!;
+}
+
+/**
+ * The number that was meant when it only fits with a prefix that somebody forgot or added: 400 for 400 k. Null when it
+ * fits as it is, or with no prefix at all.
+ * @param typical What such a thing usually shows; three times more or less still fits.
+ */
+export function prefixSlip(value: number, [low, high]: Range): number | null {
+  const fits = (number: number) => number >= low / 3 && number <= high * 3;
+  if (value === 0 || fits(value)) return null;
+  return [1e3, 1e-3, 1e6].map((factor) => value * factor).find(fits) ?? null;
 }

@@ -1,6 +1,6 @@
 /** Questions one after the other, answered by key or by number; the answers become one record. */
 import type { Range } from '@junctor/core';
-import { numberWords, parseQuantity } from '@junctor/core';
+import { numberWords, parseQuantity, prefixSlip } from '@junctor/core';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Answer } from '../../../ui/Answers';
@@ -98,7 +98,7 @@ function useTypedNumber(give: (value: string) => void) {
           ? `“${typed}” is no number in ${unit}: digits, a point, then k, M or m`
           : 'A number is wanted, then Enter',
       );
-    const meant = typical && doubted !== value ? slipOf(value, typical) : null;
+    const meant = typical && doubted !== value ? prefixSlip(value, typical) : null;
     if (meant !== null) {
       const [said, other] = [value, meant].map((one) => `${numberWords(one)}${unit}`);
       return askAgain(`${said}, not ${other}? If it is so, type it once more`, value);
@@ -131,13 +131,6 @@ function useTypedNumber(give: (value: string) => void) {
     },
   ];
   return { typed, problem, answersTo };
-}
-
-/** The number that was meant when it only fits after k or m, which somebody forgot; null when it fits as it is. */
-function slipOf(value: number, [low, high]: Range): number | null {
-  const fits = (one: number) => one >= low / 3 && one <= high * 3;
-  if (value === 0 || fits(value)) return null;
-  return [1e3, 1e-3, 1e6].map((factor) => value * factor).find(fits) ?? null;
 }
 
 /** "400" to "400k" to "400M" to "400m" to "400". */
