@@ -59,7 +59,7 @@ export { advance, emptyLog } from './facts/log/advance';
 export type { FollowedLog } from './facts/log/follow';
 export { follow, stateOf } from './facts/log/follow';
 export type { ActEntry, Entry, LogState, NoteKind, NoteOf } from './facts/log/logState';
-export { workBegun } from './facts/log/jobStart';
+export { workBegun, workOf } from './facts/log/jobStart';
 export { difference } from './facts/assembly/difference';
 export type { Change } from './facts/assembly/difference';
 export type { FaultEntry, Note, QuadRecord, RecordHead } from './facts/log/records';

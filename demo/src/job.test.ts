@@ -4,25 +4,14 @@ import { deriveJob, fold, makeCatalogue, rebasePlan, applyPlanChanges, notesOf, 
 import { beforeAll, describe, expect, it } from 'vitest';
 import { shippedModels, shippedTemplate } from '@junctor/catalogue';
 import { seededIds } from './seededIds';
-import { shippedMeter } from '@junctor/catalogue';
-import type { Bench, Walk } from './bench';
+import type { Walk } from './bench';
+import { plainBench } from './plainBench';
 import { bodiesFor } from './goodWork';
 import { record, startWalk, walk } from './virtualTechnician';
 
 const catalogue = makeCatalogue(shippedModels());
 const plan = { ...shippedTemplate('quad-serial-6s').plan, jobId: 'job', version: 1 };
-const bench: Bench = {
-  quadId: 'quad',
-  jobId: 'job',
-  plan,
-  catalogue,
-  meter: { id: 'meter', name: 'meter', ...shippedMeter },
-  limiterId: 'limiter',
-  personId: 'person',
-  deviceId: 'device',
-  packV: 23,
-  newId: seededIds(1),
-};
+const bench = plainBench({ plan, catalogue, packV: 23, newId: seededIds(1) });
 const startMs = Date.UTC(2026, 0, 5, 8);
 const gate = (now: Walk, id: string) => now.state.gates.find((known) => known.id === id)!;
 const doing = (now: Walk, ...bodies: (Act | Note)[]) => record(bench, now, null, bodies);

@@ -4,25 +4,13 @@ import { deriveJob, fold, difference, emptyBuild, makeCatalogue } from '@junctor
 import { describe, expect, it } from 'vitest';
 import { shippedModels, shippedTemplate } from '@junctor/catalogue';
 import { seededIds } from './seededIds';
-import { shippedMeter } from '@junctor/catalogue';
-import type { Bench } from './bench';
+import { plainBench } from './plainBench';
 import { bodiesFor } from './goodWork';
 import { record, startWalk, walk } from './virtualTechnician';
 
 const catalogue = makeCatalogue(shippedModels());
 const plan = { ...shippedTemplate('quad-culvert-4s').plan, jobId: 'job', version: 1 };
-const bench: Bench = {
-  quadId: 'quad',
-  jobId: 'job',
-  plan,
-  catalogue,
-  meter: { id: 'meter', name: 'meter', ...shippedMeter },
-  limiterId: 'l',
-  personId: 'p',
-  deviceId: 'd',
-  packV: 15,
-  newId: seededIds(3),
-};
+const bench = plainBench({ plan, catalogue, packV: 15, newId: seededIds(3) });
 const fresh = startWalk(bench, Date.UTC(2026, 0, 5, 8));
 const kitOf = (state: JobState) => state.steps.filter(({ stretch }) => stretch === 'kit');
 const gate = (state: JobState) => state.gates.find(({ id }) => id === 'kit')!;

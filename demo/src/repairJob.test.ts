@@ -1,5 +1,5 @@
 /** A quad that comes back: what counts, what a short closes, how a part is replaced, plugs that were pulled. */
-import { shippedMeter, shippedModels, shippedTemplate } from '@junctor/catalogue';
+import { shippedModels, shippedTemplate } from '@junctor/catalogue';
 import type { Act, Note, Plan } from '@junctor/core';
 import {
   continuityTouches,
@@ -13,22 +13,17 @@ import {
 } from '@junctor/core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { Bench, Walk } from './bench';
+import { plainBench } from './plainBench';
 import { seededIds } from './seededIds';
 import { record, startWalk, walk } from './virtualTechnician';
 
 const catalogue = makeCatalogue(shippedModels());
-const first: Bench = {
-  quadId: 'quad',
-  jobId: 'first',
+const first = plainBench({
   plan: { ...shippedTemplate('quad-serial-6s').plan, jobId: 'first', version: 1 },
   catalogue,
-  meter: { id: 'meter', name: 'meter', ...shippedMeter },
-  limiterId: 'limiter',
-  personId: 'person',
-  deviceId: 'device',
   packV: 23,
   newId: seededIds(3),
-};
+});
 const startMs = Date.UTC(2026, 1, 2, 8);
 const crash: Note = { saw: 'history', died: 'crash', changedLast: '', overloadedS: null };
 const untouched: Note = { saw: 'untouched', since: 'first' };

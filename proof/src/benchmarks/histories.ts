@@ -3,14 +3,13 @@
  * short stands between the main leads, and in a job that has just been opened again, no gate may be passed. Which
  * shorts stand is kept by the generator itself.
  */
-import { shippedMeter } from '@junctor/catalogue';
-import type { Act, JobState, Length, Note, Plan, TerminalRef } from '@junctor/core';
+import type { Act, JobState, Length, Note, TerminalRef } from '@junctor/core';
 import { coreVersion, mainLeads, planFromBook } from '@junctor/core';
 import type { Bench, Walk } from '@junctor/demo';
-import { doStep, record, startWalk } from '@junctor/demo';
+import { doStep, plainBench, record, startWalk } from '@junctor/demo';
 import { random } from '../generators/generate';
 import type { GoodBuild } from '../trials/ruleTrial';
-import { catalogue, goodBuilds } from '../trials/ruleTrial';
+import { catalogue, goodBuilds, planOf } from '../trials/ruleTrial';
 import type { Measurement } from './measurement';
 
 const histories = 60;
@@ -73,30 +72,13 @@ function pick<T>(list: readonly T[], chance: () => number): T {
 
 let made = 0;
 
-function begun({ build, links, cells }: GoodBuild, seed: number): History {
-  const plan: Plan = {
-    jobId: 'job 0',
-    version: 1,
-    target: build,
-    front: null,
-    links,
-    wishes: [],
-    pinned: [],
-    cells,
-    schools: {},
-  };
-  const bench: Bench = {
+function begun(good: GoodBuild, seed: number): History {
+  const bench = plainBench({
     quadId: `quad ${seed}`,
-    jobId: 'job 0',
-    plan,
+    plan: planOf(good, 'job 0'),
     catalogue,
-    meter: { id: 'meter', name: 'meter', ...shippedMeter },
-    limiterId: 'limiter',
-    personId: 'person',
-    deviceId: 'device',
-    packV: cells[1] * 3.9,
     newId: () => `id${made++}`,
-  };
+  });
   return { bench, now: startWalk(bench, startMs), short: null };
 }
 

@@ -19,25 +19,12 @@ import { shippedModels } from '@junctor/catalogue';
 import { demoPlan } from '@junctor/demo';
 import { seededIds } from '@junctor/demo';
 import { truth } from '../oracles/truth';
-import { shippedMeter } from '@junctor/catalogue';
-import type { Bench } from '@junctor/demo';
-import { record, startWalk, walk } from '@junctor/demo';
+import { plainBench, record, startWalk, walk } from '@junctor/demo';
 
 const catalogue = makeCatalogue(shippedModels());
 const [asFound, converted] = [demoPlan('culvert-as-found'), demoPlan('culvert-conversion')];
 const plan = { ...converted, jobId: 'job', version: 1 };
-const bench: Bench = {
-  quadId: 'quad',
-  jobId: 'job',
-  plan,
-  catalogue,
-  meter: { id: 'meter', name: 'meter', ...shippedMeter },
-  limiterId: 'l',
-  personId: 'p',
-  deviceId: 'd',
-  packV: 15,
-  newId: seededIds(3),
-};
+const bench = plainBench({ plan, catalogue, packV: 15, newId: seededIds(3) });
 const found = difference(emptyBuild, asFound.target).flatMap(({ effect }) => [...effect]);
 const begun = record(bench, startWalk(bench, Date.UTC(2026, 0, 5, 8)), null, found).records.map((entry) => ({
   ...entry,

@@ -1,13 +1,12 @@
 /** A part of a finished quad replaced by another of its kind, step by step, by a technician who does what is asked. */
-import { shippedMeter } from '@junctor/catalogue';
 import type { Build, Plan, QuadRecord } from '@junctor/core';
 import { applyAct, assemble, continuityTouches, difference, emptyBuild, isAct, planFromBook } from '@junctor/core';
 import type { Bench, Walk } from '@junctor/demo';
-import { record, startWalk, walk } from '@junctor/demo';
+import { plainBench, record, startWalk, walk } from '@junctor/demo';
 import type { Done, ModelOf } from '../oracles/touchedByWork';
 import { copperOf, touchedByWork } from '../oracles/touchedByWork';
 import type { GoodBuild } from './ruleTrial';
-import { catalogue } from './ruleTrial';
+import { catalogue, planOf } from './ruleTrial';
 
 export interface Replaced {
   of: string;
@@ -25,31 +24,9 @@ export interface Replaced {
 let made = 0;
 const startMs = Date.UTC(2026, 3, 6, 9);
 
-function benchOf({ build, links, cells }: GoodBuild): Bench {
-  const whole: Plan = {
-    jobId: 'first',
-    version: 1,
-    target: build,
-    front: null,
-    links,
-    wishes: [],
-    pinned: [],
-    cells,
-    schools: {},
-  };
-  const plan: Plan = { ...planFromBook(build, whole, true)!, jobId: 'repair', version: 1 };
-  return {
-    quadId: 'quad',
-    jobId: 'repair',
-    plan,
-    catalogue,
-    meter: { id: 'meter', name: 'meter', ...shippedMeter },
-    limiterId: 'limiter',
-    personId: 'person',
-    deviceId: 'device',
-    packV: cells[1] * 3.9,
-    newId: () => `id${made++}`,
-  };
+function benchOf(good: GoodBuild): Bench {
+  const plan: Plan = { ...planFromBook(good.build, planOf(good, 'first'), true)!, jobId: 'repair', version: 1 };
+  return plainBench({ plan, catalogue, newId: () => `id${made++}` });
 }
 
 /** Works until the meter would be taken up: everything that is asked then is known. */

@@ -1,7 +1,7 @@
 /**
  * The rules on trial: blind mutations of four templates and eight hand-wired builds, with a powered DC solve as truth.
  */
-import type { Build, Finding, Link } from '@junctor/core';
+import type { Build, Finding, Link, Plan } from '@junctor/core';
 import { judge, makeCatalogue, assemble } from '@junctor/core';
 import { shippedModels, shippedTemplates } from '@junctor/catalogue';
 import { handWired } from '../cases/handWired';
@@ -18,6 +18,11 @@ export interface GoodBuild {
   build: Build;
   links: readonly Link[];
   cells: readonly [number, number];
+}
+
+/** The plan that leads to a good build. */
+export function planOf({ build, links, cells }: GoodBuild, jobId: string): Plan {
+  return { jobId, version: 1, target: build, front: null, links, wishes: [], pinned: [], cells, schools: {} };
 }
 
 /** All twelve. */

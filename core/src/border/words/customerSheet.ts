@@ -3,6 +3,7 @@ import type { Assembly } from '../../facts/assembly/assembly';
 import { siteWords } from '../../facts/assembly/itemWords';
 import { slotTitle } from '../../facts/assembly/slotWords';
 import { findEntry } from '../../facts/log/entries';
+import { workOf } from '../../facts/log/jobStart';
 import type { NoteKind, NoteOf } from '../../facts/log/logState';
 import { notesOf, ofJob } from '../../facts/log/notesOf';
 import type { Destination, FaultEntry, Symptom } from '../../facts/log/records';
@@ -100,7 +101,7 @@ function faultLine(fault: FaultEntry, then: Assembly): string {
 
 /** Work by its kind, counted: a customer does not read every joint. */
 function workLines({ log }: JobState, jobId: Id): string[] {
-  const acts = log.acts.filter(({ record }) => record.jobId === jobId && record.how === 'did');
+  const acts = workOf(log, jobId);
   const count = (is: (body: (typeof acts)[number]['record']['body']) => boolean) =>
     acts.filter(({ record }) => is(record.body)).length;
   const lines: [number, string, string][] = [
@@ -115,7 +116,7 @@ function workLines({ log }: JobState, jobId: Id): string[] {
 /** Parts in and out, and where the old ones go. */
 function partLines({ log, asBuilt }: JobState, jobId: Id, serials: ReadonlyMap<Id, string>): string[] {
   const named = (part: Id | null) => (part !== null && serials.has(part) ? `, serial ${serials.get(part)}` : '');
-  const acts = log.acts.filter(({ record }) => record.jobId === jobId && record.how === 'did');
+  const acts = workOf(log, jobId);
   const replaced = notesOf(log, 'replace').filter(ofJob(jobId));
   const oldSerial = (slot: string) => {
     const said = replaced.findLast(({ record }) => record.body.slot === slot)?.record.body.oldSerial;

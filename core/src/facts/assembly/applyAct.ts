@@ -2,7 +2,7 @@
 import { splitRef, tailWireId, terminalRef } from '../terms/names';
 import type { HousingId, Slot, TerminalRef, WireId } from '../terms/names';
 import type { Build, ConnectorRef, Wire, WireEnd } from './build';
-import { landedOn, onAir } from './build';
+import { landedOn, matesOn, onAir } from './build';
 import type { Act } from './act';
 import type { Assembly } from './assembly';
 import { assemble } from './assembly';
@@ -88,14 +88,12 @@ function takeOff(build: Build, slot: Slot): Build {
     };
     wires[wire.id] = { ...wire, ends: [lifted(wire.ends[0]), lifted(wire.ends[1])] };
   }
-  const onSlot = (side: ConnectorRef) => 'slot' in side && side.slot === slot;
-  const mates = Object.entries(build.mates).filter(([, mate]) => !onSlot(mate.a) && !onSlot(mate.b));
   const inSlot = (ref: string) => splitRef(ref as TerminalRef).slot === slot;
   return {
     ...build,
     slots: without(build.slots, slot),
     wires,
-    mates: Object.fromEntries(mates),
+    mates: withoutAll(build.mates, matesOn(slot, build)),
     contacts: build.contacts.filter(({ a, b }) => !inSlot(a) && !inSlot(b)),
     hidden: withoutAll(build.hidden, Object.keys(build.hidden).filter(inSlot)),
     heats: withoutAll(build.heats, Object.keys(build.heats).filter(inSlot)),

@@ -110,6 +110,12 @@ export function isAttached({ at, by }: WireEnd): boolean {
   return at.on !== 'air' && by !== 'factory';
 }
 
+/** The plugs that sit on a part's own sockets. */
+export function matesOn(slot: Slot, { mates }: Pick<Build, 'mates'>): string[] {
+  const isOn = (side: ConnectorRef) => 'slot' in side && side.slot === slot;
+  return Object.keys(mates).filter((id) => isOn(mates[id]!.a) || isOn(mates[id]!.b));
+}
+
 /** The terminal an end is on, or null. */
 export function landedOn(end: WireEnd): TerminalRef | null {
   return end.at.on === 'terminal' ? end.at.ref : null;

@@ -5,7 +5,7 @@ import type { Assembly } from './assembly';
 import type { Wire } from './build';
 import { landedOn } from './build';
 import { terminalWords } from './padWords';
-import { cavityWords, housingWords, leadWords, plugWords, socketOf } from './plugWords';
+import { cavityWords, leadWords, plugWords, pushedHomeWords } from './plugWords';
 import { slotWords } from './slotWords';
 
 /** "lead B of motor M3", "the red battery lead", "the green wire of the camera’s lead", "the red wire". */
@@ -43,9 +43,7 @@ export function jointPlace(joint: string, assembly: Assembly): string {
 
 /** "plug FC J1, cavity 2 of 6". */
 export function contactWords(housing: string, position: number, assembly: Assembly): string {
-  const socket = socketOf(housing, assembly);
-  const plug = socket ? `plug ${socket.slot} ${socket.connector}` : housingWords(housing, assembly);
-  return `${plug}, ${cavityWords(housing, position, assembly)}`;
+  return `${pushedHomeWords(housing, assembly)}, ${cavityWords(housing, position, assembly)}`;
 }
 
 /** "the red contact of the video unit’s lead": a wire by its crimped end. */

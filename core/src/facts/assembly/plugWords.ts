@@ -49,6 +49,12 @@ export function socketOf(housing: HousingId, { build }: Assembly): Socket | null
   return other && 'slot' in other ? other : null;
 }
 
+/** "plug FC J1" for a housing by where it is pushed home; as `housingWords` while it hangs loose. */
+export function pushedHomeWords(housing: HousingId, assembly: Assembly): string {
+  const socket = socketOf(housing, assembly);
+  return socket ? `plug ${socket.slot} ${socket.connector}` : housingWords(housing, assembly);
+}
+
 /** "the plug for FC J1"; by the colours in it where it is for no socket. */
 export function housingWords(housing: HousingId, assembly: Assembly): string {
   const socket = socketOf(housing, assembly);

@@ -9,6 +9,7 @@ import { jointName, terminalRef } from '../terms/names';
 import { netlist } from './netlist';
 import type { Act } from '../assembly/act';
 import type { Assembly } from '../assembly/assembly';
+import type { Change } from '../assembly/difference';
 
 /** The terminals touched; an act that changed nothing touches none. */
 export function touchedBy(act: Act, before: Assembly, after: Assembly): ReadonlySet<TerminalRef> {
@@ -17,7 +18,7 @@ export function touchedBy(act: Act, before: Assembly, after: Assembly): Readonly
 }
 
 /** Every terminal on the nets of what an act names, as one build has them. */
-export function namedBy(act: Act, assembly: Assembly): ReadonlySet<TerminalRef> {
+function namedBy(act: Act, assembly: Assembly): ReadonlySet<TerminalRef> {
   const named = new Set<TerminalRef>();
   const nets = netlist(assembly);
   for (const ref of seeds(act, assembly)) {
@@ -26,6 +27,12 @@ export function namedBy(act: Act, assembly: Assembly): ReadonlySet<TerminalRef> 
   }
   for (const wire of wiresOf(act)) nets.netOfWire(wire)?.terminals.forEach((other) => named.add(other));
   return named;
+}
+
+/** The same of everything that some changes would do. */
+export function namedByChanges(changes: readonly Pick<Change, 'effect'>[], assembly: Assembly): Set<TerminalRef> {
+  const acts = changes.flatMap(({ effect }) => effect);
+  return new Set(acts.flatMap((act) => [...namedBy(act, assembly)]));
 }
 
 /** Joints (`W12.b`) that an act solders, heats or frees. */

@@ -3,6 +3,7 @@ import type { TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
 import { terminalWords } from '../../facts/assembly/padWords';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { remembered } from '../../facts/assembly/assembly';
 
 /** Terminals under a mated plug, a coating, a lid or another board. */
 export function coveredTerminals(assembly: Assembly): ReadonlySet<TerminalRef> {
@@ -20,7 +21,7 @@ export function coveredTerminals(assembly: Assembly): ReadonlySet<TerminalRef> {
 }
 
 /** Contacts of parts that a crimped plug is on: a fine tip reaches them from behind, along the wire. */
-export function contactsBehindPlugs(assembly: Assembly): ReadonlySet<TerminalRef> {
+export const contactsBehindPlugs = remembered((assembly): ReadonlySet<TerminalRef> => {
   const { mates, hidden, wires } = assembly.build;
   const found = new Set<TerminalRef>();
   for (const { a, b, shift, mirrored } of Object.values(mates)) {
@@ -37,7 +38,7 @@ export function contactsBehindPlugs(assembly: Assembly): ReadonlySet<TerminalRef
     });
   }
   return found;
-}
+});
 
 /** "GPS G, from behind its plug": where a probe goes. */
 export function probeWords(ref: TerminalRef, assembly: Assembly): string {

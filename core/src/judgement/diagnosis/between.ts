@@ -1,5 +1,6 @@
 /** What can short two nets: the parts that hang between them, and the plugs and leads that would part them. */
 import type { Assembly } from '../../facts/assembly/assembly';
+import { matesOn } from '../../facts/assembly/build';
 import { slotWords } from '../../facts/assembly/slotWords';
 import { plugWords } from '../../facts/assembly/plugWords';
 import type { Touch } from '../../facts/log/reading';
@@ -20,10 +21,8 @@ export function partsBetween({ black, red }: Pick<Touch, 'black' | 'red'>, assem
 /** The same in words, each with what takes it away: its plug where it hangs on one, else its leads. */
 export function betweenWords(touch: Pick<Touch, 'black' | 'red'>, assembly: Assembly): string[] {
   return partsBetween(touch, assembly).map((slot) => {
-    const plug = Object.entries(assembly.build.mates).find(([, { a, b }]) =>
-      [a, b].some((side) => 'slot' in side && side.slot === slot),
-    );
-    const way = plug ? `pull plug ${plugWords(plug[0], assembly)}` : 'lift its leads';
+    const [plug] = matesOn(slot, assembly.build);
+    const way = plug !== undefined ? `pull plug ${plugWords(plug, assembly)}` : 'lift its leads';
     return `${slotWords(slot, assembly)}: ${way}, read again`;
   });
 }

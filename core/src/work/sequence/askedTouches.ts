@@ -4,6 +4,7 @@
  */
 import type { Assembly } from '../../facts/assembly/assembly';
 import { remembered } from '../../facts/assembly/assembly';
+import { workOf } from '../../facts/log/jobStart';
 import type { LogState } from '../../facts/log/logState';
 import { notesOf, ofJob } from '../../facts/log/notesOf';
 import { touchKey } from '../../facts/log/noteSubject';
@@ -12,7 +13,7 @@ import type { Id, TerminalRef } from '../../facts/terms/names';
 import type { Change } from '../../facts/assembly/difference';
 import type { Net } from '../../facts/wiring/netlist';
 import { netlist } from '../../facts/wiring/netlist';
-import { namedBy } from '../../facts/wiring/touchedBy';
+import { namedByChanges } from '../../facts/wiring/touchedBy';
 import type { ContinuityList, ListedTouch } from '../../judgement/checks/continuityTouches';
 import { continuityTouches, isOfMainLeads, soundsWhenGood } from '../../judgement/checks/continuityTouches';
 import { wholeList } from './continuitySchool';
@@ -22,8 +23,8 @@ export interface AskedTouches extends ContinuityList {
   history: readonly ListedTouch[];
 }
 
-/** The list of a target is made once. */
-const listOf = remembered(continuityTouches);
+/** The whole list of a target, made once. */
+export const listOf = remembered(continuityTouches);
 
 interface Asked {
   jobId: Id;
@@ -67,12 +68,8 @@ function touchedIn({
   changes,
 }: Pick<Asked, 'jobId' | 'log' | 'changes'> & { builds: readonly Assembly[] }): ReadonlySet<TerminalRef> {
   const touched = new Set<TerminalRef>();
-  for (const act of log.acts) {
-    if (act.record.jobId === jobId && act.record.how === 'did') act.touched().forEach((ref) => touched.add(ref));
-  }
-  for (const build of builds) {
-    for (const act of changes.flatMap(({ effect }) => effect)) namedBy(act, build).forEach((ref) => touched.add(ref));
-  }
+  for (const act of workOf(log, jobId)) act.touched().forEach((ref) => touched.add(ref));
+  for (const build of builds) namedByChanges(changes, build).forEach((ref) => touched.add(ref));
   return touched;
 }
 

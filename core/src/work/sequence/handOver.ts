@@ -1,4 +1,5 @@
 /** Where the steps of the hand-over stand: matters closed, weights, what goes back, then the quad itself. */
+import { workOf } from '../../facts/log/jobStart';
 import type { LogState } from '../../facts/log/logState';
 import type { Id } from '../../facts/terms/names';
 import type { Place } from './order';
@@ -11,6 +12,5 @@ export function handOverPlace(turn: number): Place {
 
 /** The seq of the newest act that a job did; 0 before the first. */
 export function lastWorkSeq(log: Pick<LogState, 'acts'>, jobId: Id): number {
-  const own = log.acts.filter(({ record }) => record.jobId === jobId && record.how === 'did');
-  return Math.max(0, ...own.map(({ madeSeq }) => madeSeq));
+  return Math.max(0, ...workOf(log, jobId).map(({ madeSeq }) => madeSeq));
 }

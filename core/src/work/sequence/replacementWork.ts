@@ -1,11 +1,11 @@
 /** What replacing a part takes, said before it is begun. */
 import type { Assembly } from '../../facts/assembly/assembly';
 import { difference } from '../../facts/assembly/difference';
-import type { Slot, TerminalRef } from '../../facts/terms/names';
-import { namedBy } from '../../facts/wiring/touchedBy';
-import { continuityTouches } from '../../judgement/checks/continuityTouches';
+import type { Slot } from '../../facts/terms/names';
+import { namedByChanges } from '../../facts/wiring/touchedBy';
 import { partnersOf } from '../../judgement/diagnosis/partners';
 import { jointS, seconds } from '../../physics/joints/seconds';
+import { listOf } from './askedTouches';
 import { withoutPart } from './replacements';
 
 export interface ReplacementWork {
@@ -23,8 +23,7 @@ export function replacementOf(asBuilt: Assembly, target: Assembly, slot: Slot): 
   if (!asBuilt.build.slots[slot]) throw new RangeError(`no part ${slot}`);
   const off = difference(asBuilt.build, withoutPart(asBuilt, slot).build);
   const freed = off.flatMap((change) => (change.verb === 'free' ? [change.about] : []));
-  const touched = new Set<TerminalRef>();
-  for (const act of off.flatMap(({ effect }) => effect)) namedBy(act, asBuilt).forEach((ref) => touched.add(ref));
+  const touched = namedByChanges(off, asBuilt);
   const jointsS = freed.reduce((sum, { wire }) => sum + seconds.free + jointS(asBuilt.build.wires[wire]?.awg), 0);
   const plugs = off.filter(({ verb }) => verb === 'unmate').length;
   return {
@@ -32,7 +31,6 @@ export function replacementOf(asBuilt: Assembly, target: Assembly, slot: Slot): 
     plugs,
     minutes: Math.ceil((jointsS + 2 * plugs * seconds.plug + seconds.take + seconds.fit) / 60),
     partners: partnersOf(slot, asBuilt),
-    touches: continuityTouches(target).touches.filter(({ touch }) => touched.has(touch.black) || touched.has(touch.red))
-      .length,
+    touches: listOf(target).touches.filter(({ touch }) => touched.has(touch.black) || touched.has(touch.red)).length,
   };
 }

@@ -2,7 +2,7 @@
 import { applyAct } from '../../facts/assembly/applyAct';
 import type { Act } from '../../facts/assembly/act';
 import type { Assembly } from '../../facts/assembly/assembly';
-import { isAttached, landedOn } from '../../facts/assembly/build';
+import { isAttached, landedOn, matesOn } from '../../facts/assembly/build';
 import type { Change } from '../../facts/assembly/difference';
 import { difference } from '../../facts/assembly/difference';
 import { partnersOf } from '../../judgement/diagnosis/partners';
@@ -74,9 +74,7 @@ export function withoutPart(assembly: Assembly, slot: Slot): Assembly {
 }
 
 function actsToFree({ build }: Assembly, slot: Slot): Act[] {
-  const plugs = Object.entries(build.mates).flatMap(([id, { a, b }]): Act[] =>
-    [a, b].some((side) => 'slot' in side && side.slot === slot) ? [{ do: 'unmate', id }] : [],
-  );
+  const plugs = matesOn(slot, build).map((id): Act => ({ do: 'unmate', id }));
   const joints = Object.values(build.wires).flatMap((wire) => {
     const own = wire.tailOf !== undefined && splitRef(wire.tailOf).slot === slot;
     return ([0, 1] as const).flatMap((end): Act[] => {

@@ -26,6 +26,7 @@ import { Columns, Sheet } from '../../ui/Sheet';
 import type { CsvFault } from '../../files/csvRows';
 import { readStock, writeStock } from '../../files/stockCsv';
 import { Beside, Stack, Words } from '../../ui/layout';
+import { matching } from '../../ui/matching';
 
 const shownAtMost = 60;
 const columns: readonly DataColumn<StockLine>[] = [
@@ -52,10 +53,8 @@ export function StockPage() {
   const [message, setMessage] = useState<string | null>(null);
   const counted = useSend<{ rows: readonly StockLine[] }>(() => '/stock/counted', [keys.stock]);
   const lines = stock.data ?? [];
-  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = lines.filter(({ name, key, place }) =>
-    words.every((word) => `${name} ${key} ${place}`.toLowerCase().includes(word)),
-  );
+  const isMeant = matching(typed);
+  const found = lines.filter(({ name, key, place }) => isMeant(`${name} ${key} ${place}`));
   const take = async (file: File) => {
     setMessage(null);
     const read = readStock(await file.text(), newId);

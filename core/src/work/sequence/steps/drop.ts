@@ -1,15 +1,8 @@
 import { wireWords } from '../../../facts/assembly/itemWords';
 import { wasTerminalWords } from '../../../facts/assembly/wasWords';
-import type { Assembly } from '../../../facts/assembly/assembly';
-import { housingWords, socketOf } from '../../../facts/assembly/plugWords';
-import type { HousingId } from '../../../facts/terms/names';
+import { pushedHomeWords } from '../../../facts/assembly/plugWords';
 import { asItWas } from '../asItWas';
 import { changeStep, inThisOrder } from '../changeStep';
-
-function plugOf(housing: HousingId, was: Assembly): string {
-  const socket = socketOf(housing, was);
-  return socket ? `plug ${socket.slot} ${socket.connector}` : housingWords(housing, was);
-}
 
 /** A wire comes out whole; which cavities is said under the sentence. */
 export const drop = changeStep('drop', {
@@ -19,7 +12,7 @@ export const drop = changeStep('drop', {
     if (!wire) return 'Take a wire out that the plan does not have';
     const from = wire.ends.flatMap(({ at }) => {
       if (at.on === 'terminal') return [`off ${wasTerminalWords(at.ref, stages)}`];
-      return at.on === 'cavity' ? [`out of ${plugOf(at.housing, was)}`] : [];
+      return at.on === 'cavity' ? [`out of ${pushedHomeWords(at.housing, was)}`] : [];
     });
     const words = wireWords(wire, was);
     return from.length > 0 ? `Take ${words} ${from.join(', and ')}` : `Take ${words} out`;

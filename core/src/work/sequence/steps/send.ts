@@ -1,6 +1,7 @@
 import type { Id, Slot } from '../../../facts/terms/names';
 import { slotTitle } from '../../../facts/assembly/slotWords';
 import { findEntry } from '../../../facts/log/entries';
+import { workOf } from '../../../facts/log/jobStart';
 import { handOverPlace, handOverTurns } from '../handOver';
 import { lastNote } from '../jobContext';
 import type { Draft, StepKind } from '../step';
@@ -12,11 +13,11 @@ type SendStep = Draft<'send', { kind: 'old part'; act: Id; slot: Slot; part: str
 /** A part that came off and lies on the bench goes somewhere: to the customer, into the stores, away. */
 export const send: StepKind<SendStep> = {
   plan: ({ log, jobId }) =>
-    log.acts.flatMap(({ record }): SendStep[] => {
+    workOf(log, jobId).flatMap(({ record }): SendStep[] => {
       const { body } = record;
       if (body.do !== 'take off' || (body.to !== 'bench' && body.to !== 'customer')) return [];
       const then = findEntry(log, record.id)?.before.asBuilt;
-      if (!then?.build.slots[body.slot] || record.jobId !== jobId || record.how !== 'did') return [];
+      if (!then?.build.slots[body.slot]) return [];
       return [
         {
           verb: 'send',

@@ -1,5 +1,5 @@
 /** Looking for a fault: what is known on the left, what can be done on the right. Nothing here is asked by the plan. */
-import type { Step } from '@junctor/core';
+import type { StepOf } from '@junctor/core';
 import {
   heardWords,
   lookFirst,
@@ -7,10 +7,10 @@ import {
   ofJob,
   openPlugs,
   plugWords,
-  splitJoint,
   jointWords,
   stepWords,
   terminalWords,
+  workOf,
 } from '@junctor/core';
 import type { Answer } from '../../../ui/Answers';
 import { BigLines } from '../../../ui/BigLines';
@@ -115,14 +115,11 @@ function openNow(bench: Bench): string[] {
 }
 
 /** Steps that put lifted leads back. */
-export function lifted({ state, job }: Bench): (Step & { verb: 'land' })[] {
+export function lifted({ state, job }: Bench): StepOf<'land'>[] {
   const freed = new Set(
-    state.log.acts.flatMap(({ record: { body, jobId, how }, joints }) =>
-      body.do === 'free' && jobId === job.id && how === 'did' ? joints : [],
-    ),
+    workOf(state.log, job.id).flatMap(({ record: { body }, joints }) => (body.do === 'free' ? joints : [])),
   );
   return state.steps.filter(
-    (step): step is Step & { verb: 'land' } =>
-      step.verb === 'land' && !step.done && freed.has(step.subject) && splitJoint(step.subject) !== null,
+    (step): step is StepOf<'land'> => step.verb === 'land' && !step.done && freed.has(step.subject),
   );
 }

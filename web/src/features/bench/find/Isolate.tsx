@@ -7,6 +7,7 @@ import { Fact } from '../../../ui/Frame';
 import { BigLines } from '../../../ui/BigLines';
 import type { FoundItem } from '../../../ui/Find';
 import { Find } from '../../../ui/Find';
+import { matching } from '../../../ui/matching';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import type { Bench } from '../../../bench/provider/bench';
 import { useBench } from '../../../bench/provider/useBench';
@@ -28,8 +29,8 @@ export function Isolate() {
   const [last, setLast] = useState<string | null>(null);
   const [staying, setStaying] = useState<string | null>(null);
   const choices = choicesOf(bench);
-  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = choices.filter(({ name }) => words.every((word) => name.toLowerCase().includes(word)));
+  const isMeant = matching(typed);
+  const found = choices.filter(({ name }) => isMeant(name));
   const take = (id: string) => {
     const choice = choices.find((one) => one.id === id);
     if (!choice) return;

@@ -28,6 +28,7 @@ import { BigLines } from '../../../ui/BigLines';
 import { Fact } from '../../../ui/Frame';
 import type { FoundItem } from '../../../ui/Find';
 import { Find } from '../../../ui/Find';
+import { matching } from '../../../ui/matching';
 import type { Prompt } from '../prompts/Prompts';
 import { Typed, usePrompts } from '../prompts/Prompts';
 import { lengthAnswers } from '../touch/lengthAnswers';
@@ -92,10 +93,8 @@ function PickTerminal({
   const bench = useBench();
   const doors = useDoors();
   const [typed, setTyped] = useState('');
-  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  const items = terminalsOf(bench).filter(
-    ({ id, name }) => id !== other && words.every((word) => name.toLowerCase().includes(word)),
-  );
+  const isMeant = matching(typed);
+  const items = terminalsOf(bench).filter(({ id, name }) => id !== other && isMeant(name));
   const answers: Answer[] = [{ key: 'Escape', label: 'Back', act: () => doors.close(doors.places.find) }];
   return (
     <JobFrame

@@ -12,6 +12,7 @@ import type { Answer } from '../../../ui/Answers';
 import { FileField } from '../../../ui/form';
 import type { FoundItem } from '../../../ui/Find';
 import { Find } from '../../../ui/Find';
+import { matching } from '../../../ui/matching';
 import { Fact } from '../../../ui/Frame';
 import { OwnWords } from './OwnWords';
 
@@ -25,8 +26,8 @@ export function Seen() {
   const [notGood, setNotGood] = useState(false);
   const [said, setSaid] = useState<string | null>(null);
   const field = useRef<HTMLDivElement>(null);
-  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = thingsOf(bench).filter(({ name }) => words.every((word) => name.toLowerCase().includes(word)));
+  const isMeant = matching(typed);
+  const found = thingsOf(bench).filter(({ name }) => isMeant(name));
   const keep = (note: Note, message: string) => {
     bench.record([note], null);
     setSaid(message);

@@ -1,6 +1,6 @@
 /** The hands at the hand-over: what was there before on the left, what there is now on the right. */
 import type { NoteOf } from '@junctor/core';
-import { notesOf, ofJob } from '@junctor/core';
+import { notesOf, ofJob, workOf } from '@junctor/core';
 import type { Hands } from '../../../bench/hands/hands';
 import type { Bench } from '../../../bench/provider/bench';
 import { BigLines } from '../../../ui/BigLines';
@@ -22,7 +22,7 @@ export function handOverHands(bench: Bench): Hands {
 /** Joints, readings, faults and parts of this job, counted. */
 function doneLines({ state, job }: Bench): string[] {
   const own = ofJob(job.id);
-  const acts = state.log.acts.filter(({ record }) => record.jobId === job.id && record.how === 'did');
+  const acts = workOf(state.log, job.id);
   const made = acts.filter(({ record: { body } }) => body.do === 'land' && body.as.by === 'solder').length;
   const opened = acts.filter(({ record: { body } }) => body.do === 'free').length;
   const fitted = acts.filter(({ record: { body } }) => body.do === 'fit').length;

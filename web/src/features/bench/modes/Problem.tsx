@@ -1,6 +1,6 @@
 /** Problem: six big choices, then what to do about it, at the joint that is meant. */
 import type { Note } from '@junctor/core';
-import { capital, jointPlace, jointWords, landedOn, splitJoint } from '@junctor/core';
+import { capital, jointPlace, jointWords, landedOn, splitJoint, workOf } from '@junctor/core';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
 import { useParams } from 'react-router';
@@ -89,8 +89,8 @@ export function WhatToDo() {
 function jointsMeant({ job, state: { current, log, asBuilt } }: Bench): string[] {
   const own = current?.about.kind === 'joint' ? [current.subject] : [];
   const looked = current?.about.kind === 'joints' ? current.about.joints : [];
-  const made = log.acts
-    .flatMap(({ joints, record }) => (record.jobId === job.id && record.how === 'did' ? joints : []))
+  const made = workOf(log, job.id)
+    .flatMap(({ joints }) => joints)
     .reverse();
   return [...new Set([...own, ...made.filter((joint) => looked.includes(joint)), ...looked, ...made])].filter(
     (joint) => {

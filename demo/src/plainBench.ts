@@ -1,0 +1,17 @@
+/** A bench with the shipped meter and a middling pack, for walks in which it does not matter whose it is. */
+import { shippedMeter } from '@junctor/catalogue';
+import type { Bench } from './bench';
+
+/** @param given What the walk is about; anything else of the bench may be given too. */
+export function plainBench(given: Pick<Bench, 'plan' | 'catalogue' | 'newId'> & Partial<Bench>): Bench {
+  return {
+    quadId: 'quad',
+    jobId: given.plan.jobId,
+    meter: { id: 'meter', name: 'meter', ...shippedMeter },
+    limiterId: 'limiter',
+    personId: 'person',
+    deviceId: 'device',
+    packV: given.plan.cells[1] * 3.9,
+    ...given,
+  };
+}
