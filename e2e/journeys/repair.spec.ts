@@ -1,7 +1,7 @@
 /** The crashed bird counter: symptoms, a reading anywhere, halving, a part replaced, proved again, handed over. */
 import type { FaultEntry } from '@junctor/core';
 import type { Page } from '@playwright/test';
-import { logOf, press, quadId, readable, sentence, signIn, under } from '../support/bench';
+import { jobNamed, logOf, press, quadId, readable, sentence, signIn, under } from '../support/bench';
 import { pick, takeMarked, typeInto } from '../support/forms';
 import { expect, test } from '../support/shop';
 import { sayExpectedFirst, walkJob } from '../support/walkJob';
@@ -217,6 +217,37 @@ test('a crashed quad from the call to its sheet', async ({ page, shop }) => {
     }[];
     expect(parts.find(({ serial }) => serial === 'L45-0931')?.onQuad).toBe(quad);
   });
+});
+
+test('a part that does not fit: what it wants otherwise is said before it is taken', async ({ page, shop }) => {
+  await signIn(page, shop.url);
+  const made = await page.request.post(`${shop.url}/api/parts`, {
+    data: {
+      id: '0193a000-0000-7000-8000-00000000a307',
+      model: 'goldeneye-rx-33',
+      revision: 1,
+      serial: 'G-7',
+      batch: null,
+      owner: null,
+      origin: 'new',
+      condition: 'untested',
+      firmware: null,
+      weightG: null,
+    },
+  });
+  expect(made.ok()).toBe(true);
+  const { id } = await jobNamed(page, shop.url, 'Vineyard frost-patrol');
+  await page.goto(`${shop.url}/jobs/${id}/replace`);
+  await page.keyboard.type('rx');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Replace RX');
+  await pick(page, /G-7/);
+  const takes = page.getByRole('region', { name: 'What it takes' });
+  await expect(takes).toContainText('Its 3V3 takes 3.1 to 3.5 V, where 5V takes');
+  await shoot(page, 'not-fitting');
+  await readable(page);
+  await page.keyboard.press('Escape');
+  await expect(sentence(page)).toContainText('Find it.');
 });
 
 const onePixel = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';

@@ -11,6 +11,7 @@ import {
   forecastWeight,
   gradeJob,
   insteadFor,
+  lostWords,
   judge,
   kitList,
   makeCatalogue,
@@ -266,6 +267,16 @@ describe('another controller in a plan', () => {
   it('names what has no pad any more', () => {
     expect(swapped('stint-board-26').lost.map(({ was }) => was)).toEqual(expect.arrayContaining(['S1', 'S4', 'CUR']));
     expect(links.length).toBe(swapped('curlew-fc-30').plan.links.length);
+    expect(lostWords(swapped('stint-board-26').lost)[0]).toMatch(/^It has no pad for .*S1.*\.$/);
+  });
+
+  it('puts no lead on a supply pad of other volts, and says what it wants', () => {
+    const { plan } = shippedTemplate('quad-serial-6s');
+    const { lost, plan: without } = swapModel(plan, 'RX', model(plan.target.slots.RX!.model), model('goldeneye-rx-33'));
+    expect(lostWords(lost)).toEqual(['Its 3V3 takes 3.1 to 3.5 V, where 5V takes 4.5 to 5.5 V.']);
+    const on = Object.values(without.target.wires).flatMap(({ ends }) => ends.map(({ at }) => JSON.stringify(at)));
+    expect(on.filter((at) => at.includes('RX.VIN'))).toEqual([]);
+    expect(on.filter((at) => at.includes('RX.GND'))).toHaveLength(1);
   });
 });
 

@@ -1,24 +1,39 @@
 /**
  * Another part model in a slot of a plan: every wire goes to the terminal of the new model that does the same; a plug
  * goes into the socket with the same order, with another housing where the family differs; one that the new model lacks
- * is
- * cut off and its wires are soldered. What has no place any more is named, not dropped in silence.
+ * is cut off and its wires are soldered. What has no place any more is named, not dropped in silence.
  */
 import type { Build, Housing, Mate, Wire, WireEnd } from '../assembly/build';
-import type { Connector, PartModel, Terminal } from '../catalogue/partModel';
-import type { PortId, Slot, WireId } from '../terms/names';
+import type { PartModel, Terminal } from '../catalogue/partModel';
+import type { Range, Slot, WireId } from '../terms/names';
 import { splitRef, terminalRef } from '../terms/names';
+import { Places } from './places';
 import type { PlanDraft } from './plan';
 
 export interface Swapped {
   plan: PlanDraft;
-  /** Wires that found no place on the new model, with what is printed where they were. */
-  lost: readonly { wire: WireId; was: string }[];
+  lost: readonly Lost[];
+}
+
+/** A wire that found no place on the new model. */
+export interface Lost {
+  wire: WireId;
+  /** What is printed where it was. */
+  was: string;
+  /** What the new model wants there instead; null when it has nothing of the kind. */
+  instead: string | null;
+}
+
+/** Why wires found no place, in a sentence each. */
+export function lostWords(lost: readonly Lost[]): string[] {
+  const missing = lost.flatMap(({ was, instead }) => (instead ? [] : [was]));
+  const none = missing.length > 0 ? [`It has no pad for ${[...new Set(missing)].join(', ')}.`] : [];
+  return [...none, ...new Set(lost.flatMap(({ instead }) => instead ?? []))];
 }
 
 export function swapModel(plan: PlanDraft, slot: Slot, from: PartModel, to: PartModel): Swapped {
   const places = new Places(from, to);
-  const lost: { wire: WireId; was: string }[] = [];
+  const lost: Lost[] = [];
   const kept = keptMates(plan.target, slot, places);
   const cut = new Set(
     Object.entries(plan.target.mates).flatMap(([id, { a, b }]) => {
@@ -48,7 +63,7 @@ export function swapModel(plan: PlanDraft, slot: Slot, from: PartModel, to: Part
     });
     const [a, b] = ends;
     if (a && b) wires[wire.id] = { ...wire, ends: [a, b] };
-    else lost.push({ wire: wire.id, was: oldPrint(wire, slot, from, pins) });
+    else lost.push({ wire: wire.id, ...whyLost(oldTerminal(wire, slot, from, pins), to) });
   }
   const gone = new Set([...pins.keys()].map((name) => name.split('#')[0]!));
   const target: Build = {
@@ -101,14 +116,30 @@ function keptMates(
   return { mates, housings };
 }
 
-/** What is printed at the terminal that a wire had on the old model. */
-function oldPrint(wire: Wire, slot: Slot, from: PartModel, pins: ReadonlyMap<string, string>): string {
+/** The terminal that a wire had on the old model. */
+function oldTerminal(wire: Wire, slot: Slot, from: PartModel, pins: ReadonlyMap<string, string>): Terminal | undefined {
   const ids = wire.ends.flatMap(({ at }) => {
     if (at.on === 'terminal' && splitRef(at.ref).slot === slot) return [splitRef(at.ref).terminal];
     if (at.on === 'cavity') return pins.get(`${at.housing}#${at.position}`) ?? [];
     return [];
   });
-  return from.terminals.find(({ id }) => id === ids[0])?.printed || wire.id;
+  return from.terminals.find(({ id }) => id === ids[0]);
+}
+
+/** A supply pad of other volts is told from one that is not there. */
+function whyLost(old: Terminal | undefined, to: PartModel): Omit<Lost, 'wire'> {
+  const was = old?.printed || 'a lead';
+  const supply = (terminal: Terminal | undefined) => terminal?.roles.find((role) => role.is === 'supply');
+  const wanted = supply(old);
+  const other = to.terminals.find((terminal) => wanted && supply(terminal)?.dir === wanted.dir);
+  const its = supply(other);
+  if (!wanted || !other || !its) return { was, instead: null };
+  const says = `${wanted.dir} ${voltsFromTo(its.volts)}, where ${was} ${wanted.dir} ${voltsFromTo(wanted.volts)}`;
+  return { was, instead: `Its ${other.printed || other.id} ${says}.` };
+}
+
+function voltsFromTo([low, high]: Range): string {
+  return low === high ? `${low} V` : `${low} to ${high} V`;
 }
 
 /** Old pin under each cavity of the housings that were mated to a connector which is gone. */
@@ -122,96 +153,4 @@ function pinsOfCutHousings(build: Build, slot: Slot, from: PartModel, cut: Reado
     connector.pins.forEach((pin, index) => pins.set(`${other.housing}#${index + 1 + shift}`, pin));
   }
   return pins;
-}
-
-/** Which terminal of the new model does what one of the old did; each is filled only as far as it holds. */
-class Places {
-  private readonly used = new Map<string, number>();
-  private readonly ports = new Map<PortId, PortId>();
-
-  constructor(
-    private readonly from: PartModel,
-    private readonly to: PartModel,
-  ) {}
-
-  /** A socket of the new model whose pins do the same in the same order; one of the same family before others. */
-  socketLike(id: string): Connector | null {
-    const old = this.from.connectors.find((connector) => connector.id === id);
-    if (!old) return null;
-    const alike = this.to.connectors.filter(
-      ({ pins }) => pins.length === old.pins.length && pins.every((pin, index) => this.does(pin, old.pins[index]!)),
-    );
-    return alike.find(({ family }) => family === old.family) ?? alike[0] ?? null;
-  }
-
-  private does(newId: string, oldId: string): boolean {
-    const [a, b] = [
-      this.to.terminals.find(({ id }) => id === newId),
-      this.from.terminals.find(({ id }) => id === oldId),
-    ];
-    return Boolean(a && b && fit(this.from, b, this.to, a) > 0);
-  }
-
-  take(oldId: string): Terminal | null {
-    const old = this.from.terminals.find(({ id }) => id === oldId);
-    if (!old) return null;
-    const plugged = new Set(this.to.connectors.flatMap(({ pins }) => pins));
-    const free = this.to.terminals.filter(
-      ({ id, holds, form }) => (this.used.get(id) ?? 0) < holds && form !== 'pin' && !plugged.has(id),
-    );
-    const ranked = free
-      .map((terminal) => ({ terminal, score: fit(this.from, old, this.to, terminal) }))
-      .filter(({ score }) => score > 0);
-    const best =
-      ranked.reduce<(typeof ranked)[number] | null>(
-        (top, candidate) => (!top || candidate.score > top.score ? candidate : top),
-        null,
-      )?.terminal ?? null;
-    if (best) this.used.set(best.id, (this.used.get(best.id) ?? 0) + 1);
-    return best;
-  }
-
-  /** The port of the new model that does what the old one did. */
-  port(old: PortId): PortId | null {
-    if (!this.ports.has(old)) {
-      const was = this.from.ports.find(({ id }) => id === old);
-      const same = this.to.ports.filter(({ kind, way }) => kind === was?.kind && (way === was.way || way === 'both'));
-      const best = same.find(({ index }) => index === was?.index) ?? same[0];
-      if (best) this.ports.set(old, best.id);
-    }
-    return this.ports.get(old) ?? null;
-  }
-}
-
-/** How well a terminal does what another did: 0 not at all; the same port number counts most. */
-function fit(fromModel: PartModel, old: Terminal, toModel: PartModel, terminal: Terminal): number {
-  for (const was of old.roles) {
-    for (const is of terminal.roles) {
-      if (was.is === 'ground' && is.is === 'ground') return 1 + (terminal.printed === old.printed ? 0.5 : 0);
-      if (
-        was.is === 'supply' &&
-        is.is === 'supply' &&
-        was.dir === is.dir &&
-        was.volts[0] <= is.volts[1] &&
-        is.volts[0] <= was.volts[1]
-      )
-        return 1;
-      if (was.is !== 'port' || is.is !== 'port' || was.pin !== is.pin) continue;
-      const [a, b] = [
-        fromModel.ports.find(({ id }) => id === was.port),
-        toModel.ports.find(({ id }) => id === is.port),
-      ];
-      if (
-        !a ||
-        !b ||
-        a.kind !== b.kind ||
-        (a.kind === 'serial' && a.inversion === 'inverted') !== (b.kind === 'serial' && b.inversion === 'inverted')
-      )
-        continue;
-      if (a.index === b.index) return 3;
-      if (a.kind === 'motorSignal' || a.kind === 'motorPhase') return 0;
-      return 1;
-    }
-  }
-  return 0;
 }

@@ -1,6 +1,6 @@
 /** What is to be done: the customer's words, the plan, how the quad comes in, and what is at risk. */
 import type { JobSheet, PlanDraft } from '@junctor/core';
-import { difference, emptyBuild } from '@junctor/core';
+import { difference, emptyBuild, lostWords } from '@junctor/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
@@ -116,7 +116,7 @@ function JobOf({ quad }: { quad: Quad }) {
       if (swapped.lost.length > 0 && !lostSeen) {
         setLostSeen(true);
         return setProblem(
-          `The board chosen has no pad for: ${swapped.lost.map(({ was }) => was).join(', ')}. Press again to open the job without them.`,
+          `The board chosen does not take every lead. ${lostWords(swapped.lost).join(' ')} Press again to open the job without them.`,
         );
       }
       plan = {

@@ -1,5 +1,6 @@
 /** What replacing a part takes: joints and plugs, partners, what is proved again, what another model changes. */
-import type { ReplacementWork } from '@junctor/core';
+import type { Lost, ReplacementWork } from '@junctor/core';
+import { lostWords } from '@junctor/core';
 import { Words } from '../../../ui/layout';
 import { Alarm } from '../../../ui/layout';
 
@@ -8,7 +9,7 @@ interface ReplacingProps {
   work: ReplacementWork;
   /** What the rules say of the plan with another model. */
   differs: readonly string[];
-  lost: readonly { was: string }[];
+  lost: readonly Lost[];
 }
 
 export function Replacing({ slot, work, differs, lost }: ReplacingProps) {
@@ -26,8 +27,7 @@ export function Replacing({ slot, work, differs, lost }: ReplacingProps) {
         </Words>
       )}
       <Words>{touches} touches are asked again, with the main leads: everything that this opens.</Words>
-      {lost.length > 0 && <Alarm>The other model has no place for: {lost.map(({ was }) => was).join(', ')}.</Alarm>}
-      {differs.map((line) => (
+      {[...lostWords(lost), ...differs].map((line) => (
         <Alarm key={line}>{line}</Alarm>
       ))}
     </section>
