@@ -236,11 +236,12 @@ test('a part that does not fit: what it wants otherwise is said before it is tak
     },
   });
   expect(made.ok()).toBe(true);
-  const { id } = await jobNamed(page, shop.url, 'Vineyard frost-patrol');
+  const { id } = await jobNamed(page, shop.url, 'Glasshouse scout');
   await page.goto(`${shop.url}/jobs/${id}/replace`);
+  await expect(sentence(page)).toContainText('Which part is to be replaced?');
   await page.keyboard.type('rx');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Replace RX');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Replace receiver');
   await pick(page, /G-7/);
   const takes = page.getByRole('region', { name: 'What it takes' });
   await expect(takes).toContainText('Its 3V3 takes 3.1 to 3.5 V, where 5V takes');

@@ -48,7 +48,8 @@ function ReplaceIn({ slot }: { slot: string }) {
   const model = part?.model ?? own.model;
   const revision = part?.revision ?? own.revision;
   const swapped = useSwapped(plan, model === own.model ? [] : [{ slot, id: model, revision }]);
-  const planned = swapped ? modelsNamed(swapped.plan.target, []) : [];
+  // Both plans are judged: what the rules say of the new one and not of this.
+  const planned = swapped ? [plan, swapped.plan].flatMap(({ target: of }) => modelsNamed(of, [])) : [];
   const models = useModels(planned).data;
   const enter = useSend<object, PartLine>(() => '/parts', [keys.parts()]);
   const change = useChangePlan(bench.job.id);
