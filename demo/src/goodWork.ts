@@ -16,6 +16,7 @@ import {
   looseReadings,
   mendingOf,
   notesOf,
+  permitFor,
   provingOf,
   remembered,
   signId,
@@ -55,7 +56,7 @@ export function bodiesFor(bench: Bench, now: Walk, step: Step): (Act | Note)[] {
     case 'pack':
       return [{ saw: 'pack', volts: bench.packV, polarity: 'right', limiterId: bench.limiterId }];
     case 'permit':
-      return [{ saw: 'permit', gate: 'first power', checks: now.state.steps.flatMap(({ by }) => by), waivers: [] }];
+      return [permitOf(bench, now)];
     case 'power':
       return [powerOf(bench, now)];
     default:
@@ -135,6 +136,12 @@ export function readingOf(bench: Bench, now: Walk, step: StepOf<'touch'>, heardI
       coreVersion,
     },
   };
+}
+
+function permitOf(bench: Bench, { state, nowMs }: Walk): Note {
+  const wanted = permitFor(state.log, bench.jobId, 'the limiter', new Date(nowMs).toISOString());
+  const checks = state.steps.flatMap(({ by }) => by);
+  return { saw: 'permit', gate: 'first power', checks, waivers: [], ...(wanted ? { for: wanted } : {}) };
 }
 
 function powerOf(bench: Bench, { state }: Walk): Note {

@@ -62,19 +62,38 @@ describe('work after a gate opens it again', () => {
     expect(reworked.state.current?.id).toBe('look:M2');
   });
 
-  it('does so for an act that was done later by the clock though it arrived earlier', () => {
-    const late: QuadRecord = {
-      ...powered.records[0]!,
-      id: 'late',
-      seq: powered.records.length + 1,
-      body: reheat('M1-A'),
-      doneAt: powered.records.at(-1)!.doneAt,
-    };
-    const early = { ...late, id: 'early', seq: 0.5, doneAt: new Date(powered.nowMs + 3600_000).toISOString() };
-    for (const odd of [late, early]) {
-      const state = deriveJob({ jobId: 'job', plan, log: fold([...powered.records, odd], catalogue), catalogue });
-      expect(state.steps.find(({ id }) => id === 'touch:BAT.MINUS~BAT.PLUS~tone')?.done).toBe(false);
-    }
+  const mainsAfter = (records: readonly QuadRecord[]) =>
+    deriveJob({ jobId: 'job', plan, log: fold(records, catalogue), catalogue }).steps.find(
+      ({ id }) => id === 'touch:BAT.MINUS~BAT.PLUS~tone',
+    )?.done;
+  const odd = (given: Partial<QuadRecord>): QuadRecord => ({
+    ...powered.records[0]!,
+    id: 'odd',
+    seq: powered.records.length + 1,
+    body: reheat('M1-A'),
+    ...given,
+  });
+
+  it('does so whatever the clock of the tablet says, and no clock does it alone', () => {
+    for (const doneAt of ['1970-01-01T00:00:00.000Z', '2099-01-01T00:00:00.000Z'])
+      expect(mainsAfter([...powered.records, odd({ doneAt })])).toBe(false);
+    const [first, ...rest] = powered.records;
+    expect(mainsAfter([{ ...first!, doneAt: '2099-01-01T00:00:00.000Z' }, ...rest])).toBe(true);
+  });
+
+  it('does so for an act of another tablet that whoever read had not seen', () => {
+    const read = powered.records.find(({ body }) => 'saw' in body && body.saw === 'reading')!;
+    const unseen = odd({ seq: read.seq! - 0.5, deviceId: 'another' });
+    expect(mainsAfter([...powered.records, unseen])).toBe(true);
+    const behind = powered.records.map((record) => ({ ...record, basisSeq: Math.min(record.basisSeq, read.seq! - 2) }));
+    expect(mainsAfter([...behind, unseen])).toBe(false);
+    expect(mainsAfter([...behind, { ...unseen, deviceId: read.deviceId }])).toBe(true);
+  });
+
+  it('does so for an act that is taken back', () => {
+    const act = powered.records.findLast(({ body }) => 'do' in body)!;
+    const unsaid = odd({ replaces: act.id, body: { saw: 'taken back', reason: 'no' } });
+    expect(mainsAfter([...powered.records, unsaid])).toBe(false);
   });
 });
 

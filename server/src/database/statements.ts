@@ -52,6 +52,7 @@ const names = [
   'quads/listQuadsOf',
   'quads/lockQuad',
   'quads/updateLogSeq',
+  'records/findCorrected',
   'records/findRecord',
   'records/insertRecord',
   'records/listRecords',

@@ -1,19 +1,20 @@
 /** The log of a quad in the database. */
 import { createHash } from 'node:crypto';
-import type { Act, Note, QuadRecord } from '@junctor/core';
+import type { Act, Judged, Note, QuadRecord } from '@junctor/core';
 import { isAct } from '@junctor/core';
 import type { Queries } from '../database/Database';
 import { fromJson, fromSqlTime, toSqlTime } from '../database/Database';
 
 /** What a client sends; the rest of a record is the server's. */
-export type SentRecord = Omit<QuadRecord, 'quadId' | 'seq' | 'arrivedAt'>;
+export type SentRecord = Omit<QuadRecord, 'quadId' | 'seq' | 'arrivedAt' | 'judged'>;
 
 /** A record with the name of whoever made it. */
 type NamedRecord = QuadRecord & { person: string };
 
-type Row = Omit<NamedRecord, 'body' | 'replaces'> & {
+type Row = Omit<NamedRecord, 'body' | 'replaces' | 'judged'> & {
   body: string;
   replaces: string | null;
+  judged: string | null;
   doneAt: string;
   arrivedAt: string;
 };
@@ -21,20 +22,30 @@ type Row = Omit<NamedRecord, 'body' | 'replaces'> & {
 /** Records after a seq, in order. */
 export async function recordsAfter(queries: Queries, quadId: string, after: number): Promise<NamedRecord[]> {
   const rows = await queries.rows<Row>('records/listRecords', { streamId: quadId, after });
-  return rows.map(({ replaces, body, shownAt, doneAt, arrivedAt, ...row }) => ({
+  return rows.map(({ replaces, body, judged, shownAt, doneAt, arrivedAt, ...row }) => ({
     ...row,
     shownAt: shownAt && fromSqlTime(shownAt),
     doneAt: fromSqlTime(doneAt),
     arrivedAt: fromSqlTime(arrivedAt),
     body: fromJson<Act | Note>(body),
     ...(replaces ? { replaces } : {}),
+    ...(judged ? { judged: fromJson<Judged>(judged) } : {}),
   }));
+}
+
+interface Storing {
+  quadId: string;
+  seq: number;
+  record: SentRecord;
+  arrivedAt: string;
+  /** What the server found of it. */
+  judged?: Judged | null;
 }
 
 /** Adds one record at a seq; the caller holds the quad's lock. */
 export async function insertRecord(
   queries: Queries,
-  { quadId, seq, record, arrivedAt }: { quadId: string; seq: number; record: SentRecord; arrivedAt: string },
+  { quadId, seq, record, arrivedAt, judged = null }: Storing,
 ): Promise<void> {
   await queries.write('records/insertRecord', {
     streamId: quadId,
@@ -54,6 +65,7 @@ export async function insertRecord(
     replaces: record.replaces ?? null,
     body: JSON.stringify(record.body),
     sha256: contentHash(record),
+    judged: judged && JSON.stringify(judged),
   });
 }
 

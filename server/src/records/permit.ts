@@ -1,5 +1,7 @@
 /** The permit for limited first power: computed from the log under the quad's lock, or refused with what is missing. */
-import { advance, deriveJob } from '@junctor/core';
+import { advance, deriveJob, heldTime, notesOf, ofJob, permitFor } from '@junctor/core';
+import type { LogState } from '@junctor/core';
+import type { Queries } from '../database/Database';
 import { fromSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import { viewOpenJob } from '../jobs/jobView';
@@ -39,15 +41,15 @@ export function givePermit(
       return { id: request.id, seq: before.seq, arrivedAt: fromSqlTime(before.arrivedAt) };
     }
     const log = await logs.read(queries, quadId);
+    const arrivedAt = now().toISOString();
     const state = deriveJob({ jobId: job.id, plan: job.plan, log, catalogue });
-    if (state.objections.length > 0) {
-      const context = { missing: state.objections };
-      throw new ApiError(409, 'gate.blocking', 'Limited power is not open yet', { context });
-    }
+    if (state.objections.length > 0) throw blocking(state.objections);
+    const limiter = await limiterName(queries, log, job.id);
+    const wanted = limiter && permitFor(log, job.id, limiter, heldTime(inTime(request.doneAt), arrivedAt));
+    if (!wanted) throw blocking(['Measure the pack again and name a limiter of this shop']);
     const proving = state.steps.filter(({ verb }) => verb !== 'permit' && verb !== 'power');
     const checks = [...new Set(proving.flatMap(({ by }) => by))];
     const seq = logSeq + 1;
-    const arrivedAt = now().toISOString();
     const record: SentRecord = {
       id: request.id,
       jobId: job.id,
@@ -55,15 +57,33 @@ export function givePermit(
       personId,
       deviceId: request.deviceId,
       shownAt: null,
-      doneAt: inTime(request.doneAt),
+      // A permit is the server's word, by the server's clock.
+      doneAt: arrivedAt,
       basisSeq: logSeq,
       planVersion: job.plan.version,
       how: 'did',
-      body: { saw: 'permit', gate: request.gate, checks, waivers: state.waived.map(({ waiver }) => waiver.record.id) },
+      body: {
+        saw: 'permit',
+        gate: request.gate,
+        checks,
+        waivers: state.waived.map(({ waiver }) => waiver.record.id),
+        for: wanted,
+      },
     };
     await insertRecord(queries, { quadId, seq, record, arrivedAt });
     await queries.write('quads/updateLogSeq', { id: quadId, logSeq: seq });
     await viewOpenJob(queries, catalogue, quadId, advance(log, { ...record, quadId, seq, arrivedAt }));
     return { id: record.id, seq, arrivedAt };
   });
+}
+
+/** The limiter that was put in line, by its name; null when it is none of this shop. */
+async function limiterName(queries: Queries, log: LogState, jobId: string): Promise<string | null> {
+  const pack = notesOf(log, 'pack').findLast(ofJob(jobId))?.record.body;
+  const tools = await queries.rows<{ id: string; name: string; kind: string }>('tools/listTools');
+  return tools.find(({ id, kind }) => kind === 'limiter' && id === pack?.limiterId)?.name ?? null;
+}
+
+function blocking(missing: readonly string[]): ApiError {
+  return new ApiError(409, 'gate.blocking', 'Limited power is not open yet', { context: { missing } });
 }

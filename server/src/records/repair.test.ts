@@ -1,13 +1,10 @@
 /** A repair on a real MariaDB: opened from the quad's book, its faults closed by records only, its parts followed. */
-import { shippedMeter } from '@junctor/catalogue';
 import type { JobSheet, QuadRecord } from '@junctor/core';
 import { deriveJob, fold, makeCatalogue } from '@junctor/core';
-import type { Walk } from '@junctor/demo';
-import { doStep, startWalk } from '@junctor/demo';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Client, TestShop } from '../testing';
-import { anonymous, firstLead, openJob, sent, startTestShop } from '../testing';
+import { anonymous, firstLead, openJob, sent, startTestShop, workUntil } from '../testing';
 
 let shop: TestShop;
 let lead: Client;
@@ -32,47 +29,7 @@ beforeAll(async () => {
 });
 afterAll(() => shop.stop());
 
-/** Every step as it is asked, until the verb or the end, told to the server as a tablet would. */
-async function workUntil(jobId: string, verb: string | null): Promise<void> {
-  const { plan } = (await lead.get(`/jobs/${jobId}`)).body as unknown as JobSheet;
-  const known = await log();
-  const bench = {
-    quadId,
-    jobId,
-    plan,
-    catalogue: makeCatalogue(shop.shop.catalogue.models),
-    meter: { id: v7(), name: 'meter', ...shippedMeter },
-    limiterId: v7(),
-    personId: lead.personId,
-    deviceId: lead.deviceId,
-    packV: plan.cells[1] * 3.9,
-    newId: () => v7(),
-  };
-  let now: Walk = startWalk(bench, Date.now(), known);
-  let stored = known.length;
-  const send = async () => {
-    for (let from = stored; from < now.records.length; from += 100) {
-      const records = now.records
-        .slice(from, from + 100)
-        .map(({ quadId: _quad, seq: _seq, arrivedAt: _at, ...one }) => ({ ...one, shownAt: null }));
-      const reply = await post(lead, ...records);
-      expect(reply.status, JSON.stringify(reply.body)).toBe(200);
-    }
-    stored = now.records.length;
-  };
-  for (let step = now.state.current; step && step.verb !== verb; step = now.state.current) {
-    if (step.verb === 'permit') {
-      await send();
-      const asked = { id: v7(), jobId, deviceId: lead.deviceId, doneAt: new Date(now.nowMs).toISOString() };
-      const reply = await lead.post(`/quads/${quadId}/permits`, { ...asked, gate: 'first power' });
-      expect(reply.status, JSON.stringify(reply.body)).toBe(200);
-      const { nowMs } = now;
-      now = startWalk(bench, nowMs + 1000, await log());
-      stored = now.records.length;
-    } else now = doStep(bench, now, step);
-  }
-  await send();
-}
+const worked = (jobId: string) => ({ shop, client: lead, quadId, jobId });
 
 describe('a repair opened from the book', () => {
   let jobId: string;
@@ -93,7 +50,7 @@ describe('a repair opened from the book', () => {
       plan: { book: true },
     });
     expect([reply.status, reply.body.code]).toEqual([422, 'book.empty']);
-    await workUntil(made.jobId, null);
+    await workUntil(worked(made.jobId), null);
     expect((await lead.post(`/jobs/${made.jobId}/close`, {})).status).toBe(204);
   }, 60_000);
 
@@ -124,14 +81,18 @@ describe('a repair opened from the book', () => {
     expect((await post(lead, found)).status).toBe(200);
     const claim = (by: Client, over: object) =>
       post(by, sent(by, jobId, { saw: 'fault', fault: { ...fault, ...over } }, { replaces: found.id }));
-    const [look] = await log();
     expect((await claim(lead, { state: 'mended' })).body.code).toBe('fault.unmended');
     expect((await claim(lead, { state: 'mended', mendedBy: [v7()] })).body.code).toBe('fault.unmended');
     expect((await claim(lead, { state: 'mended', mendedBy: [found.id] })).body.code).toBe('fault.unmended');
     expect((await claim(lead, { state: 'accepted' })).body.code).toBe('fault.reason');
-    const act = (await log()).find(({ body }) => 'do' in body)!.id;
-    expect((await claim(lead, { state: 'proved', mendedBy: [act] })).body.code).toBe('fault.unproved');
-    expect(look).toBeDefined();
+    const before = (await log()).find(({ body }) => 'do' in body)!;
+    expect((await claim(lead, { state: 'mended', mendedBy: [before.id] })).body.code).toBe('fault.unmended');
+    const reheat = sent(lead, jobId, { do: 'reheat', wire: 'M1-A', end: 1, dwellS: null });
+    expect((await post(lead, reheat)).status).toBe(200);
+    expect((await claim(lead, { state: 'proved', mendedBy: [reheat.id] })).body.code).toBe('fault.unproved');
+    const [look] = await log();
+    const proofs = { mendedBy: [reheat.id], provedBy: [look!.id] };
+    expect((await claim(lead, { state: 'proved', ...proofs })).body.code).toBe('fault.unproved');
     const hand = anonymous(shop.url);
     await lead.post('/people', { id: v7(), name: 'Hand', role: 'technician', password: 'also long enough' });
     const device = { id: hand.deviceId, label: 'test' };
@@ -162,7 +123,7 @@ describe('a repair opened from the book', () => {
     expect(twice.body.message).toMatch(/E-77 .*in the shop/);
     const replace = { saw: 'replace', slot: 'ESC', part: esc, oldSerial: 'E-11', oldTo: 'customer', reason: 'shorted' };
     expect((await post(lead, sent(lead, jobId, replace))).status).toBe(200);
-    await workUntil(jobId, null);
+    await workUntil(worked(jobId), null);
     const fitted = (await lead.get(`/parts/${esc}`)).body as { onQuad?: string | null };
     expect(fitted.onQuad).toMatch(/^Quad /);
     expect((await lead.post(`/jobs/${jobId}/close`, {})).status).toBe(204);

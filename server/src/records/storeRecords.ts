@@ -1,6 +1,6 @@
 /** The write path: records of one quad stored together under its lock, each once however often it is sent. */
-import { advance, judgeReading } from '@junctor/core';
-import type { Catalogue, LogState } from '@junctor/core';
+import { advance } from '@junctor/core';
+import type { Catalogue, LogState, QuadRecord } from '@junctor/core';
 import type { Queries } from '../database/Database';
 import { errnoOf, fromSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
@@ -11,6 +11,9 @@ import type { SentRecord } from '../log/repository';
 import { contentHash, insertRecord } from '../log/repository';
 import { followParts } from '../parts/followParts';
 import type { Person } from '../session/session';
+import type { Arrivals } from './arrivals';
+import { makeArrivals } from './arrivals';
+import { refuseCorrection } from './corrections';
 import { refuseFaultClaim } from './faultClaim';
 import { refuseWaiver } from './waiver';
 
@@ -26,12 +29,15 @@ interface Incoming {
   quadId: string;
   record: SentRecord;
   index: number;
+  arrivals: Arrivals;
 }
 
 /**
- * @throws {ApiError} 404 no such quad; 403 in another person's name; 409 an id that stands for something else, or a
- * record corrected already; 422 a job of another quad, an unknown part model, a verdict that does not follow, a waiver
- * of what no rule says or that this person cannot give, a fault closed without the records that show it.
+ * Each is judged on the log as it stands before it; what the sender believed is kept, what the server found holds.
+ * @throws {ApiError} 404 no such quad; 403 in another person's name, or a lead's record corrected by somebody else; 409
+ * an id that stands for something else, or a record corrected already; 422 a job of another quad, an unknown part
+ * model, a correction of another kind, a waiver of what no rule says or that this person cannot give, a fault closed
+ * without the records that show it, something that cannot be added to this log.
  */
 export function storeRecords(
   { database, catalogue, logs, now }: LogDeps,
@@ -44,21 +50,25 @@ export function storeRecords(
     let seq = await lockedSeq(queries, quadId);
     let log: LogState = await logs.read(queries, quadId);
     const arrivedAt = now().toISOString();
+    const arrivals = makeArrivals(queries, quadId, arrivedAt);
     const stored: Stored[] = [];
     for (const [index, record] of records.entries()) {
-      const incoming = { queries, quadId, record, index };
+      const incoming = { queries, quadId, record, index, arrivals };
       const before = await storedBefore(incoming);
       if (before) {
         stored.push(before);
         continue;
       }
       await refuseStray(incoming);
+      await refuseCorrection(incoming, person.role);
       await refuseWaiver({ queries, catalogue, log }, person.role, record, index);
       refuseFaultClaim(log, person.role, record, index);
       seq += 1;
+      const judged = await arrivals.judge(record, log);
+      const next = onTrial(log, { ...record, quadId, seq, arrivedAt, ...(judged ? { judged } : {}) }, index);
       await followParts({ queries, quadId, log }, record);
-      await insertOnce(incoming, seq, arrivedAt);
-      log = advance(log, { ...record, quadId, seq, arrivedAt });
+      await insertOnce(incoming, { quadId, seq, record, arrivedAt, judged });
+      log = next;
       stored.push({ id: record.id, seq, arrivedAt });
     }
     await queries.write('quads/updateLogSeq', { id: quadId, logSeq: seq });
@@ -78,21 +88,20 @@ function refuseForged({ body, personId }: SentRecord, index: number, signedIn: s
     const message = `The catalogue has no part model ${model} revision ${revision}`;
     throw new ApiError(422, 'model.unknown', message, { path: `${path}.body.fitted` });
   }
-  if ('saw' in body && body.saw === 'power' && body.verdict === 'pass') {
-    // An end that nobody expected is never a pass.
-    const unseen = body.signs.filter(({ seen }) => !seen).length;
-    if (body.endedBy !== 'done' || unseen > 0) {
-      const message = `A power-up that ended by “${body.endedBy}” with ${unseen} signs unseen is no pass`;
-      throw new ApiError(422, 'power.verdict', message, { path: `${path}.body.verdict` });
-    }
-  }
-  if ('saw' in body && body.saw === 'reading') {
-    const { expected, heard, verdict } = body.reading;
-    const follows = judgeReading(expected, heard);
-    if (verdict !== follows) {
-      const message = `The verdict does not follow from what was heard: it is “${follows}”`;
-      throw new ApiError(422, 'reading.verdict', message, { path: `${path}.body.reading.verdict` });
-    }
+}
+
+/** The log with the record. @throws {ApiError} 422 when it cannot be added: a log that cannot be read helps nobody. */
+function onTrial(log: LogState, record: QuadRecord, index: number): LogState {
+  try {
+    const next = advance(log, record);
+    // What it touches is worked out later, when somebody asks: here, so that nobody is asked in vain.
+    next.acts.at(-1)?.touched();
+    return next;
+  } catch (error) {
+    if (!(error instanceof RangeError) && !(error instanceof TypeError)) throw error;
+    throw new ApiError(422, 'record.unfoldable', 'This cannot be added to what is known of the quad', {
+      path: `records.${index}.body`,
+    });
   }
 }
 
@@ -111,25 +120,24 @@ async function storedBefore({ queries, quadId, record, index }: Incoming): Promi
   return { id: record.id, seq: found.seq, arrivedAt: fromSqlTime(found.arrivedAt) };
 }
 
-async function refuseStray({ queries, quadId, record: { jobId, replaces }, index }: Incoming): Promise<void> {
-  const job = await queries.row<{ quadId: string }>('jobs/findJob', { id: jobId });
+async function refuseStray({ quadId, record: { jobId }, index, arrivals }: Incoming): Promise<void> {
+  const job = await arrivals.jobOf(jobId).catch((error: unknown) => {
+    if (error instanceof ApiError && error.status === 404) return null;
+    throw error;
+  });
   if (job?.quadId !== quadId) {
     throw new ApiError(422, 'job.elsewhere', 'This job is not one of the quad’s', { path: `records.${index}.jobId` });
-  }
-  if (!replaces) return;
-  const corrected = await queries.row<{ streamId: string }>('records/findRecord', { id: replaces });
-  if (corrected?.streamId !== quadId) {
-    throw new ApiError(422, 'replaces.nothing', 'The record to be corrected is not in this quad’s log', {
-      path: `records.${index}.replaces`,
-    });
   }
 }
 
 const duplicate = 1062;
 
-async function insertOnce({ queries, quadId, record, index }: Incoming, seq: number, arrivedAt: string): Promise<void> {
+async function insertOnce(
+  { queries, record, index }: Incoming,
+  storing: Parameters<typeof insertRecord>[1],
+): Promise<void> {
   try {
-    await insertRecord(queries, { quadId, seq, record, arrivedAt });
+    await insertRecord(queries, storing);
   } catch (error) {
     if (errnoOf(error) !== duplicate || !record.replaces) throw error;
     throw new ApiError(409, 'record.corrected', 'That record was corrected already: correct the correction', {

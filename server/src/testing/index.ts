@@ -6,3 +6,5 @@ export type { TestShop } from './testShop';
 export { runShop } from './runShop';
 export type { RunningShop } from './runShop';
 export { makeFloor } from '../floor/routes';
+export { askPermit, benchOf, logOf, sendRecords, workUntil } from './walk';
+export type { Worked } from './walk';

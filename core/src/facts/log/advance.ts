@@ -12,6 +12,7 @@ import type { TerminalRef } from '../terms/names';
 import type { Act } from '../assembly/act';
 import type { Entry, LogState, NoteKind } from './logState';
 import { subjectOf } from './noteSubject';
+import { asJudged } from './judged';
 import { afterPermits } from './permits';
 import type { Note, QuadRecord } from './records';
 import { isAct } from './records';
@@ -25,21 +26,30 @@ export function emptyLog(catalogue: Catalogue, asBuilt: Assembly = assemble(empt
     lastSeq: 0,
     livePermits: [],
     unpermitted: new Set(),
-    latestActAt: '',
+    storedSeq: 0,
     last: null,
     replaced: new Set(),
+    withdrawn: [],
+    undone: [],
   };
 }
 
 /**
  * The state after one more record. One without a seq (kept on a tablet, not stored yet) counts as the next.
  * A correction of a record that is not in the log stands by itself; a second correction of one record changes nothing.
+ * Where the server has judged a record, that holds.
  * @throws {RangeError} If a part is fitted whose model the catalogue lacks.
  */
-export function advance(state: LogState, record: QuadRecord): LogState {
+export function advance(state: LogState, sent: QuadRecord): LogState {
+  const record = asJudged(sent);
   const seq = record.seq ?? state.lastSeq + 1;
   const next = effectOf(state, record, seq);
-  return { ...next, ...afterPermits(state, record), lastSeq: Math.max(state.lastSeq, seq) };
+  return {
+    ...next,
+    ...afterPermits(state, record),
+    lastSeq: Math.max(state.lastSeq, seq),
+    storedSeq: Math.max(state.storedSeq, record.seq ?? 0),
+  };
 }
 
 function effectOf(state: LogState, record: QuadRecord, seq: number): LogState {
@@ -53,11 +63,30 @@ function effectOf(state: LogState, record: QuadRecord, seq: number): LogState {
     const { entry, before } = at.last;
     if (entry.record.id === record.replaces) {
       const corrected = { record, placeSeq: entry.placeSeq, madeSeq: seq };
-      return { ...later.reduceRight(withEntry, withEntry(before, corrected)), replaced };
+      return {
+        ...later.reduceRight(withEntry, withEntry(before, corrected)),
+        replaced,
+        ...unsaid(state, { entry, before }, { record, seq }),
+      };
     }
     later.push(entry);
   }
   return withEntry(state, { record, placeSeq: seq, madeSeq: seq });
+}
+
+/** What a correction leaves of what it corrects. */
+function unsaid(
+  state: LogState,
+  { entry, before: { asBuilt: then } }: { entry: Entry; before: LogState },
+  { record: { id: by, body }, seq }: { record: QuadRecord; seq: number },
+): Pick<LogState, 'withdrawn' | 'undone'> {
+  const { withdrawn, undone } = state;
+  if (isAct(entry.record.body)) {
+    const act = state.acts.find(({ record: { id } }) => id === entry.record.id);
+    return { withdrawn, undone: act ? [...undone, { ...act, madeSeq: seq }] : undone };
+  }
+  const takenBack = 'saw' in body && body.saw === 'taken back';
+  return { withdrawn: [...withdrawn, { entry: entry as Entry<Note>, by, seq, then, takenBack }], undone };
 }
 
 function withEntry(state: LogState, entry: Entry): LogState {

@@ -3,6 +3,7 @@ import type { Catalogue } from '../catalogue/catalogue';
 import { advance, emptyLog } from './advance';
 import { inOrder } from './fold';
 import type { LogState } from './logState';
+import type { Judged } from './judged';
 import type { QuadRecord } from './records';
 
 /** A log with the state before its first record and after each one: one state more than records. */
@@ -19,7 +20,7 @@ export function stateOf({ states }: FollowedLog): LogState {
 
 /**
  * Follows a log on from what was known of it. Goes on from the last record that is the same as before; one that was
- * waiting and has been given the seq it was expected to have is the same.
+ * waiting and has been given the seq it was expected to have is the same, unless the server found it to be otherwise.
  */
 export function follow(before: FollowedLog | null, log: readonly QuadRecord[], catalogue: Catalogue): FollowedLog {
   const known = before?.catalogue === catalogue ? before : { catalogue, records: [], states: [emptyLog(catalogue)] };
@@ -34,7 +35,13 @@ export function follow(before: FollowedLog | null, log: readonly QuadRecord[], c
   return { catalogue, records, states: kept.concat(added) };
 }
 
-function agrees({ records, states }: FollowedLog, index: number, { id, seq }: QuadRecord): boolean {
+function agrees({ records, states }: FollowedLog, index: number, { id, seq, judged }: QuadRecord): boolean {
   const taken = records[index]!;
-  return taken.id === id && (seq === null || seq === taken.seq || seq === states[index + 1]!.lastSeq);
+  if (taken.id !== id || (judged !== undefined && taken.judged === undefined && changes(judged))) return false;
+  return seq === null || seq === taken.seq || seq === states[index + 1]!.lastSeq;
+}
+
+/** True when the server found something else than was taken for granted here. */
+function changes({ differs }: Judged): boolean {
+  return differs.length > 0;
 }

@@ -3,6 +3,7 @@ import type { Act } from '../assembly/act';
 import type { Assembly } from '../assembly/assembly';
 import type { Id, TerminalRef } from '../terms/names';
 import type { Note, QuadRecord } from './records';
+import type { Withdrawn } from './withdrawn';
 
 /** A record as it holds now: the last of its chain of corrections, in the place of the first. */
 export interface Entry<Body extends Act | Note = Act | Note> {
@@ -39,16 +40,20 @@ export interface LogState {
   readonly acts: readonly ActEntry[];
   readonly notes: Readonly<Partial<Record<NoteKind, NotesOfKind>>>;
   readonly lastSeq: number;
+  /** The last seq that the server has given: what whoever looks at this has seen of others. */
+  readonly storedSeq: number;
   /** Permits that hold as things stand. */
   readonly livePermits: readonly Id[];
   /** Powers that no permit held for when they were recorded. */
   readonly unpermitted: ReadonlySet<Id>;
-  /** The latest clock of any act, also of one taken back since; empty before the first. */
-  readonly latestActAt: string;
   /** What the last entry is, and the state before it; null at the empty log. */
   readonly last: { entry: Entry; before: LogState } | null;
   /**
    * Records not in effect: a correction took their place, or they would have corrected what one had replaced before.
    */
   readonly replaced: ReadonlySet<Id>;
+  /** Notes that were taken back or corrected, oldest first. */
+  readonly withdrawn: readonly Withdrawn[];
+  /** Acts that were taken back or corrected, as made when that was said. */
+  readonly undone: readonly ActEntry[];
 }

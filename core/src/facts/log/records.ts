@@ -2,6 +2,7 @@
  * Records: one append-only log per quad. Acts change the Build, notes change nothing physical.
  * Times are UTC in ISO 8601 with milliseconds. `seq` is null until the server has stored the record.
  */
+import type { Judged } from './judged';
 import type { Reading } from './reading';
 import type { Id, Range, Slot, TerminalId, StepId } from '../terms/names';
 import type { PowerStage } from '../terms/powerStage';
@@ -27,6 +28,8 @@ export interface RecordHead {
   how: 'did' | 'found';
   /** The record that this one corrects or takes back; one correction per record. */
   replaces?: Id;
+  /** What the server found of it; absent until it is stored, and in logs from before there was such a thing. */
+  judged?: Judged;
 }
 
 export type Note =
@@ -44,7 +47,7 @@ export type Note =
       signs: readonly { id: string; seen: boolean | number }[];
       verdict: 'pass' | 'stop';
     }
-  | { saw: 'permit'; gate: string; checks: readonly Id[]; waivers: readonly Id[] }
+  | { saw: 'permit'; gate: string; checks: readonly Id[]; waivers: readonly Id[]; for?: PermitFor }
   | { saw: 'meter proof'; meterId: Id; tipsApart: Length; tipsTogether: Length; restV: number }
   | { saw: 'pack'; volts: number; polarity: 'right' | 'reversed'; limiterId: Id }
   | { saw: 'fault'; fault: FaultEntry }
@@ -73,6 +76,21 @@ export type Note =
   | { saw: 'goes'; act: Id; slot: Slot; to: Destination }
   | { saw: 'handed over'; to: string }
   | { saw: 'taken back'; reason: string };
+
+/** The one power-up that a permit is for. Permits from before it was said hold as they held then. */
+export interface PermitFor {
+  stage: PowerStage;
+  limiterId: Id;
+  /** The limiter as it is set. */
+  limiter: string;
+  /** The pack as it was measured. */
+  packV: number;
+  /** Seconds from the asking for which it holds. */
+  forS: number;
+  /** When the device asked, by its own clock: the device's later times are compared with this. */
+  askedAt: string;
+  coreVersion: string;
+}
 
 /** One touch of a loose part: terminals without their slot. */
 export interface SignatureReading {

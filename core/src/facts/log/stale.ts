@@ -6,12 +6,19 @@ import type { ActEntry, Entry, LogState } from './logState';
 type StandsOn = (act: ActEntry) => boolean;
 
 /**
- * The act that makes a note stale: later by seq or by the clock, either is enough, so that a late offline record or a
- * wrong clock can only make a gate block again. Null when the note still holds.
+ * The act that makes a note stale: one that was stored later, or one of another device that whoever made the note had
+ * not seen. No clock is asked: a late offline record can only make a gate block again, and a wrong clock does nothing.
+ * An act that was taken back or corrected counts as one of that moment. Null when the note still holds.
  */
-export function invalidatedBy(note: Entry, { acts }: Pick<LogState, 'acts'>, standsOn: StandsOn): ActEntry | null {
-  const later = (act: ActEntry) => act.madeSeq > note.madeSeq || act.record.doneAt > note.record.doneAt;
-  return acts.find((act) => later(act) && standsOn(act)) ?? null;
+export function invalidatedBy(
+  { madeSeq, record: { deviceId, basisSeq } }: Entry,
+  { acts, undone }: Pick<LogState, 'acts' | 'undone'>,
+  standsOn: StandsOn,
+): ActEntry | null {
+  const later = (act: ActEntry) =>
+    act.madeSeq > madeSeq || (act.record.deviceId !== deviceId && act.madeSeq > basisSeq);
+  const spoils = (act: ActEntry) => later(act) && standsOn(act);
+  return acts.find(spoils) ?? undone.find(spoils) ?? null;
 }
 
 /** A reading stands on both its terminals' nets. */

@@ -12,12 +12,16 @@ import { netlist } from '../../facts/wiring/netlist';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { restLimitV } from './expect';
 
-/** The newest reading of a short that has not been read good since; null when none stands. */
+/** The newest reading of a short that has not been read good since, taken back or not; null when none stands. */
 export function standingShort(log: LogState): NoteOf<'reading'> | null {
-  const last = notesOf(log, 'reading').findLast(
-    (entry) => soundsShorted(entry.record.body.reading) && layAcross(entry, log),
-  );
-  return last && !readGoodSince(last, log) ? last : null;
+  const shorts = notesOf(log, 'reading').filter(({ record }) => soundsShorted(record.body.reading));
+  const last = shorts.findLast((entry) => layAcross(entry, log));
+  if (last && !readGoodSince(last.madeSeq, log)) return last;
+  const unsaid = log.withdrawn.findLast(({ entry: { record }, then }) => {
+    const { body } = record;
+    return body.saw === 'reading' && soundsShorted(body.reading) && isAcrossMains(body.reading.touch, then);
+  });
+  return unsaid && !readGoodSince(unsaid.seq, log) ? (unsaid.entry as NoteOf<'reading'>) : null;
 }
 
 /** It sounds without end, or reads so few ohms that nothing else can be meant, whatever was expected. */
@@ -45,18 +49,15 @@ export function isAcrossMains({ black, red }: Reading['touch'], assembly: Assemb
   return one !== other && [one, other].includes(plus) && [one, other].includes(minus);
 }
 
-function readGoodSince(short: NoteOf<'reading'>, log: LogState): boolean {
+/** What corrects an older reading was not read since. */
+function readGoodSince(seq: number, log: LogState): boolean {
   const leads = mainLeads(log.asBuilt);
   if (!leads) return false;
   const passed = (black: string, red: string) =>
-    notesOf(log, 'reading').some(({ madeSeq, record }) => {
+    notesOf(log, 'reading').some(({ placeSeq, record }) => {
       const { touch, verdict } = record.body.reading;
       return (
-        madeSeq > short.madeSeq &&
-        verdict === 'pass' &&
-        touch.mode === 'tone' &&
-        touch.black === black &&
-        touch.red === red
+        placeSeq > seq && verdict === 'pass' && touch.mode === 'tone' && touch.black === black && touch.red === red
       );
     });
   return passed(leads.minus, leads.plus) && passed(leads.plus, leads.minus);

@@ -5,6 +5,7 @@ import type { Catalogue } from '../../facts/catalogue/catalogue';
 import { atJobStart } from '../../facts/log/jobStart';
 import type { LogState, NoteOf } from '../../facts/log/logState';
 import { notesOf } from '../../facts/log/notesOf';
+import { withdrawnOf } from '../../facts/log/withdrawn';
 import type { Plan } from '../../facts/plan/plan';
 import type { Id } from '../../facts/terms/names';
 import { isOfMainLeads } from '../../judgement/checks/continuityTouches';
@@ -17,7 +18,7 @@ import type { Gate } from './gates';
 import { gates } from './gates';
 import type { JobContext } from './jobContext';
 import { jobContext } from './jobContext';
-import { powerObjections } from './permit';
+import { noPowerPath, powerObjections } from './permit';
 import type { Replacement } from './replacements';
 import type { Step } from './stepTable';
 import { kindOf } from './stepTable';
@@ -72,9 +73,14 @@ export function deriveJob({ jobId, plan, log, catalogue }: JobInput): JobState {
     replacements: job.replacements,
     short: job.short,
     current: steps.find(({ done }) => !done) ?? null,
-    objections: powerObjections(beforePermit(steps, job), findings),
+    objections: objectionsTo(job, steps, findings),
     lastSeq: log.lastSeq,
   };
+}
+
+function objectionsTo(job: JobContext, steps: readonly Step[], findings: readonly Finding[]): string[] {
+  const noPath = noPowerPath(job.asBuilt, job.target);
+  return [...powerObjections(beforePermit(steps, job), findings), ...(noPath ? [noPath] : [])];
 }
 
 function beforePermit(steps: readonly Step[], stages: Stages) {
@@ -107,8 +113,9 @@ function shortFindings({ short }: JobContext): Finding[] {
 /** Power without a permit stays a stop until the main leads have been read again. */
 function powerFindings({ log }: JobContext, steps: readonly Step[]): Finding[] {
   const mains = steps.filter((step) => step.verb === 'touch' && isOfMainLeads(step.listed.reason));
-  if (mains.every(({ done }) => done)) return [];
-  const last = notesOf(log, 'power').findLast(({ record }) => log.unpermitted.has(record.id));
+  if (mains.length > 0 && mains.every(({ done }) => done)) return [];
+  const powers = [...notesOf(log, 'power'), ...withdrawnOf(log, 'power').map(({ entry }) => entry)];
+  const last = powers.findLast(({ record }) => log.unpermitted.has(record.id));
   if (!last) return [];
   return [
     {

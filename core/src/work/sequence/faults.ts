@@ -7,11 +7,19 @@ import { notesOf } from '../../facts/log/notesOf';
 import type { Id, TerminalRef } from '../../facts/terms/names';
 import { splitJoint, terminalRef } from '../../facts/terms/names';
 import { netlist } from '../../facts/wiring/netlist';
+import { withdrawnOf } from '../../facts/log/withdrawn';
 import type { Site } from '../../facts/terms/site';
 
 /** Faults that nobody has mended or accepted yet, of whatever job. */
 export function openFaults(log: LogState): NoteOf<'fault'>[] {
   return notesOf(log, 'fault').filter(({ record }) => record.body.fault.state === 'found');
+}
+
+/** Open faults that were taken back, with the terminals of their place: they hold until those are read again. */
+export function unsaidFaults(log: LogState): { by: Id; seq: number; refs: ReadonlySet<TerminalRef> }[] {
+  return withdrawnOf(log, 'fault')
+    .filter(({ takenBack }) => takenBack)
+    .map(({ by, seq, entry, then }) => ({ by, seq, refs: new Set(placesIn(entry.record.body.fault.site, then)) }));
 }
 
 /** The acts since a fault was found that touched its place: what can have mended it. */
@@ -55,8 +63,10 @@ export function idsOf(entries: readonly Entry[]): Id[] {
  * nets. What is taken off one of them later was done at its place, also when it hangs on nothing any more.
  */
 function placesThen(fault: NoteOf<'fault'>, log: LogState): TerminalRef[] {
-  const { site } = fault.record.body.fault;
-  const then = findEntry(log, fault.record.id)?.before.asBuilt ?? log.asBuilt;
+  return placesIn(fault.record.body.fault.site, findEntry(log, fault.record.id)?.before.asBuilt ?? log.asBuilt);
+}
+
+function placesIn(site: Site, then: Assembly): TerminalRef[] {
   const refs = placesOf(site, then);
   if ('slot' in site) return refs;
   const nets = netlist(then);

@@ -11,6 +11,6 @@ export function handOverPlace(turn: number): Place {
 }
 
 /** The seq of the newest act that a job did; 0 before the first. */
-export function lastWorkSeq(log: Pick<LogState, 'acts'>, jobId: Id): number {
+export function lastWorkSeq(log: LogState, jobId: Id): number {
   return Math.max(0, ...workOf(log, jobId).map(({ madeSeq }) => madeSeq));
 }

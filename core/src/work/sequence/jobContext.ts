@@ -5,8 +5,10 @@ import { changeId, difference } from '../../facts/assembly/difference';
 import { countsIn } from '../../facts/log/countsIn';
 import { workBegun } from '../../facts/log/jobStart';
 import type { Entry, LogState, NoteKind, NoteOf } from '../../facts/log/logState';
+import { subjectOf } from '../../facts/log/noteSubject';
 import { notesAbout, notesOf, ofJob } from '../../facts/log/notesOf';
 import { invalidatedBy, standsOnAll } from '../../facts/log/stale';
+import { badPowers, speaksAgainst, withdrawnOf } from '../../facts/log/withdrawn';
 import type { Plan } from '../../facts/plan/plan';
 import type { Id, StepId } from '../../facts/terms/names';
 import { standingShort } from '../../judgement/checks/standingShort';
@@ -64,7 +66,10 @@ export function jobContext(given: Pick<JobContext, Given>): JobContext {
   };
 }
 
-/** The newest note of a kind that counts in this job, about one thing where that is named. */
+/**
+ * The newest note of a kind that counts in this job, about one thing where that is named. After one that spoke against
+ * the quad was taken back or corrected only what is measured afresh counts.
+ */
 export function lastNote<S extends NoteKind>(
   { log, jobId }: Pick<JobContext, 'log' | 'jobId'>,
   saw: S,
@@ -72,15 +77,18 @@ export function lastNote<S extends NoteKind>(
 ): NoteOf<S> | null {
   const notes = subject === undefined ? notesOf(log, saw) : notesAbout(log, saw, subject);
   const counts = saw === 'reading' || saw === 'look' ? countsIn(log, jobId) : ofJob(jobId);
-  return notes.findLast(counts) ?? null;
+  const last = notes.findLast(counts);
+  if (!last) return null;
+  const unsaid = withdrawnOf(log, saw).findLast(
+    ({ entry }) => counts(entry) && (subject === undefined || subjectOf(entry.record.body) === subject),
+  );
+  return unsaid && last.placeSeq < unsaid.seq && !speaksAgainst(last.record.body) ? null : last;
 }
 
 /** Open again, when something was done or a power-up was stopped since; a power-up that passed uses a note up. */
 export function sinceLastActOrPower(note: Entry, job: JobContext): StepState | null {
   const act = invalidatedBy(note, job.log, standsOnAll);
   if (act) return open('Something was done since', act.record.id);
-  const power = notesOf(job.log, 'power').at(-1);
-  if (power && power.madeSeq > note.madeSeq && power.record.body.verdict === 'stop')
-    return open('Powered since', power.record.id);
-  return null;
+  const power = badPowers(job.log).find(({ seq }) => seq > note.madeSeq);
+  return power ? open('Powered since', power.id) : null;
 }

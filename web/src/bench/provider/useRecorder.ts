@@ -22,7 +22,7 @@ export function useRecorder(
         jobId: job.id,
         personId: person.personId,
         planVersion: job.plan.version,
-        basisSeq: state.lastSeq,
+        basisSeq: state.log.storedSeq,
         doneAt,
         how,
         ...(replaces ? { replaces } : {}),

@@ -74,7 +74,12 @@ export function LogLines({ records, before, gone }: LogLinesProps) {
             <span className="seq">{record.seq ?? 'kept'}</span>
             <time dateTime={record.doneAt}>{whenWords(record.doneAt)}</time>
             <span>{record.person}</span>
-            <span>{recordWords(record, before(record.id))}</span>
+            <span>
+              {recordWords(record, before(record.id))}
+              {record.judged?.differs.map((line) => (
+                <em key={line}>. When it came in: {line}</em>
+              ))}
+            </span>
           </Line>
         );
       })}

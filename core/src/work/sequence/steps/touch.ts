@@ -1,14 +1,15 @@
 import { probeWords } from '../../../judgement/checks/reach';
 import { touchKey } from '../../../facts/log/noteSubject';
 import type { NoteOf } from '../../../facts/log/logState';
-import { notesOf } from '../../../facts/log/notesOf';
 import { invalidatedBy, standsOnAll, standsOnTerminals } from '../../../facts/log/stale';
+import { badPowers } from '../../../facts/log/withdrawn';
 import type { Id } from '../../../facts/terms/names';
 import type { ListedTouch, TouchReason } from '../../../judgement/checks/continuityTouches';
 import { isOfMainLeads } from '../../../judgement/checks/continuityTouches';
 import { continuityPlace, continuityTurns } from '../continuityPlace';
 import type { JobContext } from '../jobContext';
 import { lastNote } from '../jobContext';
+import { unsaidFaults } from '../faults';
 import type { Draft, StepKind } from '../step';
 import { done, open } from '../step';
 
@@ -37,6 +38,7 @@ export const touch: StepKind<TouchStep> = {
     if (verdict === 'stop')
       return open(`Read “${heard.length ?? `${heard.value} ${heard.unit}`}”, which no good build shows`);
     if (verdict === 'look again') return open('Silent, contact not proven');
+    if (verdict === 'record only') return open('Kept as it was read: nothing is computed that it can be held against');
     return done(last.record.id);
   },
   words: ({ listed: { touch: pair } }, { target }) =>
@@ -53,17 +55,18 @@ function shortSince(last: NoteOf<'reading'> | null, { short }: JobContext): bool
 }
 
 /**
- * The record that makes a reading stale, or null. Main-lead readings stand on every act, and on power that went wrong.
+ * The record that makes a reading stale, or null: an act, or a fault at its place that was taken back. Main-lead
+ * readings stand on every act and fault, and on power that went wrong.
  */
 function reopenedBy(reading: NoteOf<'reading'>, { touch: pair, reason }: ListedTouch, { log }: JobContext): Id | null {
   const mains = isOfMainLeads(reason);
   const act = invalidatedBy(reading, log, mains ? standsOnAll : standsOnTerminals(pair.black, pair.red));
-  if (act || !mains) return act?.record.id ?? null;
-  const bad = notesOf(log, 'power').find(
-    ({ record, madeSeq }) =>
-      madeSeq > reading.madeSeq && (record.body.verdict === 'stop' || log.unpermitted.has(record.id)),
+  if (act) return act.record.id;
+  const unsaid = unsaidFaults(log).find(
+    ({ seq, refs }) => seq > reading.madeSeq && (mains || refs.has(pair.black) || refs.has(pair.red)),
   );
-  return bad?.record.id ?? null;
+  if (unsaid || !mains) return unsaid?.by ?? null;
+  return badPowers(log).find(({ seq }) => seq > reading.madeSeq)?.id ?? null;
 }
 
 const whyTouch: Readonly<Record<TouchReason, string>> = {

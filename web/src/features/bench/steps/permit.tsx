@@ -1,9 +1,6 @@
 /** The permit for limited first power: asked of the server, given or refused with what is missing. */
 import type { StepOf } from '@junctor/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { ApiError, request } from '../../../api/client';
-import { keys } from '../../../api/keys';
-import { deviceId, newId } from '../../../api/device';
+import { ApiError } from '../../../api/client';
 import { useOutbox } from '../../../api/outbox';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
@@ -11,6 +8,7 @@ import { Checklist } from '../../../bench/hands/Checklist';
 import { commonAnswers, whyAnswer } from '../commonAnswers';
 import { checklistHands } from '../../../bench/hands/checklistHands';
 import { JobFrame } from '../../../bench/frame/JobFrame';
+import { useAskPermit } from '../power/useAskPermit';
 import type { StepScreen } from './stepScreen';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
@@ -20,20 +18,8 @@ export const permit: StepScreen<StepOf<'permit'>> = { hands: checklistHands, Scr
 function PermitScreen({ step }: { step: StepOf<'permit'> }) {
   const bench = useBench();
   const doors = useDoors();
-  const client = useQueryClient();
   const { waiting } = useOutbox();
-  const { quadId, id: jobId } = bench.job;
-  const ask = useMutation({
-    mutationFn: () =>
-      request('POST', `/quads/${quadId}/permits`, {
-        id: newId(),
-        jobId,
-        deviceId: deviceId(),
-        doneAt: new Date().toISOString(),
-        gate: 'first power',
-      }),
-    onSuccess: () => client.invalidateQueries({ queryKey: keys.log(quadId) }),
-  });
+  const ask = useAskPermit(bench);
   const missing =
     ask.error instanceof ApiError
       ? ((ask.error.refusal.context as { missing?: string[] } | null)?.missing ?? [ask.error.message])
@@ -53,7 +39,7 @@ function PermitScreen({ step }: { step: StepOf<'permit'> }) {
     if (ask.error && !(ask.error instanceof ApiError))
       return `No permit: ${ask.error.message}. Only the server gives permits.`;
     if (missing[0]) return `Not yet: ${missing[0]}${missing.length > 1 ? `, and ${missing.length - 1} more` : ''}`;
-    return 'Every check before it holds. The permit is for one power-up and ends with any later act.';
+    return 'Every check before it holds. The permit is for one power-up with this pack and limiter, ends with any later act, and after a quarter of an hour.';
   };
   const under = underOf();
   return (

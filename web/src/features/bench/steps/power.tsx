@@ -1,6 +1,15 @@
 /** Limited first power: what must happen, what is seen, seconds running; one record of it all. */
 import type { ExpectedSign, Note, StepOf } from '@junctor/core';
-import { expectedSigns, meaningOfMissing, notesOf, ofJob, signId, signWords, validPermit } from '@junctor/core';
+import {
+  expectedSigns,
+  meaningOfMissing,
+  notesOf,
+  ofJob,
+  powerFailings,
+  signId,
+  signWords,
+  validPermit,
+} from '@junctor/core';
 import { useState } from 'react';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
@@ -9,10 +18,13 @@ import { JobFrame } from '../../../bench/frame/JobFrame';
 import { checklistHands } from '../../../bench/hands/checklistHands';
 import type { StepScreen } from './stepScreen';
 import { BigLines } from '../../../ui/BigLines';
+import { useAskPermit, useRunOut } from '../power/useAskPermit';
 import { SignList } from '../power/SignList';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
 import { useSeconds } from '../useSeconds';
+
+type PowerNote = Extract<Note, { saw: 'power' }>;
 
 export const power: StepScreen<StepOf<'power'>> = { hands: checklistHands, Screen: PowerScreen };
 
@@ -26,21 +38,25 @@ function PowerScreen({ step }: { step: StepOf<'power'> }) {
   const walk = useSigns(signs);
   const pack = notesOf(state.log, 'pack').findLast(ofJob(job.id))?.record.body;
   const limiter = bench.limiters.find(({ id }) => id === pack?.limiterId);
+  const permit = validPermit(state.log, job.id, job.plan.version);
+  const ask = useAskPermit(bench);
+  const ended = useRunOut(permit, bench);
   const end = (heat: boolean) => {
     const all = walk.seen.size === signs.length;
-    const note: Note = {
+    const note: PowerNote = {
       saw: 'power',
       stage: 'limited, all',
-      permit: validPermit(state.log, job.id, job.plan.version)?.id ?? null,
+      permit: permit?.id ?? null,
       limiterId: pack?.limiterId ?? null,
       packV: pack?.volts ?? 0,
       onS: Math.round(seconds * 10) / 10,
       ambientC: null,
       endedBy: endedByOf(heat, all),
       signs: signs.map((sign) => ({ id: signId(sign), seen: walk.seen.has(signId(sign)) })),
-      verdict: all && !heat ? 'pass' : 'stop',
+      verdict: 'stop',
     };
-    bench.record([note], step.id);
+    const verdict = powerFailings(note, state.asBuilt, job.plan.cells).length === 0 ? 'pass' : 'stop';
+    bench.record([{ ...note, verdict }], step.id);
     if (heat) doors.open(doors.places.fault('Heat or smell at first power'));
   };
   const on = onAt !== null;
@@ -61,7 +77,15 @@ function PowerScreen({ step }: { step: StepOf<'power'> }) {
       ]
     : [
         ...commonAnswers(bench, doors),
-        { key: 'Enter', label: 'Plugged in', main: true, act: () => setOnAt(performance.now()) },
+        ended
+          ? {
+              key: 'Enter',
+              label: 'Ask again',
+              main: true,
+              blocked: ask.isPending ? 'Asking' : null,
+              act: () => ask.mutate(),
+            }
+          : { key: 'Enter', label: 'Plugged in', main: true, act: () => setOnAt(performance.now()) },
       ];
   return (
     <JobFrame
@@ -78,7 +102,7 @@ function PowerScreen({ step }: { step: StepOf<'power'> }) {
         note: 'what that can mean, likeliest first',
         body: <BigLines label="What that can mean" lines={meaningOfMissing(walk.now ? [walk.now] : signs, signs)} />,
       }}
-      sentence={<Asked on={on} now={walk.now} signs={signs} />}
+      sentence={ended && !on ? <strong>The permit has run out</strong> : <Asked on={on} now={walk.now} signs={signs} />}
       under={
         step.blockedReason ?? 'No tone where one is due, heat or smell: off at once. Propellers are off, eyes covered.'
       }
