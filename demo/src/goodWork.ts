@@ -18,13 +18,9 @@ import {
   notesOf,
   permitFor,
   provingOf,
-  remembered,
   signId,
 } from '@junctor/core';
 import type { Bench, Walk } from './bench';
-
-/** The circuit of what is there, compiled once while nothing changes. */
-const circuitOf = remembered(compile);
 
 /** What a good step leaves in the log. */
 export function bodiesFor(bench: Bench, now: Walk, step: Step): (Act | Note)[] {
@@ -118,7 +114,7 @@ export function readingOf(bench: Bench, now: Walk, step: StepOf<'touch'>, heardI
   const { touch } = step.listed;
   const before = chargeBefore(now.state.log, new Date(now.nowMs).toISOString());
   const options = { meter: bench.meter, ...before, heldS: 2.5 };
-  const circuit = circuitOf(now.state.asBuilt);
+  const circuit = compile(now.state.asBuilt);
   const expected = expectIn(circuit, touch, options);
   const length = heardInstead ?? expected.passes[Math.floor((expected.passes.length - 1) / 2)]!;
   const anchors = anchorsFor(touch, now.state.log, bench.jobId);

@@ -9,8 +9,11 @@ import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { Net, Netlist } from '../../facts/wiring/netlist';
 import { netlist } from '../../facts/wiring/netlist';
+import { compile } from '../../physics/circuit/compile';
+import { expectIn } from './expect';
 import { neighbourPairs } from './neighbours';
 import type { Touch } from '../../facts/log/reading';
+import { referenceMeter } from './referenceMeter';
 import { contactsBehindPlugs, coveredTerminals } from './reach';
 import { hasRole, phaseChannel } from '../../facts/catalogue/roles';
 import { mainLeads } from '../../facts/wiring/mainLeads';
@@ -101,7 +104,26 @@ export function continuityTouches(assembly: Assembly): ContinuityList {
     else if (view.nets.netOf(b) === ground) list.add('neighbours', b, a);
     else list.add('neighbours', a, b);
   }
-  return { touches: list.touches, notProven };
+  const { told, untold } = tellable(list.touches, assembly);
+  return { touches: told, notProven: [...notProven, ...untold] };
+}
+
+/**
+ * Touches that a reading can decide, and pairs where the answer hangs on an inside that nobody knows. The main leads
+ * are asked for in any case: nothing else opens their gate.
+ */
+function tellable(
+  touches: readonly ListedTouch[],
+  assembly: Assembly,
+): { told: readonly ListedTouch[]; untold: [TerminalRef, TerminalRef][] } {
+  const circuit = compile(assembly);
+  if (!circuit.branches.some(({ element }) => element.is === 'unknown switch')) return { told: touches, untold: [] };
+  const isUntold = ({ touch, reason }: ListedTouch) =>
+    !isOfMainLeads(reason) && expectIn(circuit, touch, { meter: referenceMeter }).from === 'none';
+  return {
+    told: touches.filter((listed) => !isUntold(listed)),
+    untold: touches.filter(isUntold).map(({ touch: { black, red } }) => [black, red]),
+  };
 }
 
 /** Keeps each pair once; a touch with its probes exchanged counts as the same unless it is asked for. */

@@ -16,6 +16,7 @@ import type { SignatureReading } from '../../facts/log/records';
 import type { PartModel, Terminal } from '../../facts/catalogue/partModel';
 import type { Length } from '../../facts/terms/toneLength';
 import type { Meter } from '../../facts/terms/meter';
+import { referenceMeter } from './referenceMeter';
 import { assemble } from '../../facts/assembly/assembly';
 
 export interface LooseReading {
@@ -29,22 +30,6 @@ export interface LooseReading {
 
 /** The slot that a part stands in while it is looked at alone. */
 const alone = 'PART';
-
-/** The meter that the catalogue's own checks are made with: a typical card without spread. */
-const referenceMeter: Meter = {
-  id: 'reference',
-  name: 'reference',
-  limitV: 1.5,
-  limitA: 0.001,
-  seriesOhms: 1500,
-  beepBelowOhms: 30,
-  stopsAboveOhms: 40,
-  answerMs: 20,
-  shortestToneMs: 40,
-  beepsOnReverse: true,
-  toneHz: null,
-  spread: 0,
-};
 
 /** The few touches that tell a good loose part from a bad one, with what this meter must show. */
 export function looseReadings(model: PartModel, meter: Meter): LooseReading[] {

@@ -5,7 +5,6 @@ import type { Expectation, Heard, Reading, Touch } from '../../facts/log/reading
 import type { Note, QuadRecord } from '../../facts/log/records';
 import { sameJson } from '../../facts/terms/sameJson';
 import { compile } from '../../physics/circuit/compile';
-import { remembered } from '../../facts/assembly/assembly';
 import { anchorsFor, chargeBefore } from '../../judgement/checks/anchors';
 import { chargeAfter, expectIn } from '../../judgement/checks/expect';
 import { judgeReading } from '../../judgement/checks/judgeReading';
@@ -18,9 +17,6 @@ interface Found {
   reading: NonNullable<Judged['reading']>;
   differs: readonly string[];
 }
-
-/** The circuit of what is there, compiled once while nothing changes. */
-const circuitOf = remembered(compile);
 
 /** Probes are taken as held this long where nobody timed them. */
 const usualHoldMs = 2500;
@@ -49,7 +45,7 @@ function expectedOf({ touch, meterId, heard }: Reading, doneAt: string, { log, m
   const meter = meters.get(meterId);
   const { asBuilt } = log;
   if (!meter || touch.power !== 'off' || !asBuilt.terminal(touch.black) || !asBuilt.terminal(touch.red)) return none;
-  const circuit = circuitOf(asBuilt);
+  const circuit = compile(asBuilt);
   const options = { meter, ...chargeBefore(log, doneAt), heldS: (heard.heldMs ?? usualHoldMs) / 1000 };
   return { ...expectIn(circuit, touch, options), chargeAfterV: chargeAfter(circuit, touch, options) };
 }
