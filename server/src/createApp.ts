@@ -7,6 +7,7 @@ import { customerRoutes } from './customers/routes';
 import { floorRoutes } from './floor/routes';
 import { ApiError } from './http/ApiError';
 import type { LogDeps } from './log/QuadLogs';
+import { jsonOnly, ownPagesOnly } from './http/doors';
 import { errorReplies } from './http/errors';
 import { pages } from './http/pages';
 import { jobRoutes } from './jobs/routes';
@@ -39,7 +40,7 @@ export function createApp(deps: LogDeps): express.Express {
     }),
   );
   app.use(compression());
-  app.use('/api', express.json({ limit: '1mb' }), api(deps));
+  app.use('/api', ownPagesOnly, jsonOnly, express.json({ limit: '1mb' }), api(deps));
   if (deps.pages) app.use(pages(deps.pages));
   app.use(errorReplies(deps.log));
   return app;

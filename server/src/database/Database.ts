@@ -21,6 +21,9 @@ export interface Database extends Queries {
   close(): Promise<void>;
 }
 
+/** Seconds for one statement, and for a lock. */
+const longestS = 15;
+
 export function openDatabase(appUrl: string): Database {
   const pool = mysql.createPool({
     uri: appUrl,
@@ -31,6 +34,10 @@ export function openDatabase(appUrl: string): Database {
     supportBigNumbers: true,
     jsonStrings: true,
     connectTimeout: 5000,
+  });
+  // A statement that takes longer is one that nobody waits for any more.
+  pool.pool.on('connection', (connection) => {
+    connection.query(`SET SESSION max_statement_time = ${longestS}, innodb_lock_wait_timeout = ${longestS}`);
   });
   return {
     ...queriesOn(pool),

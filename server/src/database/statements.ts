@@ -65,6 +65,7 @@ const names = [
   'session/insertSession',
   'shop/findSetting',
   'shop/insertSetting',
+  'stock/findMove',
   'stock/findStockByKey',
   'stock/insertStock',
   'stock/insertStockMove',

@@ -8,6 +8,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import type { Client, TestShop } from '../testing';
 import { firstLead, fitEsc, openJob, sent, startTestShop } from '../testing';
 import { rebuildJobViews } from '../jobs/jobView';
+import { makeQuadLogs } from '../log/QuadLogs';
 import { makeFloor } from './routes';
 
 let shop: TestShop;
@@ -72,4 +73,16 @@ it('says of a job that cannot be worked out that it cannot, and shows the others
   expect((await lineOf(good.jobId)).next).toMatch(/^Put /);
   const reply = await lead.post(`/quads/${poor.quadId}/records`, { records: [sent(lead, poor.jobId, fitEsc)] });
   expect(reply.status).toBe(200);
+});
+
+it('says of a log that cannot be read that it cannot, and shows the others', async () => {
+  const [poor, good] = [await openJob(lead), await openJob(lead)];
+  await lead.post(`/quads/${poor.quadId}/records`, { records: [sent(lead, poor.jobId, fitEsc)] });
+  await owner.query("UPDATE record SET body = JSON_SET(body, '$.fitted.model', 'gone') WHERE job_id = ?", [poor.jobId]);
+  await owner.query("UPDATE job_view SET core_version = 'older'");
+  const floor = makeFloor({ ...shop.shop, logs: makeQuadLogs(shop.shop.catalogue) });
+  const hung = JSON.parse((await floor.now()).body) as FloorLine[];
+  const of = (id: string) => hung.find(({ jobId }) => jobId === id)!;
+  expect(of(poor.jobId).against[0]).toMatch(/cannot be worked out/);
+  expect(of(good.jobId).next).toMatch(/^Put /);
 });

@@ -5,6 +5,7 @@
 import type { Catalogue, JobProgress, JobSheet, LogState } from '@junctor/core';
 import { coreVersion, deriveJob, progressOf } from '@junctor/core';
 import type { Queries } from '../database/Database';
+import { ApiError } from '../http/ApiError';
 import type { LogDeps } from '../log/QuadLogs';
 import { findJob } from './repository';
 
@@ -29,9 +30,13 @@ function progress(catalogue: Catalogue, { id, plan }: Pick<JobSheet, 'id' | 'pla
   try {
     return progressOf(deriveJob({ jobId: id, plan, log, catalogue }));
   } catch (error) {
-    const against = [`This job cannot be worked out: ${(error as Error).message}. Its records are kept.`];
-    return { motors: [], bodyFitted: false, next: null, nextMinutes: 0, leftMinutes: 0, done: 0, all: 0, against };
+    return notWorkedOut(error);
   }
+}
+
+function notWorkedOut(error: unknown): JobProgress {
+  const against = [`This job cannot be worked out: ${(error as Error).message}. Its records are kept.`];
+  return { motors: [], bodyFitted: false, next: null, nextMinutes: 0, leftMinutes: 0, done: 0, all: 0, against };
 }
 
 /** The row of the quad's open job, if it has one, as of this log. */
@@ -67,9 +72,16 @@ export async function rebuildJobViews(
 ): Promise<number> {
   const stamps = await database.rows<ViewStamp>('jobs/listViewStamps');
   const behind = stamps.filter((stamp) => all || isBehind(stamp));
-  for (const { jobId } of behind) {
+  for (const { jobId, planVersion, logSeq } of behind) {
     const job = await findJob(database, jobId);
-    await writeJobView(database, catalogue, job, await logs.read(database, job.quadId));
+    try {
+      await writeJobView(database, catalogue, job, await logs.read(database, job.quadId));
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      // A log that cannot be folded is one line that says so, not an error for everybody.
+      const doc = JSON.stringify(notWorkedOut(error));
+      await database.write('jobs/saveView', { jobId, seq: logSeq, planVersion, coreVersion, doc });
+    }
   }
   return behind.length;
 }

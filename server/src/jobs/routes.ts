@@ -1,5 +1,5 @@
 /** Jobs: opened from a template or a build file, read, re-planned, closed. */
-import type { Intake, PlanChange, PlanDraft } from '@junctor/core';
+import type { Intake, JobState, PlanChange, PlanDraft } from '@junctor/core';
 import { deriveJob, openFaults, planFromBook, wholeDraft, wrongNames } from '@junctor/core';
 import { newJob, sentPlanChanges } from '@junctor/core/schemas';
 import { Router } from 'express';
@@ -9,6 +9,7 @@ import type { Queries } from '../database/Database';
 import type { Deps } from '../http/Deps';
 import { idFrom, validated } from '../http/validated';
 import { personIn } from '../session/session';
+import { lockedSeq } from '../log/lockedSeq';
 import type { LogDeps } from '../log/QuadLogs';
 import { changePlan, sentenceOf } from './changePlan';
 import { writeJobView } from './jobView';
@@ -100,17 +101,19 @@ async function draftFromBook(
 
 /** @throws {ApiError} 409 while steps or faults of the job are open. */
 async function closeJob({ database, catalogue, logs, now }: LogDeps, id: string): Promise<void> {
-  const job = await findJob(database, id);
-  const { steps, log } = deriveJob({
-    jobId: id,
-    plan: job.plan,
-    log: await logs.read(database, job.quadId),
-    catalogue,
+  await database.transaction(async (queries) => {
+    const { quadId } = await findJob(queries, id);
+    await lockedSeq(queries, quadId);
+    const { plan } = await findJob(queries, id);
+    refuseUnfinished(deriveJob({ jobId: id, plan, log: await logs.read(queries, quadId), catalogue }));
+    await queries.write('jobs/closeJob', { id, closedAt: toSqlTime(now().toISOString()) });
   });
+}
+
+function refuseUnfinished({ steps, log }: Pick<JobState, 'steps' | 'log'>): void {
   const open = steps.filter(({ done }) => !done).length;
   const faults = openFaults(log).length;
   if (open + faults > 0) {
     throw new ApiError(409, 'job.open', `${open} steps and ${faults} faults are open`, { context: { open, faults } });
   }
-  await database.write('jobs/closeJob', { id, closedAt: toSqlTime(now().toISOString()) });
 }

@@ -10,14 +10,16 @@ export interface StockMove {
   personId: string | null;
   /** As the database writes times. */
   at: string;
+  /** Of the move; a new one where nobody sent it. */
+  id?: string;
   /** The record that moved it, if one did. */
   recordId?: string | null;
 }
 
 /** Moves a line; a move of nothing is none. */
-export async function moveStock(queries: Queries, { recordId = null, ...move }: StockMove): Promise<void> {
+export async function moveStock(queries: Queries, { id = v7(), recordId = null, ...move }: StockMove): Promise<void> {
   if (move.delta === 0) return;
-  await queries.write('stock/insertStockMove', { id: v7(), recordId, ...move });
+  await queries.write('stock/insertStockMove', { id, recordId, ...move });
   await queries.write('stock/moveStock', { id: move.stockId, delta: move.delta });
 }
 

@@ -53,11 +53,14 @@ export function stockRoutes({ database, now }: Deps): Router {
   });
   router.post('/stock/:id/moves', async (request, response) => {
     const stockId = idFrom(request.params.id);
-    const { delta, why } = validated<{ id: string; delta: number; why: string }>(stockMove, request.body);
+    const { id, delta, why } = validated<{ id: string; delta: number; why: string }>(stockMove, request.body);
     await database.transaction(async (queries) => {
       if (!(await queries.row('stock/lockStock', { id: stockId })))
         throw new ApiError(404, 'stock.missing', 'No such line in stock');
+      // Sent again because the answer was lost: it has moved already.
+      if (await queries.row('stock/findMove', { id })) return;
       await moveStock(queries, {
+        id,
         stockId,
         delta,
         why,

@@ -1,7 +1,8 @@
 /** Schemas of Build and its pieces. */
 import Joi from 'joi';
 import { purposes } from '../../facts/plan/wish';
-import { key, range, tagged, terminalRef } from './common';
+import { key, range, tagged, terminalRef, version } from './common';
+import { inherited } from './readable';
 
 const position = Joi.number().integer().min(1).max(99);
 const pose = Joi.object({
@@ -13,7 +14,7 @@ const pose = Joi.object({
 
 export const fitted = Joi.object({
   model: key,
-  revision: Joi.number().integer().min(1),
+  revision: version,
   part: key.allow(null),
   pose: pose.allow(null),
 });
@@ -37,9 +38,9 @@ const wireBodyKeys = {
   from: Joi.string().valid('stock', 'tail', 'supplied'),
   tailOf: terminalRef.optional(),
   lengthMm: Joi.number().min(0).max(5000).allow(null),
-  via: Joi.array().items(key),
+  via: Joi.array().items(key).max(100),
   bundle: key.optional(),
-  sleeveMm: Joi.number().min(0).optional(),
+  sleeveMm: Joi.number().min(0).max(5000).optional(),
 };
 
 export const wireBody = Joi.object(wireBodyKeys);
@@ -47,24 +48,24 @@ const wire = Joi.object({ id: key, ...wireBodyKeys, ends: Joi.array().items(wire
 export const housing = Joi.object({
   id: key,
   family: key,
-  pitchMm: Joi.number().positive(),
+  pitchMm: Joi.number().positive().max(100),
   ways: position,
   key,
-  marked: Joi.string().optional(),
+  marked: Joi.string().max(200).optional(),
 });
 
 const connectorRef = Joi.alternatives(Joi.object({ slot: key, connector: key }), Joi.object({ housing: key }));
 export const mate = Joi.object({
   a: connectorRef,
   b: connectorRef,
-  shift: Joi.number().integer(),
+  shift: Joi.number().integer().min(-99).max(99),
   mirrored: Joi.boolean(),
   glued: Joi.boolean(),
 });
 
 export const hiddenBy = Joi.string().valid('coating', 'glue', 'lid', 'shrink', 'board');
 export const contactWhy = Joi.string().valid('screw', 'rests on', 'measured');
-const contact = Joi.object({ a: terminalRef, b: terminalRef, ohms: Joi.number().min(0), why: contactWhy });
+const contact = Joi.object({ a: terminalRef, b: terminalRef, ohms: Joi.number().min(0).max(1e9), why: contactWhy });
 
 export const build = Joi.object({
   slots: Joi.object().pattern(Joi.string().pattern(/^[^.\s~:#]+$/, 'designator'), fitted),
@@ -73,7 +74,7 @@ export const build = Joi.object({
   mates: Joi.object().pattern(key, mate),
   contacts: Joi.array().items(contact),
   hidden: Joi.object().pattern(terminalRef, hiddenBy),
-  heats: Joi.object().pattern(terminalRef, Joi.number().integer().min(0)),
+  heats: Joi.object().pattern(terminalRef, Joi.number().integer().min(0).max(10_000)),
 });
 
 const link = Joi.object({
@@ -114,10 +115,10 @@ export const buildFile = Joi.object({
 });
 
 export const planChange = Joi.object({
-  path: Joi.string().pattern(
-    /^(slots|wires|housings|mates|links|wishes|pinned|schools)\/.+$|^cells$/,
-    'path in the plan',
-  ),
+  path: Joi.string()
+    .pattern(/^(slots|wires|housings|mates|links|wishes|pinned|schools)\/.+$|^cells$/, 'path in the plan')
+    .max(300)
+    .pattern(new RegExp(`/(?:${[...inherited].join('|')})$`), { name: 'name of its own', invert: true }),
   before: Joi.any().required(),
   after: Joi.when('path', {
     switch: [

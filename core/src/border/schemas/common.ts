@@ -3,6 +3,8 @@
  * refused.
  */
 import Joi from 'joi';
+import type { Range } from '../../facts/terms/names';
+import { inherited } from './readable';
 
 export const strict: Joi.ValidationOptions = {
   presence: 'required',
@@ -13,13 +15,10 @@ export const strict: Joi.ValidationOptions = {
 
 export const id = Joi.string().guid({ version: 'uuidv7' });
 export const name = Joi.string().trim().min(1).max(120);
-/**
- * Names that every object answers to by itself: a table that is asked for one of them would find what nobody put there.
- */
-const inherited = Object.getOwnPropertyNames(Object.prototype);
 export const key = Joi.string()
   .min(1)
   .max(80)
+  .pattern(/^[^\u0000-\u001f\u007f]+$/, 'readable')
   .invalid(...inherited);
 /** Words for people: no control characters in them. */
 export const printable = (most: number) =>
@@ -30,8 +29,26 @@ export const text = Joi.string().allow('').max(2000);
 export const terminalRef = Joi.string()
   .max(80)
   .pattern(/^[^.\s]+\..+$/, 'SLOT.TERMINAL')
-  .pattern(new RegExp(`^(?:${inherited.join('|')})\\.`), { name: 'SLOT of its own', invert: true });
-export const time = Joi.string().pattern(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/, 'UTC time with milliseconds');
+  .pattern(new RegExp(`^(?:${[...inherited].join('|')})\\.`), { name: 'SLOT of its own', invert: true });
+/** A moment that a calendar has, in a year that a device can mean. */
+export const time = Joi.string()
+  .pattern(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/, 'UTC time with milliseconds')
+  .custom((value: string, helpers) => (isMoment(value) ? value : helpers.error('any.invalid')));
+export const date = Joi.string()
+  .pattern(/^\d{4}-\d\d-\d\d$/, 'date')
+  .custom((value: string, helpers) => (isMoment(`${value}T00:00:00.000Z`) ? value : helpers.error('any.invalid')));
+
+const years: Range = [1970, 2199];
+
+function isMoment(text: string): boolean {
+  const at = new Date(text);
+  if (Number.isNaN(at.getTime()) || at.toISOString() !== text) return false;
+  return at.getUTCFullYear() >= years[0] && at.getUTCFullYear() <= years[1];
+}
+
+/** Of revisions and plans: more are never made. */
+export const version = Joi.number().integer().min(1).max(1_000_000);
+
 export const range = Joi.array().ordered(Joi.number(), Joi.number()).length(2);
 export const seconds = Joi.number().min(0).max(86400);
 export const wireEndIndex = Joi.number().valid(0, 1);

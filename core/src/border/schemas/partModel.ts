@@ -1,7 +1,7 @@
 /** Schema of a part model: a catalogue file. */
 import Joi from 'joi';
 import { partKinds } from '../../facts/catalogue/partModel';
-import { key, printable, tagged } from './common';
+import { key, printable, tagged, version } from './common';
 
 const volts = Joi.number().min(-200).max(200);
 const ohms = Joi.number().positive().max(1e12);
@@ -183,7 +183,7 @@ export const partModel = Joi.object({
   id: Joi.string()
     .pattern(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'small letters, digits and hyphens')
     .max(60),
-  revision: Joi.number().integer().min(1).max(9999),
+  revision: version.max(9999),
   kind: Joi.string().valid(...partKinds),
   name: printable(120),
   maker: printable(120),

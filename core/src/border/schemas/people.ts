@@ -1,7 +1,7 @@
 /** Schemas of people, sign-in, customers, quads, jobs. */
 import Joi from 'joi';
 import { buildFile, planChange } from './build';
-import { id, key, name, text } from './common';
+import { id, key, name, text, version, date, time } from './common';
 
 const password = Joi.string().min(8).max(200);
 const device = Joi.object({ id, label: Joi.string().trim().min(1).max(80) });
@@ -12,9 +12,6 @@ export const newPerson = Joi.object({ id, name, role: Joi.string().valid('techni
 
 export const newCustomer = Joi.object({ id, name, contact: text });
 export const newQuad = Joi.object({ id, customerId: id, name });
-const date = Joi.string()
-  .pattern(/^\d{4}-\d\d-\d\d$/, 'date')
-  .allow(null);
 
 const intake = Joi.object({
   wants: text,
@@ -29,7 +26,7 @@ export const newJob = Joi.object({
   quadId: id,
   kind: Joi.string().valid('new', 'conversion', 'repair', 'refit'),
   title: name,
-  dueOn: date,
+  dueOn: date.allow(null),
   bench: Joi.number().integer().min(1).max(99),
   intake,
   plan: Joi.alternatives().conditional(Joi.object({ template: Joi.exist() }).unknown(), {
@@ -42,13 +39,13 @@ export const newJob = Joi.object({
 });
 
 export const sentPlanChanges = Joi.object({
-  version: Joi.number().integer().min(1),
+  version,
   changes: Joi.array().items(planChange).min(1).max(100),
 });
 export const permitRequest = Joi.object({
   id,
   jobId: id,
   deviceId: id,
-  doneAt: Joi.string().max(30),
+  doneAt: time,
   gate: Joi.string().valid('first power'),
 });

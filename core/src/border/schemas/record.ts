@@ -2,13 +2,13 @@
 import Joi from 'joi';
 import { symptomAreas, waysOfDying } from '../../facts/log/records';
 import { contactWhy, fitted, hiddenBy, housing, mate, wireBody, wireEnd } from './build';
-import { id, key, printable, range, seconds, tagged, terminalRef, text, time, wireEndIndex } from './common';
+import { id, key, printable, range, seconds, tagged, terminalRef, text, time, wireEndIndex, version } from './common';
 
 const length = Joi.string().valid('none', 'chirp', 'about a second', 'many seconds', 'does not stop');
 const powerStage = Joi.string().valid('off', 'usb', 'limited, dear units unplugged', 'limited, all', 'pack');
 const dwellS = seconds.allow(null);
 const refs = Joi.array().items(terminalRef).max(400);
-const position = Joi.number().integer();
+const position = Joi.number().integer().min(-99).max(99);
 const between = Joi.array().ordered(terminalRef, terminalRef).length(2);
 
 const site = Joi.alternatives(
@@ -45,7 +45,7 @@ const act = {
   unmate: { id: key },
   hide: { refs, by: hiddenBy, cureUntil: time.optional() },
   bare: { refs },
-  contact: { a: terminalRef, b: terminalRef, ohms: Joi.number().min(0), why: contactWhy },
+  contact: { a: terminalRef, b: terminalRef, ohms: Joi.number().min(0).max(1e9), why: contactWhy },
 };
 
 const touch = Joi.object({
@@ -55,14 +55,16 @@ const touch = Joi.object({
   power: powerStage,
 });
 
+const milliseconds = Joi.number().min(0).max(86_400_000);
+
 const reading = Joi.object({
   touch,
   meterId: id,
   heard: Joi.object({
     length: length.optional(),
-    toneMs: Joi.number().min(0).optional(),
-    heldMs: Joi.number().min(0).allow(null),
-    value: Joi.number().optional(),
+    toneMs: milliseconds.optional(),
+    heldMs: milliseconds.allow(null),
+    value: Joi.number().min(-1e9).max(1e9).optional(),
     unit: Joi.string().valid('ohm', 'V').optional(),
     by: Joi.string().valid('key', 'ear', 'meter'),
     wrong: Joi.number().min(0).max(1),
@@ -89,7 +91,7 @@ const fault = Joi.object({
   partsReplaced: Joi.array().items(id).max(20),
   done: text,
   minutes: Joi.number().min(0).max(10000),
-  costMinor: Joi.number().integer().min(0),
+  costMinor: Joi.number().integer().min(0).max(1e12),
   state: Joi.string().valid('found', 'mended', 'proved', 'accepted'),
   mendedBy: proofs.optional(),
   provedBy: proofs.optional(),
@@ -123,7 +125,7 @@ const note = {
     limiterId: id.allow(null),
     packV: Joi.number().min(0).max(1000),
     onS: seconds,
-    ambientC: Joi.number().allow(null),
+    ambientC: Joi.number().min(-100).max(200).allow(null),
     endedBy: Joi.string().valid('done', 'time', 'sign', 'heat'),
     signs: Joi.array()
       .items(Joi.object({ id: key, seen: Joi.alternatives(Joi.boolean(), Joi.number()) }))
@@ -190,8 +192,8 @@ const sentRecord = Joi.object({
   deviceId: id,
   shownAt: time.allow(null),
   doneAt: time,
-  basisSeq: Joi.number().integer().min(0),
-  planVersion: Joi.number().integer().min(1),
+  basisSeq: Joi.number().integer().min(0).max(1e12),
+  planVersion: version,
   how: Joi.string().valid('did', 'found'),
   replaces: id.optional(),
   body,

@@ -1,6 +1,6 @@
 /** Schemas of parts in hand and stock. */
 import Joi from 'joi';
-import { id, key, printable, text } from './common';
+import { id, key, printable, text, version } from './common';
 
 const words = printable(120).allow(null);
 const condition = Joi.string().valid('untested', 'tested', 'doubtful', 'scrap');
@@ -10,7 +10,7 @@ const grams = Joi.number().min(0).max(100000);
 export const newPart = Joi.object({
   id,
   model: key,
-  revision: Joi.number().integer().min(1),
+  revision: version,
   serial: words,
   batch: words,
   owner: id.allow(null),
@@ -75,5 +75,5 @@ export const stockMove = Joi.object({ id, delta: Joi.number().min(-1e9).max(1e9)
 export const wantedModels = Joi.object({
   wanted: Joi.array()
     .max(300)
-    .items(Joi.object({ model: key, revision: Joi.number().integer().min(1) })),
+    .items(Joi.object({ model: key, revision: version })),
 });

@@ -1,6 +1,7 @@
 /** One way to check what crosses a border: the value typed, or every mistake with its path. */
 import type Joi from 'joi';
 import { strict } from './common';
+import { unreadable } from './readable';
 
 export interface Mistake {
   /** Where in the data: `records.0.body.slot`. Empty for the whole. */
@@ -13,6 +14,8 @@ export interface Mistake {
 export type Checked<T> = { ok: true; value: T } | { ok: false; mistakes: readonly Mistake[] };
 
 export function check<T>(schema: Joi.Schema, value: unknown): Checked<T> {
+  const broken = unreadable(value);
+  if (broken) return { ok: false, mistakes: [broken] };
   const { error, value: checked } = schema.validate(value, {
     ...strict,
     errors: { label: 'key', wrap: { label: false } },
