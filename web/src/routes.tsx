@@ -21,7 +21,7 @@ const intake = chunk(() => import('./features/intake'));
 const book = chunk(() => import('./features/book'));
 const stores = chunk(() => import('./features/stores'));
 const newBoard = chunk(() => import('./features/newBoard'));
-const people = chunk(() => import('./features/people/PeoplePage'));
+const people = chunk(() => import('./features/people'));
 const kept = chunk(() => import('./features/kept/KeptPage'));
 
 /** Fetches everything while nobody waits for it, so that it is there without a network as well. */
@@ -84,6 +84,7 @@ const inShop: RouteObject[] = [
   at('stores/parts/:partId', stores.page('PartPage')),
   at('stores/stock', stores.page('StockPage')),
   at('people', people.page('PeoplePage')),
+  at('people/:personId/password', people.page('PasswordPage')),
   at('kept', kept.page('KeptPage')),
   {
     path: '*',

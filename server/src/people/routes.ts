@@ -1,11 +1,11 @@
-/** People of the shop: a lead adds and retires them. */
-import { newPerson } from '@junctor/core/schemas';
+/** People of the shop: a lead adds and retires them, sets a password that was forgotten, ends what is signed in. */
+import { newPerson, setPassword } from '@junctor/core/schemas';
 import { Router } from 'express';
 import { toSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import type { Deps } from '../http/Deps';
 import { idFrom, validated } from '../http/validated';
-import { hashSecret, requireLead } from '../session/session';
+import { hashSecret, personIn, requireLead } from '../session/session';
 
 export function peopleRoutes({ database, now }: Deps): Router {
   const router = Router();
@@ -18,11 +18,32 @@ export function peopleRoutes({ database, now }: Deps): Router {
       newPerson,
       request.body,
     );
-    if (await database.row('people/findPersonByName', { name })) {
+    const known = await database.row<{ id: string; leftAt: string | null }>('people/findAnybody', { name });
+    if (known && known.leftAt === null)
       throw new ApiError(409, 'person.exists', `${name} works here already`, { path: 'name' });
-    }
-    await database.write('people/insertPerson', { id, name, role, secretHash: await hashSecret(password) });
-    response.status(201).json({ id, name, role });
+    const secretHash = await hashSecret(password);
+    // Somebody who was here before is the same person: what they recorded stays theirs.
+    if (known) await database.write('people/reinstatePerson', { id: known.id, role, secretHash });
+    else await database.write('people/insertPerson', { id, name, role, secretHash });
+    response.status(201).json({ id: known?.id ?? id, name, role });
+  });
+  router.post('/people/:id/password', async (request, response) => {
+    requireLead(response);
+    const id = idFrom(request.params.id);
+    const { password } = validated<{ password: string }>(setPassword, request.body);
+    const secretHash = await hashSecret(password);
+    await database.transaction(async (queries) => {
+      if ((await queries.write('people/setSecret', { id, secretHash })) === 0)
+        throw new ApiError(404, 'person.missing', 'Nobody of this shop');
+      await queries.write('session/deletePersonSessions', { personId: id });
+    });
+    response.status(204).end();
+  });
+  router.post('/people/:id/sign-out', async (request, response) => {
+    const id = idFrom(request.params.id);
+    if (personIn(response).personId !== id) requireLead(response);
+    await database.write('session/deletePersonSessions', { personId: id });
+    response.status(204).end();
   });
   router.post('/people/:id/retire', async (request, response) => {
     requireLead(response);

@@ -1,14 +1,23 @@
 /** Sign in, sign out, who am I; and the first lead of an empty shop. */
-import { firstLead, signIn } from '@junctor/core/schemas';
+import { firstLead, newPassword, signIn } from '@junctor/core/schemas';
 import type { RequestHandler } from 'express';
 import { Router } from 'express';
-import { rateLimit } from 'express-rate-limit';
+import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import { toSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import type { Deps } from '../http/Deps';
 import { validated } from '../http/validated';
 import { hasPeople, shopName } from '../shop/shop';
-import { closeSession, hashSecret, openSession, personOf, verifySecret } from './session';
+import {
+  closeOtherSessions,
+  closeSession,
+  hashSecret,
+  openSession,
+  personIn,
+  personOf,
+  requirePerson,
+  verifySecret,
+} from './session';
 
 interface Device {
   id: string;
@@ -19,6 +28,10 @@ export function sessionRoutes(deps: Deps): Router {
   const limited = rateLimit({
     windowMs: 15 * 60 * 1000,
     limit: deps.signInTries,
+    // One who mistypes locks out nobody else, also not at the same tablet.
+    keyGenerator: ({ ip, body }, { locals }) =>
+      `${ipKeyGenerator(ip ?? '')} ${locals.person?.personId ?? nameIn(body)}`,
+    skipSuccessfulRequests: true,
     standardHeaders: true,
     legacyHeaders: false,
     handler: () => {
@@ -30,7 +43,13 @@ export function sessionRoutes(deps: Deps): Router {
     .post('/shop/first-lead', limited, makeFirstLead(deps))
     .get('/session', whoAmI(deps))
     .post('/session', limited, startSession(deps))
+    .post('/session/password', requirePerson(deps), limited, changePassword(deps))
     .delete('/session', endSession(deps));
+}
+
+function nameIn(body: unknown): string {
+  const name = (body as { name?: unknown } | undefined)?.name;
+  return typeof name === 'string' ? name.trim().toLowerCase().slice(0, 120) : '';
 }
 
 function shopState({ database }: Deps): RequestHandler {
@@ -88,6 +107,23 @@ function startSession({ database, now }: Deps): RequestHandler {
       throw new ApiError(401, 'sign.in.wrong', 'Name and password do not match', { path: 'password' });
     const hand = await openSession(database, response, { personId: person.id, device, now: now() });
     response.json({ personId: person.id, deviceId: device.id, name: person.name, role: person.role, hand });
+  };
+}
+
+/** Whoever is signed in, by the old one; other tablets sign in anew. */
+function changePassword({ database }: Deps): RequestHandler {
+  return async (request, response) => {
+    const { old, password } = validated<{ old: string; password: string }>(newPassword, request.body);
+    const { personId: id } = personIn(response);
+    const known = await database.row<{ secretHash: string }>('people/findSecret', { id });
+    if (!known || !(await verifySecret(known.secretHash, old)))
+      throw new ApiError(422, 'password.wrong', 'That is not your password now', { path: 'old' });
+    const secretHash = await hashSecret(password);
+    await database.transaction(async (queries) => {
+      await queries.write('people/setSecret', { id, secretHash });
+      await closeOtherSessions(queries, request, id);
+    });
+    response.status(204).end();
   };
 }
 

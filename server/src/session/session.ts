@@ -15,7 +15,8 @@ export interface Person {
   role: 'technician' | 'lead';
 }
 
-const lastsMs = 30 * 24 * 3600 * 1000;
+/** A working day and an evening: whoever comes in the next morning signs in. */
+const lastsMs = 16 * 3600 * 1000;
 
 /** Memory-hard: argon2id, 19 MiB, two passes. */
 export function hashSecret(secret: string): Promise<string> {
@@ -37,6 +38,7 @@ export async function openSession(
 ): Promise<string> {
   const token = randomBytes(32).toString('base64url');
   const hand = randomBytes(32).toString('base64url');
+  await queries.write('session/deleteExpired', { now: toSqlTime(now.toISOString()) });
   await queries.write('session/insertDevice', { id: device.id, label: device.label });
   const expiresAt = toSqlTime(new Date(now.getTime() + lastsMs).toISOString());
   await queries.write('session/insertSession', {
@@ -64,6 +66,12 @@ export async function closeSession(queries: Queries, request: Request, response:
   const token = tokenOf(request);
   if (token) await queries.write('session/deleteSession', { tokenHash: hashToken(token) });
   response.clearCookie(cookieName(request), { path: '/' });
+}
+
+/** Ends every other session of whoever asks: their password is another one now. */
+export async function closeOtherSessions(queries: Queries, request: Request, personId: string): Promise<void> {
+  const token = tokenOf(request);
+  if (token) await queries.write('session/deleteOtherSessions', { personId, tokenHash: hashToken(token) });
 }
 
 /** Whoever is signed in, or null. */

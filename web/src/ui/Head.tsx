@@ -28,6 +28,10 @@ const Line = styled.header`
   }
 `;
 const Right = styled.div`
+  a {
+    font-weight: 400;
+    text-decoration: none;
+  }
   margin-left: auto;
   display: flex;
   flex-wrap: wrap;
@@ -56,9 +60,9 @@ export function Head({ title, children }: { title: ReactNode; children?: ReactNo
       <Right>
         <SaveState />
         {person && (
-          <span>
+          <Link className="quiet" to={places.password(person.personId)} title="Your password">
             {person.name}, {person.role}
-          </span>
+          </Link>
         )}
         <button type="button" onClick={next}>
           screen: {choice}

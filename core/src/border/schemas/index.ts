@@ -7,4 +7,15 @@ export { build, buildFile, planDraft } from './build';
 export { partModel } from './partModel';
 export { newPart, newPartNote, newStock, sentStock, stockMove, wantedModels } from './stores';
 export { sentRecords } from './record';
-export { firstLead, newCustomer, newJob, newPerson, newQuad, permitRequest, sentPlanChanges, signIn } from './people';
+export {
+  firstLead,
+  newCustomer,
+  newJob,
+  newPassword,
+  newPerson,
+  newQuad,
+  permitRequest,
+  sentPlanChanges,
+  setPassword,
+  signIn,
+} from './people';

@@ -10,6 +10,10 @@ export const firstLead = Joi.object({ shop: name, id, name, password, device });
 export const signIn = Joi.object({ name, password: Joi.string().max(200), device });
 export const newPerson = Joi.object({ id, name, role: Joi.string().valid('technician', 'lead'), password });
 
+/** A lead sets another's password. */
+export const setPassword = Joi.object({ password });
+export const newPassword = Joi.object({ old: Joi.string().max(200), password });
+
 export const newCustomer = Joi.object({ id, name, contact: text });
 export const newQuad = Joi.object({ id, customerId: id, name });
 

@@ -1,7 +1,9 @@
-/** People of the shop: a lead adds them, and says when somebody has left. */
+/** People of the shop: a lead adds them, or takes them on again, and says when somebody has left. */
 import { useState } from 'react';
 import type { FormEvent } from 'react';
+import { useNavigate } from 'react-router';
 import styled from 'styled-components';
+import { places } from '../../addresses';
 import { newId } from '../../api/device';
 import { keys } from '../../api/keys';
 import { usePeople, useSend } from '../../api/queries';
@@ -25,11 +27,13 @@ const List = styled.ul`
 `;
 
 export function PeoplePage() {
+  const go = useNavigate();
   const people = usePeople();
   const [added, setAdded] = useState(0);
   const [leaving, setLeaving] = useState<{ id: string; name: string } | null>(null);
   const add = useSend<{ id: string; name: string; role: string; password: string }>(() => '/people', [keys.people]);
   const leave = useSend<{ id: string }>(({ id }) => `/people/${id}/retire`, [keys.people]);
+  const signOut = useSend<{ id: string }>(({ id }) => `/people/${id}/sign-out`, []);
   const errors = fieldErrors(add.error);
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
@@ -50,9 +54,17 @@ export function PeoplePage() {
               {leftAt ? `, left ${dayWords(leftAt)}` : ''}
             </span>
             {!leftAt && (
-              <Small type="button" onClick={() => setLeaving({ id, name })}>
-                {name} leaves the shop…
-              </Small>
+              <>
+                <Small type="button" onClick={() => void go(places.password(id))}>
+                  New password for {name}
+                </Small>
+                <Small type="button" onClick={() => signOut.mutate({ id })}>
+                  Sign {name} out everywhere
+                </Small>
+                <Small type="button" onClick={() => setLeaving({ id, name })}>
+                  {name} leaves the shop…
+                </Small>
+              </>
             )}
           </li>
         ))}
@@ -68,7 +80,7 @@ export function PeoplePage() {
           They can no longer sign in. What they have recorded stays theirs, also what a tablet still keeps.
         </Ask>
       )}
-      <FormProblem message={leave.error?.message ?? null} />
+      <FormProblem message={leave.error?.message ?? signOut.error?.message ?? null} />
       <WordsField name="name" label="Name" error={errors.of('name')} />
       <ChoiceField
         name="role"

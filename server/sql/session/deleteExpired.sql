@@ -1,0 +1,2 @@
+-- Parameter: now (UTC).
+DELETE FROM session WHERE expires_at <= :now

@@ -1,0 +1,2 @@
+export { PasswordPage } from './PasswordPage';
+export { PeoplePage } from './PeoplePage';
