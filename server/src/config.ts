@@ -16,6 +16,8 @@ interface Config {
   durable: boolean;
   logLevel: string;
   signInTries: number;
+  /** Nightly copies that are kept; 0: none are made. */
+  nightlyCopies: number;
 }
 
 const known = ['--empty', '--rebuild', '--no-pages'];
@@ -37,6 +39,7 @@ export function configFrom(env: Readonly<Record<string, string | undefined>>, ar
     durable: env.JUNCTOR_TEST_DATA !== '1',
     logLevel: env.JUNCTOR_LOG ?? 'warn',
     signInTries: number(env.JUNCTOR_SIGN_IN_TRIES, 30, 'JUNCTOR_SIGN_IN_TRIES'),
+    nightlyCopies: number(env.JUNCTOR_NIGHTLY_COPIES, 14, 'JUNCTOR_NIGHTLY_COPIES'),
   };
 }
 

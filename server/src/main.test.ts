@@ -51,9 +51,6 @@ it('a data folder that cannot be made', async () => {
 it('a database whose files are broken', async () => {
   const folder = newFolder();
   mkdirSync(join(folder, 'data', 'mysql'), { recursive: true });
-  const lost = await start({ JUNCTOR_DATA: folder });
-  expect([lost.code, lost.said.split('\n').length]).toEqual([1, 2]);
-  expect(lost.said).toContain("The database's key file");
   writeFileSync(join(folder, 'server.json'), JSON.stringify({ port: 1, password: 'x' }));
   writeFileSync(join(folder, 'data', 'ibdata1'), 'no database');
   const broken = await start({ JUNCTOR_DATA: folder });

@@ -9,6 +9,7 @@ import { createApp } from './createApp';
 import { startPrivateServer } from './database/privateServer';
 import type { PrivateServer } from './database/privateServer';
 import { StartError } from './database/StartError';
+import { keepNightly } from './keeping/nightly';
 import { openShop } from './opening/openShop';
 import { demoSignIns } from './opening/firstStart';
 
@@ -44,7 +45,18 @@ async function main(): Promise<void> {
       pages: config.pages ? pages : null,
       signInTries: config.signInTries,
     });
-    close = () => shop.database.close();
+    const endNightly = keepNightly({
+      ownerUrl: config.dbUrl ?? privateServer!.ownerUrl,
+      name: config.dbName,
+      folder: join(config.dataFolder, 'copies'),
+      kept: config.nightlyCopies,
+      log,
+      now: () => new Date(),
+    });
+    close = async () => {
+      endNightly();
+      await shop.database.close();
+    };
     handler = createApp(shop);
     process.stdout.write(`\nJunctor is at http://127.0.0.1:${config.port}\n`);
     if (!config.dbUrl) process.stdout.write(`Its data is in ${config.dataFolder}\n`);

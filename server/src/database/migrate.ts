@@ -41,7 +41,9 @@ export async function migrate(ownerUrl: string, database: string): Promise<strin
   try {
     await connection.query(`CREATE DATABASE IF NOT EXISTS \`${database}\` CHARACTER SET utf8mb4`);
     await connection.query(`USE \`${database}\``);
-    await connection.query('SELECT GET_LOCK(?, 60)', [`migrate ${database}`]);
+    const [[lock]] = await connection.query<RowDataPacket[]>('SELECT GET_LOCK(?, 60) AS got', [`migrate ${database}`]);
+    if (lock?.got !== 1)
+      throw new StartError('Another start is bringing the database up to date: wait, then start again');
     await runMissing(connection);
     return await grant(connection, ownerUrl, database);
   } finally {
@@ -70,8 +72,20 @@ async function runMissing(connection: Connection): Promise<void> {
     if (before && before !== sha256)
       throw new StartError(`Migration ${file} was changed after it had run. Restore it, and add a new one.`);
     if (before) continue;
-    await connection.query(sql);
+    await makeOnce(connection, sql);
     await connection.query('INSERT INTO migration VALUES (?, ?, ?, UTC_TIMESTAMP(3))', [version, file, sha256]);
+  }
+}
+
+/** Table, column and key that exist. */
+const madeBefore: ReadonlySet<number> = new Set([1050, 1060, 1061]);
+
+/** A migration is one statement, whole or not at all. A start that was killed behind it had made it already. */
+async function makeOnce(connection: Connection, sql: string): Promise<void> {
+  try {
+    await connection.query(sql);
+  } catch (error) {
+    if (!madeBefore.has((error as { errno?: number }).errno ?? 0)) throw error;
   }
 }
 
@@ -79,7 +93,10 @@ async function runMissing(connection: Connection): Promise<void> {
 async function grant(connection: Connection, ownerUrl: string, database: string): Promise<string> {
   const url = new URL(ownerUrl);
   const password = createHmac('sha256', decodeURIComponent(url.password)).update(`${database} app`).digest('base64url');
-  const account = `'${appUser}'@'%'`;
+  const [[here]] = await connection.query<RowDataPacket[]>("SELECT SUBSTRING_INDEX(USER(), '@', -1) AS host");
+  // From where we come ourselves, and from nowhere else.
+  const account = `'${appUser}'@${connection.escape(here!.host)}`;
+  if (here!.host !== '%') await connection.query(`DROP USER IF EXISTS '${appUser}'@'%'`);
   await connection.query(`CREATE USER IF NOT EXISTS ${account} IDENTIFIED BY '${password}'`);
   await connection.query(`ALTER USER ${account} IDENTIFIED BY '${password}'`);
   await connection.query(`GRANT SELECT ON \`${database}\`.* TO ${account}`);

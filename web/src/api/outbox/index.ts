@@ -41,6 +41,19 @@ export function startOutbox(whenStored: Parameters<typeof box.onStored>[0]): voi
   window.addEventListener('online', box.nudge);
 }
 
+/** Resolves once nothing waits to be stored any more. */
+export function allStored(): Promise<void> {
+  return new Promise((resolve) => {
+    const look = () => {
+      if (box.state().waiting > 0) return;
+      stop();
+      resolve();
+    };
+    const stop = box.subscribe(look);
+    look();
+  });
+}
+
 export function useOutbox(): OutboxState {
   return useSyncExternalStore(box.subscribe, box.state);
 }

@@ -5,20 +5,24 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { request } from '../../../api/client';
 import { deviceId, newId } from '../../../api/device';
+import { allStored } from '../../../api/outbox';
 import { keys } from '../../../api/keys';
 import type { Bench } from '../../../bench/provider/bench';
 
 export function useAskPermit({ job: { id: jobId, quadId } }: Pick<Bench, 'job'>) {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: () =>
-      request('POST', `/quads/${quadId}/permits`, {
+    mutationFn: async () => {
+      // Asked while the last record is still on its way: it goes first.
+      await allStored();
+      return request('POST', `/quads/${quadId}/permits`, {
         id: newId(),
         jobId,
         deviceId: deviceId(),
         doneAt: new Date().toISOString(),
         gate: 'first power',
-      }),
+      });
+    },
     onSuccess: () => client.invalidateQueries({ queryKey: keys.log(quadId) }),
   });
 }

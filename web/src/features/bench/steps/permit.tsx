@@ -25,9 +25,8 @@ function PermitScreen({ step }: { step: StepOf<'permit'> }) {
       ? ((ask.error.refusal.context as { missing?: string[] } | null)?.missing ?? [ask.error.message])
       : bench.state.objections;
   const blockedOf = () => {
-    if (waiting > 0) return 'Waiting until everything is stored';
-    if (ask.isPending) return 'Asking';
-    return null;
+    if (!ask.isPending) return null;
+    return waiting > 0 ? 'Waiting until everything is stored' : 'Asking';
   };
   const blocked = blockedOf();
   const answers: Answer[] = [
@@ -39,7 +38,7 @@ function PermitScreen({ step }: { step: StepOf<'permit'> }) {
     if (ask.error && !(ask.error instanceof ApiError))
       return `No permit: ${ask.error.message}. Only the server gives permits.`;
     if (missing[0]) return `Not yet: ${missing[0]}${missing.length > 1 ? `, and ${missing.length - 1} more` : ''}`;
-    return 'Every check before it holds. The permit is for one power-up with this pack and limiter, ends with any later act, and after a quarter of an hour.';
+    return 'Every check before it holds. The permit is for one power-up with this pack and limiter, within a quarter of an hour.';
   };
   const under = underOf();
   return (
