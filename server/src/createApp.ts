@@ -49,7 +49,7 @@ export function createApp(deps: LogDeps): express.Express {
 function api(deps: LogDeps): express.Router {
   const router = express.Router();
   router.use((_request, response, next) => {
-    response.set('cache-control', 'no-store');
+    response.set({ 'cache-control': 'no-store', 'junctor-epoch': deps.epoch });
     next();
   });
   router.use(sessionRoutes(deps));

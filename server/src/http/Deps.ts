@@ -13,6 +13,8 @@ export interface Deps {
   pages: string | null;
   /** Sign-in tries in 15 minutes from one address. */
   signInTries: number;
+  /** Of the shop: another one since it was made again from a backup. */
+  epoch: string;
 }
 
 export interface Template {

@@ -8,6 +8,7 @@ import { migrate } from '../database/migrate';
 import { rebuildJobViews } from '../jobs/jobView';
 import type { LogDeps } from '../log/QuadLogs';
 import { makeQuadLogs } from '../log/QuadLogs';
+import { shopEpoch } from '../shop/shop';
 import type { ShopKind } from './firstStart';
 import { ensureShop } from './firstStart';
 
@@ -33,6 +34,7 @@ export async function openShop(options: ShopOptions): Promise<LogDeps & { kind: 
   const templates = shippedTemplates();
   const kind = await ensureShop({ database, catalogue, templates }, options.wanted, now());
   const logs = makeQuadLogs(catalogue);
+  const epoch = await shopEpoch(database);
   await rebuildJobViews({ database, catalogue, logs }, rebuild);
-  return { database, catalogue, logs, templates, log, now, pages, signInTries, kind };
+  return { database, catalogue, logs, templates, log, now, pages, signInTries, epoch, kind };
 }

@@ -1,8 +1,8 @@
 /** The write path: records of one quad stored together under its lock, each once however often it is sent. */
 import { advance } from '@junctor/core';
-import type { Catalogue, LogState, QuadRecord } from '@junctor/core';
+import type { Catalogue, Judged, LogState, QuadRecord } from '@junctor/core';
 import type { Queries } from '../database/Database';
-import { errnoOf, fromSqlTime } from '../database/Database';
+import { errnoOf, fromJson, fromSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import { viewOpenJob } from '../jobs/jobView';
 import { lockedSeq } from '../log/lockedSeq';
@@ -21,6 +21,8 @@ export interface Stored {
   id: string;
   seq: number;
   arrivedAt: string;
+  /** What was found of it, where that is not what was sent. */
+  judged?: Judged;
 }
 
 /** A record on its way in: where it goes and where it stands in what was sent. */
@@ -69,7 +71,7 @@ export function storeRecords(
       await followParts({ queries, quadId, log }, record);
       await insertOnce(incoming, { quadId, seq, record, arrivedAt, judged });
       log = next;
-      stored.push({ id: record.id, seq, arrivedAt });
+      stored.push({ id: record.id, seq, arrivedAt, ...otherwise(judged) });
     }
     await queries.write('quads/updateLogSeq', { id: quadId, logSeq: seq });
     await viewOpenJob(queries, catalogue, quadId, log);
@@ -105,11 +107,20 @@ function onTrial(log: LogState, record: QuadRecord, index: number): LogState {
   }
 }
 
+interface FoundRecord {
+  streamId: string;
+  seq: number;
+  arrivedAt: string;
+  sha256: Buffer;
+  judged: string | null;
+}
+
+function otherwise(judged: Judged | null): Pick<Stored, 'judged'> {
+  return judged && judged.differs.length > 0 ? { judged } : {};
+}
+
 async function storedBefore({ queries, quadId, record, index }: Incoming): Promise<Stored | null> {
-  const found = await queries.row<{ streamId: string; seq: number; arrivedAt: string; sha256: Buffer }>(
-    'records/findRecord',
-    { id: record.id },
-  );
+  const found = await queries.row<FoundRecord>('records/findRecord', { id: record.id });
   if (!found) return null;
   if (found.streamId !== quadId || !found.sha256.equals(contentHash(record))) {
     throw new ApiError(409, 'record.differs', 'Another record has this id', {
@@ -117,7 +128,8 @@ async function storedBefore({ queries, quadId, record, index }: Incoming): Promi
       context: { seq: found.seq },
     });
   }
-  return { id: record.id, seq: found.seq, arrivedAt: fromSqlTime(found.arrivedAt) };
+  const judged = found.judged === null ? null : fromJson<Judged>(found.judged);
+  return { id: record.id, seq: found.seq, arrivedAt: fromSqlTime(found.arrivedAt), ...otherwise(judged) };
 }
 
 async function refuseStray({ quadId, record: { jobId }, index, arrivals }: Incoming): Promise<void> {

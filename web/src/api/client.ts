@@ -30,6 +30,13 @@ export class NotNowError extends OfflineError {
   }
 }
 
+let epochHeard: (epoch: string) => void = () => undefined;
+
+/** Every answer says which epoch of the shop it is of. */
+export function whenEpoch(listener: (epoch: string) => void): void {
+  epochHeard = listener;
+}
+
 /** A request that is not answered by then may be sent again. */
 const patienceMs = 15_000;
 
@@ -46,6 +53,8 @@ export async function request<T>(method: 'GET' | 'POST' | 'DELETE', path: string
   } catch {
     throw new OfflineError('no answer from the server');
   }
+  const epoch = response.headers.get('junctor-epoch');
+  if (epoch) epochHeard(epoch);
   if (response.status === 204) return undefined as T;
   const text = await response.text();
   const json = parse(text);

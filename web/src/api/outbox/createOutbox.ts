@@ -5,9 +5,11 @@
  */
 import type { QuadRecord } from '@junctor/core';
 import { quietly } from '../../quietly';
+import { keepSent, pruneSent, takeSent } from './sentBatches';
 import { moved, readKept, refusedKey, waitingKey, waitingKeyOf, wrote } from './keptBatches';
 import type { Batch, Clock, KeyStore, OutboxState, Place, RefusedBatch, Sender, Sent } from './types';
 
+const epochKey = 'junctor.epoch';
 const firstPauseMs = 1500;
 const longestPauseMs = 60_000;
 /** The server may break once by chance; a batch on which it breaks this often running is set aside. */
@@ -35,6 +37,8 @@ interface Outbox {
   nudge: () => void;
   /** Is told of records that the server has stored, with their place in the log. */
   onStored: (listener: (quadId: string, records: readonly QuadRecord[], person: string) => void) => void;
+  /** Is told which epoch of the shop answers: one that was made again is sent what it has forgotten. True if it was. */
+  epoch: (epoch: string) => boolean;
   /** A refused batch is tried once more. */
   tryAgain: (key: string) => void;
   /** What was refused or cannot be read is let go for good. */
@@ -43,6 +47,7 @@ interface Outbox {
 
 export function createOutbox({ storage, clock, send, newId }: OutboxDeps): Outbox {
   const listeners = new Set<() => void>();
+  pruneSent(storage, clock.nowMs());
   let whenStored: Parameters<Outbox['onStored']>[0] = () => {};
   let state: OutboxState = begun(storage);
   let sending = false;
@@ -89,6 +94,7 @@ export function createOutbox({ storage, clock, send, newId }: OutboxDeps): Outbo
       case 'stored':
         pauseMs = firstPauseMs;
         whenStored(batch.quadId, placed(batch.records, answer.places), batch.person ?? '');
+        keepSent(storage, batch, clock.nowMs());
         forget(batch.key);
         leave(batch.key, { savedAt: clock.nowMs() });
         return 'on';
@@ -163,6 +169,15 @@ export function createOutbox({ storage, clock, send, newId }: OutboxDeps): Outbo
     },
     nudge: () => void run(),
     onStored: (listener) => (whenStored = listener),
+    epoch: (epoch) => {
+      const before = quietly(() => storage.get(epochKey));
+      if (before === epoch) return false;
+      quietly(() => storage.set(epochKey, epoch));
+      if (before === null || before === undefined) return false;
+      set({ batches: [...takeSent(storage, clock.nowMs()), ...state.batches] });
+      void run();
+      return true;
+    },
     tryAgain: (key) => {
       const refused = state.refused.find((batch) => batch.key === key);
       if (!refused) return;

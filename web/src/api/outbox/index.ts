@@ -1,5 +1,6 @@
 /** The outbox of this tablet, on the browser's storage and clock. */
 import { useSyncExternalStore } from 'react';
+import { whenEpoch } from '../client';
 import { newId } from '../device';
 import { handOf } from '../hand';
 import type { Person } from '../types';
@@ -37,6 +38,10 @@ export const outbox = {
 /** Sends what an earlier page left, and again whenever the network comes back. */
 export function startOutbox(whenStored: Parameters<typeof box.onStored>[0]): void {
   box.onStored(whenStored);
+  // What the page knows of the logs is of a shop that is no more.
+  whenEpoch((epoch) => {
+    if (box.epoch(epoch)) window.location.reload();
+  });
   box.nudge();
   window.addEventListener('online', box.nudge);
 }

@@ -4,6 +4,7 @@ import type { Batch, Damaged, KeyStore, RefusedBatch } from './types';
 
 const waitingPrefix = 'junctor.outbox.';
 const refusedPrefix = 'junctor.refused.';
+export const sentPrefix = 'junctor.sent.';
 
 interface Kept {
   batches: readonly Batch[];
@@ -37,16 +38,27 @@ export const waitingKey = (id: string): string => `${waitingPrefix}${id}`;
 
 /** The place of a batch among the refused. */
 export const refusedKey = (key: string): string => key.replace(waitingPrefix, refusedPrefix);
-export const waitingKeyOf = (key: string): string => key.replace(refusedPrefix, waitingPrefix);
+/** The place of a batch among those that were sent. */
+export const sentKey = (key: string): string => key.replace(waitingPrefix, sentPrefix);
+export const waitingKeyOf = (key: string): string =>
+  key.replace(refusedPrefix, waitingPrefix).replace(sentPrefix, waitingPrefix);
 
-/** False when the storage is full or closed. */
+/** False when the storage is full or closed. What was sent gives way to what was not. */
 export function wrote(storage: KeyStore, batch: Batch): boolean {
-  try {
-    storage.set(batch.key, JSON.stringify(batch));
-    return true;
-  } catch {
-    return false;
+  for (;;) {
+    try {
+      storage.set(batch.key, JSON.stringify(batch));
+      return true;
+    } catch {
+      if (!dropOldestSent(storage)) return false;
+    }
   }
+}
+
+/** Lets go the oldest batch that the server has; false when there is none. */
+function dropOldestSent(storage: KeyStore): boolean {
+  const [oldest] = (quietly(() => [...storage.keys()]) ?? []).filter((key) => key.startsWith(sentPrefix)).sort();
+  return oldest !== undefined && quietly(() => (storage.remove(oldest), true)) === true;
 }
 
 /** Puts a batch at another place. Until it stands there it stays at the old one: it is never nowhere. */

@@ -2,7 +2,7 @@
  * What the outbox is made of and what it is given: storage, clock and sender, so that it can be tried without a
  * browser.
  */
-import type { QuadRecord } from '@junctor/core';
+import type { Judged, QuadRecord } from '@junctor/core';
 
 /** Records of one quad that were made together and are stored together. */
 export interface Batch {
@@ -63,6 +63,8 @@ export interface Place {
   id: string;
   seq: number;
   arrivedAt: string;
+  /** What the server found of it, where that is not what was sent. */
+  judged?: Judged;
 }
 
 /** What became of a batch that was sent. */
