@@ -32,7 +32,7 @@ const pinOhms = 100;
 const leakSiemens = 1e-9;
 
 /** Which point of copper everything is on. */
-function conductors(build: Build, catalogue: Catalogue): (slot: string, node: string) => string {
+export function conductors(build: Build, catalogue: Catalogue): (slot: string, node: string) => string {
   const edges = new Map<string, string[]>();
   const join = (a: string | null, b: string | null) => {
     if (!a || !b) return;

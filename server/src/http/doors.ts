@@ -26,6 +26,6 @@ function hostOf(origin: string): string | null {
 export const jsonOnly: RequestHandler = (request, _response, next) => {
   const type = request.headers['content-type'];
   const isForm = type !== undefined && /^\s*(text\/|application\/x-www-form-urlencoded|multipart\/)/i.test(type);
-  if (!reads.has(request.method) && isForm) throw new ApiError(415, 'body.kind', 'The request wants to be JSON');
+  if (request.method === 'POST' && isForm) throw new ApiError(415, 'body.kind', 'The request wants to be JSON');
   next();
 };

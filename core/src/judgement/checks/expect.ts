@@ -100,14 +100,18 @@ function respond(
     {},
     { heldS: 0, watchS },
   );
-  const longest = touchResponse(scaled(port, 1 + capacitorSpread), withThreshold(meter, 1 + meter.spread), chargeV, {
-    heldS: 0,
-    watchS,
-  });
+  // The charge of earlier touches may be there whole, or gone: it lengthens one tone and shortens another.
+  const longest = [chargeV, {}].map((charge) =>
+    touchResponse(scaled(port, 1 + capacitorSpread), withThreshold(meter, 1 + meter.spread), charge, {
+      heldS: 0,
+      watchS,
+    }),
+  );
   // A tone shorter than the meter's answer may stay unheard altogether.
-  const low = Math.min(shortest.toneS, nominal.toneS, longest.toneS);
+  const tones = [shortest, nominal, ...longest].map(({ toneS }) => toneS);
+  const low = Math.min(...tones);
   const heard = low < meter.answerMs / 1000 ? 0 : low;
-  const high = Math.max(shortest.toneS, nominal.toneS, longest.toneS);
+  const high = Math.max(...tones);
   return {
     passes: classesBetween(lengthClass(heard, shortestS), lengthClass(high, shortestS)),
     band: null,

@@ -1,0 +1,270 @@
+/**
+ * What a meter says on an aircraft as it truly is, switched off: copper by flooding, then nodal analysis of the insides
+ * with capacitors stepped through time. It shares nothing with the core's circuits and knows of no plan and no log.
+ * Source of the charging law: i = C dv/dt, implicit Euler on a grid that grows by 15 %. Units: V, A, ohm, F, s.
+ */
+import type { Build, Catalogue, Length, Meter, TerminalRef } from '@junctor/core';
+import { Matrix, solve } from 'ml-matrix';
+import { conductors } from './dcSolve';
+
+/** A place where metal touches metal that should not. */
+export interface Bridge {
+  a: TerminalRef;
+  b: TerminalRef;
+  ohms: number;
+}
+
+interface Aircraft {
+  build: Build;
+  catalogue: Catalogue;
+  meter: Meter;
+  bridges?: readonly Bridge[];
+  spread?: number;
+}
+
+type Kind =
+  | { is: 'resistor'; ohms: number }
+  | { is: 'capacitor'; farads: number; esrOhms: number }
+  | { is: 'diode'; saturationA: number; slopeV: number; seriesOhms: number };
+type Branch = { a: string; b: string; id: string } & Kind;
+
+const slopeV = 0.0457;
+const firstStepS = 2e-5;
+const growth = 1.15;
+const watchS = 25;
+
+export class TrueMeter {
+  private readonly branches: readonly Branch[];
+  private readonly point: (slot: string, node: string) => string;
+  private charge = new Map<string, number>();
+
+  private readonly build: Build;
+  private readonly catalogue: Catalogue;
+  private readonly meter: Meter;
+
+  /** @param spread Factor on every capacitor, 1 as printed. */
+  constructor({ build, catalogue, meter, bridges = [], spread = 1 }: Aircraft) {
+    this.build = build;
+    this.catalogue = catalogue;
+    this.meter = meter;
+    this.point = conductors(build, catalogue);
+    this.branches = [
+      ...Object.entries(build.slots).flatMap(([slot, fitted]) => this.inside(slot, fitted, spread)),
+      ...[...bridges, ...build.contacts].map(({ a, b, ohms }, index): Branch => ({
+        id: `bridge ${index}`,
+        a: this.at(a),
+        b: this.at(b),
+        is: 'resistor',
+        ohms: Math.max(ohms, 1e-3),
+      })),
+    ];
+  }
+
+  /** Every capacitor is empty again. */
+  bleed(): void {
+    this.charge = new Map();
+  }
+
+  /**
+   * How long it sounds. Where the probes are held for so long, the charge that is left lies on the capacitors for the
+   * next touch.
+   */
+  hear(black: TerminalRef, red: TerminalRef, heldS = 0): Length {
+    const [from, to] = [this.at(black), this.at(red)];
+    if (from === to) return 'does not stop';
+    const own = this.hangsTogether([from, to]);
+    const { limitV, seriesOhms, beepBelowOhms, stopsAboveOhms, shortestToneMs } = this.meter;
+    if (seriesOhms === null) throw new RangeError('only a meter with a voltage source is simulated');
+    const at = (ohms: number) => (limitV * ohms) / (seriesOhms + ohms);
+    const [beepV, stopV] = [at(beepBelowOhms), at(stopsAboveOhms)];
+    const settled = this.voltsOf(own, { from, to }, Infinity).get(to) ?? 0;
+    const start = this.voltsOf(own, { from, to }, firstStepS).get(to) ?? 0;
+    if (settled < beepV && start < beepV) return this.held(own, { from, to }, heldS, 'does not stop');
+    if (start >= beepV) return this.held(own, { from, to }, heldS, 'none');
+    const before = this.charge;
+    const toneS = this.untilSilent(own, { from, to }, stopV);
+    this.charge = before;
+    return this.held(own, { from, to }, heldS, lengthOf(toneS, shortestToneMs / 1000));
+  }
+
+  private at(ref: TerminalRef): string {
+    const slot = ref.slice(0, ref.indexOf('.'));
+    const id = ref.slice(slot.length + 1);
+    const terminal = this.catalogue.model(this.build.slots[slot]!).terminals.find((one) => one.id === id);
+    return this.point(slot, terminal!.node);
+  }
+
+  private inside(slot: string, fitted: Build['slots'][string], spread: number): Branch[] {
+    const point = (node: string) => this.point(slot, node);
+    return this.catalogue.model(fitted).elements.flatMap((element): Branch[] => {
+      const id = `${slot} ${element.id}`;
+      switch (element.is) {
+        case 'resistor':
+        case 'winding':
+          return [{ id, a: point(element.a), b: point(element.b), is: 'resistor', ohms: element.ohms }];
+        case 'load':
+          return [{ id, a: point(element.plus), b: point(element.minus), is: 'resistor', ohms: element.offOhms }];
+        case 'capacitor': {
+          const [a, b] = [point(element.plus), point(element.minus)];
+          const { farads, esrOhms, leakOhms } = element;
+          return [
+            { id, a, b, is: 'capacitor', farads: farads * spread, esrOhms },
+            { id: `${id} leak`, a, b, is: 'resistor', ohms: leakOhms },
+          ];
+        }
+        case 'diode':
+          return [diode(id, point(element.anode), point(element.cathode), element)];
+        case 'regulator': {
+          const out: Branch = {
+            id,
+            a: point(element.output),
+            b: point(element.ground),
+            is: 'resistor',
+            ohms: element.offOhms,
+          };
+          const back = element.backDiodeV;
+          if (back === null) return [out];
+          const law = { forwardV: back, atA: 1e-3, seriesOhms: 1 };
+          return [out, diode(`${id} back`, point(element.output), point(element.input), law)];
+        }
+        case 'switch':
+          return [];
+      }
+    });
+  }
+
+  private hangsTogether(starts: readonly string[]): readonly Branch[] {
+    const reached = new Set(starts);
+    const own = new Set<Branch>();
+    for (let grew = true; grew;) {
+      grew = false;
+      for (const branch of this.branches) {
+        if (own.has(branch) || (!reached.has(branch.a) && !reached.has(branch.b))) continue;
+        own.add(branch);
+        reached.add(branch.a).add(branch.b);
+        grew = true;
+      }
+    }
+    return [...own].filter(({ a, b }) => a !== b);
+  }
+
+  /** Volts against black after one implicit step; Infinity: once everything has settled. */
+  private voltsOf(own: readonly Branch[], { from, to }: Probes, stepS: number): Map<string, number> {
+    const names = [...new Set([to, ...own.flatMap(({ a, b }) => [a, b])])].filter((name) => name !== from);
+    const index = new Map(names.map((name, place) => [name, place]));
+    let volts = new Float64Array(names.length);
+    const v = (name: string) => (name === from ? 0 : volts[index.get(name)!]!);
+    for (let turn = 0; turn < 60; turn++) {
+      const left = Matrix.zeros(names.length, names.length);
+      const right = new Float64Array(names.length);
+      const stamp = (a: string, b: string, siemens: number, pushA: number) => {
+        for (const [one, other, sign] of [
+          [a, b, 1],
+          [b, a, -1],
+        ] as const) {
+          const i = index.get(one);
+          if (i === undefined) continue;
+          left.set(i, i, left.get(i, i) + siemens);
+          const j = index.get(other);
+          if (j !== undefined) left.set(i, j, left.get(i, j) - siemens);
+          right[i]! += sign * pushA;
+        }
+      };
+      for (let place = 0; place < names.length; place++) left.set(place, place, 1e-9);
+      stamp(to, from, 1 / this.meter.seriesOhms!, this.meter.limitV / this.meter.seriesOhms!);
+      for (const branch of own) {
+        const across = v(branch.a) - v(branch.b);
+        if (branch.is === 'resistor') stamp(branch.a, branch.b, 1 / branch.ohms, 0);
+        else if (branch.is === 'capacitor') {
+          if (stepS === Infinity) continue;
+          const siemens = 1 / (branch.esrOhms + stepS / branch.farads);
+          stamp(branch.a, branch.b, siemens, siemens * (this.charge.get(branch.id) ?? 0));
+        } else {
+          const { amperes, siemens } = through(branch, across);
+          stamp(branch.a, branch.b, siemens, siemens * across - amperes);
+        }
+      }
+      const next = Float64Array.from(solve(left, Matrix.columnVector(right)).to1DArray());
+      // Damped: an exponential that is overshot comes back in small steps.
+      let most = 0;
+      for (let place = 0; place < next.length; place++) {
+        const change = Math.max(-0.3, Math.min(0.3, next[place]! - volts[place]!));
+        most = Math.max(most, Math.abs(next[place]! - volts[place]!));
+        next[place] = volts[place]! + change;
+      }
+      volts = next;
+      if (most < 1e-5) break;
+    }
+    return new Map([[from, 0], ...names.map((name, place): [string, number] => [name, volts[place]!])]);
+  }
+
+  /** One step in time. Returns the volts at red. */
+  private step(own: readonly Branch[], probes: Probes, stepS: number): number {
+    const volts = this.voltsOf(own, probes, stepS);
+    const next = new Map(this.charge);
+    for (const branch of own) {
+      if (branch.is !== 'capacitor') continue;
+      const before = this.charge.get(branch.id) ?? 0;
+      const across = volts.get(branch.a)! - volts.get(branch.b)!;
+      const amperes = (across - before) / (branch.esrOhms + stepS / branch.farads);
+      next.set(branch.id, before + (amperes * stepS) / branch.farads);
+    }
+    this.charge = next;
+    return volts.get(probes.to)!;
+  }
+
+  private untilSilent(own: readonly Branch[], probes: Probes, stopV: number): number {
+    let beforeV = 0;
+    for (let [atS, stepS] = [0, firstStepS]; atS < watchS; stepS *= growth) {
+      const nowV = this.step(own, probes, stepS);
+      if (nowV > stopV) return atS + (stepS * (stopV - beforeV)) / (nowV - beforeV);
+      beforeV = nowV;
+      atS += stepS;
+    }
+    return Infinity;
+  }
+
+  private held(own: readonly Branch[], probes: Probes, heldS: number, length: Length): Length {
+    if (heldS > 0 && own.some(({ is }) => is === 'capacitor'))
+      for (let [atS, stepS] = [0, heldS / 200]; atS < heldS; stepS *= growth) {
+        const taken = Math.min(stepS, heldS - atS);
+        this.step(own, probes, taken);
+        atS += taken;
+      }
+    return length;
+  }
+}
+
+interface Probes {
+  from: string;
+  to: string;
+}
+
+function diode(id: string, a: string, b: string, law: { forwardV: number; atA: number; seriesOhms: number }): Branch {
+  const junctionV = law.forwardV - law.atA * law.seriesOhms;
+  const saturationA = law.atA / Math.expm1(junctionV / slopeV);
+  return { id, a, b, is: 'diode', saturationA, slopeV, seriesOhms: law.seriesOhms };
+}
+
+/** Current of a diode with its series resistance, and how it changes with the volts across both. */
+function through(
+  { saturationA, slopeV: slope, seriesOhms }: Extract<Branch, { is: 'diode' }>,
+  across: number,
+): { amperes: number; siemens: number } {
+  let amperes = across > 0.2 ? (across - 0.2) / (seriesOhms + 50) : 0;
+  for (let turn = 0; turn < 30; turn++) {
+    const inside = Math.max(amperes, -saturationA * 0.999);
+    const wrongV = slope * Math.log1p(inside / saturationA) + inside * seriesOhms - across;
+    const next = inside - wrongV / (slope / (inside + saturationA) + seriesOhms);
+    amperes = Math.max(next, -saturationA * 0.999);
+    if (Math.abs(wrongV) < 1e-9) break;
+  }
+  return { amperes, siemens: 1 / (slope / (amperes + saturationA) + seriesOhms) };
+}
+
+function lengthOf(toneS: number, shortestS: number): Length {
+  if (toneS < shortestS) return 'none';
+  if (toneS <= 0.35) return 'chirp';
+  if (toneS <= 2.5) return 'about a second';
+  return toneS <= 20 ? 'many seconds' : 'does not stop';
+}
