@@ -1,6 +1,6 @@
 /**
  * Benchmarks: prints `name value unit bar` a line; ends with an error when a bar is missed. ./measure [NAME] runs those
- * whose name begins so.
+ * whose name begins so; --long takes the long form of those that have one.
  */
 import type { Measurement } from '@junctor/proof';
 import {
@@ -19,10 +19,13 @@ import {
 } from '@junctor/proof';
 import { firstLoad } from './firstLoad';
 import { floor } from './floor';
+import { gate } from './gate/gate';
 import { pageOfJob } from './page';
 import { planning } from './planning';
 import { stores } from './stores';
 
+/** Some bars take an hour: short by default. */
+const long = process.argv.includes('--long');
 const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   rules,
   'unseen wirings': unseen,
@@ -41,8 +44,9 @@ const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   floor,
   stores,
   'first load': firstLoad,
+  gate: () => gate(long),
 };
-const asked = process.argv[2] ?? '';
+const asked = process.argv.slice(2).find((argument) => !argument.startsWith('--')) ?? '';
 let missed = 0;
 for (const [name, run] of Object.entries(groups)) {
   if (!name.startsWith(asked)) continue;

@@ -1,4 +1,7 @@
-/** The benchmarks that need no browser; each gives its figures with their bars. */
+/** The benchmarks that need no browser, each with its figures and bars; and what those with a server judge by. */
+export type { Bridge } from './oracles/trueMeter';
+export { TrueMeter } from './oracles/trueMeter';
+export { random } from './generators/generate';
 export { conversions } from './benchmarks/conversion';
 export { growth } from './benchmarks/growth';
 export { wholeHistories } from './benchmarks/histories';

@@ -8,3 +8,5 @@ export type { RunningShop } from './runShop';
 export { makeFloor } from '../floor/routes';
 export { askPermit, benchOf, logOf, sendRecords, workUntil } from './walk';
 export type { Worked } from './walk';
+export { backTo, noteBeginning } from './forget';
+export type { Beginning } from './forget';

@@ -78,8 +78,9 @@ export async function logOf(client: Client, quadId: string): Promise<QuadRecord[
 }
 
 export function sendRecords(client: Client, quadId: string, records: readonly QuadRecord[]): Promise<Reply> {
-  const bodies = records.map(({ quadId: _quad, seq: _seq, arrivedAt: _at, judged: _judged, ...one }) => ({
-    ...one,
+  const ofServer = ['quadId', 'seq', 'arrivedAt', 'judged', 'person'];
+  const bodies = records.map((record) => ({
+    ...Object.fromEntries(Object.entries(record).filter(([name]) => !ofServer.includes(name))),
     shownAt: null,
   }));
   return client.post(`/quads/${quadId}/records`, { records: bodies });

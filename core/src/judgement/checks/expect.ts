@@ -101,7 +101,8 @@ function respond(
     { heldS: 0, watchS },
   );
   // The charge of earlier touches may be there whole, or gone: it lengthens one tone and shortens another.
-  const longest = [chargeV, {}].map((charge) =>
+  const charges = port.branches.some(({ id }) => chargeV[id]) ? [chargeV, {}] : [{}];
+  const longest = charges.map((charge) =>
     touchResponse(scaled(port, 1 + capacitorSpread), withThreshold(meter, 1 + meter.spread), charge, {
       heldS: 0,
       watchS,

@@ -6,7 +6,7 @@ import type { Note, QuadRecord } from '../../facts/log/records';
 import { sameJson } from '../../facts/terms/sameJson';
 import { compile } from '../../physics/circuit/compile';
 import { anchorsFor, chargeBefore } from '../../judgement/checks/anchors';
-import { chargeAfter, expectIn } from '../../judgement/checks/expect';
+import { expectIn } from '../../judgement/checks/expect';
 import { judgeReading } from '../../judgement/checks/judgeReading';
 import { isAcrossMains, soundsShorted } from '../../judgement/checks/standingShort';
 import type { ArrivalContext } from './judgeArrival';
@@ -47,7 +47,7 @@ function expectedOf({ touch, meterId, heard }: Reading, doneAt: string, { log, m
   if (!meter || touch.power !== 'off' || !asBuilt.terminal(touch.black) || !asBuilt.terminal(touch.red)) return none;
   const circuit = compile(asBuilt);
   const options = { meter, ...chargeBefore(log, doneAt), heldS: (heard.heldMs ?? usualHoldMs) / 1000 };
-  return { ...expectIn(circuit, touch, options), chargeAfterV: chargeAfter(circuit, touch, options) };
+  return expectIn(circuit, touch, options);
 }
 
 /** Why a reading can be held against nothing, in words; null when it can. */

@@ -1,0 +1,77 @@
+/** Aircraft as they truly are: the good one, and ones with something wrong that nobody has told anybody. */
+import type { Assembly, Build, Catalogue, Length, ListedTouch, Meter, TerminalRef } from '@junctor/core';
+import { TrueMeter, random } from '@junctor/proof';
+import type { Bridge } from '@junctor/proof';
+
+export interface Truth {
+  name: string;
+  /** What the meter says at a touch; an exchanged one after the first has been held. */
+  hear: (touch: { black: TerminalRef; red: TerminalRef }, exchanged: boolean) => Length;
+}
+
+interface Given {
+  catalogue: Catalogue;
+  meter: Meter;
+  /** What a good build is. */
+  good: Assembly;
+}
+
+/** The truth of a build with bridges, each touch simulated once. */
+function truthOf(
+  name: string,
+  { catalogue, meter }: Given,
+  is: { build: Build; bridges?: readonly Bridge[]; spread?: number },
+): Truth {
+  const known = new Map<string, Length>();
+  const simulated = new TrueMeter({ catalogue, meter, ...is });
+  return {
+    name,
+    hear: ({ black, red }, exchanged) => {
+      const key = `${black}~${red}~${exchanged}`;
+      const before = known.get(key);
+      if (before) return before;
+      simulated.bleed();
+      if (exchanged) simulated.hear(red, black, 2.5);
+      const length = simulated.hear(black, red);
+      known.set(key, length);
+      return length;
+    },
+  };
+}
+
+/** The good aircraft, its capacitors as printed, smaller and larger. */
+export function goodTruths(given: Given): [Truth, Truth, Truth] {
+  const of = (spread: number) => truthOf('as planned', given, { build: given.good.build, spread });
+  return [of(1), of(0.8), of(1.2)];
+}
+
+/** So many truths with one thing wrong each, from a seed: two pads bridged, or a joint that holds nothing. */
+export function badTruths(given: Given, listed: readonly ListedTouch[], count: number): Truth[] {
+  const chance = random(4711);
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(chance() * list.length)]!;
+  const refs = [...new Set(listed.flatMap(({ touch }) => [touch.black, touch.red]))];
+  const { build } = given.good;
+  const soldered = Object.values(build.wires).filter(({ ends }) => ends[1].by === 'solder');
+  const [minus, plus] = ['BAT.MINUS', 'BAT.PLUS'] as const;
+  return Array.from({ length: count }, (_, index) => {
+    if (index === 0) return truthOf('plus on minus', given, { build, bridges: [{ a: plus, b: minus, ohms: 0.3 }] });
+    if (index % 3 === 2) {
+      const { id, ends } = pick(soldered);
+      const open = { ...build.wires[id]!, ends: [ends[0], { at: { on: 'air', end: 'bare' }, by: 'none' }] as const };
+      return truthOf(`${id} holds nothing`, given, { build: { ...build, wires: { ...build.wires, [id]: open } } });
+    }
+    const [a, b] = [pick(index % 3 === 0 ? [minus, plus] : refs), pick(refs)];
+    return truthOf(`${a} on ${b}`, given, { build, bridges: [{ a, b, ohms: 0.1 + chance() * 4 }] });
+  });
+}
+
+/** Touches at which a truth shows what no good one does: what has to be proved absent. */
+export function shownBy(truth: Truth, good: readonly Truth[], listed: readonly ListedTouch[]): ListedTouch[] {
+  return listed.filter(({ touch, reason }) => {
+    const exchanged = reason === 'main leads exchanged';
+    const usual = new Set(good.map((one) => one.hear(touch, exchanged)));
+    // A chirp is easily missed: its absence says nothing.
+    if (usual.has('chirp')) usual.add('none');
+    return !usual.has(truth.hear(touch, exchanged));
+  });
+}

@@ -1,0 +1,120 @@
+/** Whoever works on the quad: does what is asked, and hears what the aircraft truly gives. */
+import type { JobState, LogState, Note, QuadRecord, Step, StepOf } from '@junctor/core';
+import { advance, coreVersion, deriveJob, emptyLog, notesOf } from '@junctor/core';
+import { bodiesFor, doStep, record, startWalk } from '@junctor/demo';
+import type { Bench, Walk } from '@junctor/demo';
+import { askPermit, benchOf, sendRecords } from '@junctor/server/testing';
+import type { Worked } from '@junctor/server/testing';
+import type { Truth } from './truth';
+
+/** A job as a tablet follows it: what has come since is fetched and gone on from. */
+export class Tablet {
+  private records: QuadRecord[] = [];
+  private log: LogState;
+  private beginning: { records: QuadRecord[]; log: LogState } | null = null;
+
+  private constructor(
+    readonly worked: Worked,
+    readonly bench: Bench,
+  ) {
+    this.log = emptyLog(bench.catalogue);
+  }
+
+  static async of(worked: Worked): Promise<Tablet> {
+    return new Tablet(worked, await benchOf(worked));
+  }
+
+  async now(): Promise<Walk> {
+    const { client, quadId } = this.worked;
+    const path = `/quads/${quadId}/records?after=${this.log.lastSeq}`;
+    const fresh = (await client.get(path)).body as unknown as QuadRecord[];
+    this.log = fresh.reduce(advance, this.log);
+    this.records = [...this.records, ...fresh];
+    const { jobId, plan, catalogue } = this.bench;
+    const state = deriveJob({ jobId, plan, log: this.log, catalogue });
+    return { records: this.records, nowMs: timeAfter(this.records), state };
+  }
+
+  /** Notes what is known now, to go back to. */
+  begin(): void {
+    this.beginning = { records: this.records, log: this.log };
+  }
+
+  back(): void {
+    this.records = this.beginning!.records;
+    this.log = this.beginning!.log;
+  }
+
+  send(records: readonly QuadRecord[]) {
+    return sendRecords(this.worked.client, this.worked.quadId, records);
+  }
+
+  /** True when the server gives a permit now. */
+  async isPermitted(): Promise<boolean> {
+    return (await askPermit(this.worked)).status === 200;
+  }
+}
+
+const minuteMs = 60_000;
+
+/** Work is told to have begun a day ago, a minute after whatever was told last. */
+function timeAfter(records: readonly QuadRecord[]): number {
+  const now = Date.now();
+  const told = records.map(({ doneAt }) => Date.parse(doneAt)).filter((at) => at < now);
+  return Math.min(now - minuteMs, Math.max(now - 24 * 3600_000, ...told) + minuteMs);
+}
+
+/** What is truly heard at a step's touch. The sender believes that all is well. */
+export function heardAt(truth: Truth, bench: Bench, step: StepOf<'touch'>): Extract<Note, { saw: 'reading' }> {
+  const { touch, reason } = step.listed;
+  const length = truth.hear(touch, reason === 'main leads exchanged');
+  const heard = { length, heldMs: 2500, by: 'key' as const, wrong: 0.01, anchors: { black: null, red: null } };
+  const expected = { touch, from: 'computed' as const, passes: [length], band: null, chargeAfterV: {}, because: [] };
+  return { saw: 'reading', reading: { touch, meterId: bench.meter.id, heard, expected, verdict: 'pass', coreVersion } };
+}
+
+/**
+ * Does every open step before the permit once, in order, truly; a reading that stops stays as it was read. Up to
+ * `rounds` times, since a reading may ask for others again.
+ */
+export async function workOn(tablet: Tablet, truth: Truth, rounds: number): Promise<void> {
+  for (let round = 0; round < rounds; round++) {
+    const from = await tablet.now();
+    const now = oneRound(tablet.bench, from, truth);
+    if (now.records.length === from.records.length) return;
+    for (let at = from.records.length; at < now.records.length; at += 100)
+      await tablet.send(now.records.slice(at, at + 100));
+  }
+}
+
+function oneRound(bench: Bench, from: Walk, truth: Truth): Walk {
+  let now = from;
+  const tried = new Set<string>();
+  const next = (state: JobState): Step | undefined => {
+    const before = state.steps.slice(
+      0,
+      state.steps.findIndex(({ verb }) => verb === 'permit'),
+    );
+    return before.find(({ id, done }) => !done && !tried.has(id));
+  };
+  for (let step = next(now.state); step; step = next(now.state)) {
+    tried.add(step.id);
+    if (step.verb === 'touch') now = record(bench, now, step, [heardAt(truth, bench, step)]);
+    else if (step.verb === 'mend') now = accepted(bench, now, step);
+    else now = bodiesFor(bench, now, step).length > 0 ? doStep(bench, now, step) : now;
+  }
+  return now;
+}
+
+/** A lead leaves a fault as it is, where nothing that was done can have mended it. */
+function accepted(bench: Bench, now: Walk, step: StepOf<'mend'>): Walk {
+  const fault = notesOf(now.state.log, 'fault').find(({ record: { id } }) => id === step.about.record);
+  if (!fault) return now;
+  const body: Note = {
+    saw: 'fault',
+    fault: { ...fault.record.body.fault, state: 'accepted', acceptedBecause: 'it was a slip' },
+  };
+  const made = record(bench, now, step, [body]);
+  const last = made.records.at(-1)!;
+  return startWalk(bench, made.nowMs, [...made.records.slice(0, -1), { ...last, replaces: fault.record.id }]);
+}
