@@ -20,6 +20,7 @@ import {
 import { firstLoad } from './firstLoad';
 import { floor } from './floor';
 import { gate } from './gate/gate';
+import { kill } from './kill';
 import { pageOfJob } from './page';
 import { planning } from './planning';
 import { stores } from './stores';
@@ -45,6 +46,7 @@ const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   stores,
   'first load': firstLoad,
   gate: () => gate(long),
+  kill: () => kill(long),
 };
 const asked = process.argv.slice(2).find((argument) => !argument.startsWith('--')) ?? '';
 let missed = 0;

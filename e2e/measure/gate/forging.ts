@@ -52,11 +52,11 @@ function touchSteps({ now }: Attack): StepOf<'touch'>[] {
 
 /** A reading of what is truly heard, with whatever else is wanted in it. */
 const forgedReading: Forgery = (attack) => {
-  const { tablet, truth, chance } = attack;
+  const { tablet, now, truth, chance } = attack;
   const steps = touchSteps(attack);
   const step = pick(chance() < 0.6 ? steps.filter(({ done }) => !done) : steps, chance) ?? pick(steps, chance);
   if (!step) return [];
-  const { reading } = heardAt(truth, tablet.bench, step);
+  const { reading } = heardAt(truth, tablet.bench, now, step);
   const every = ['none', 'chirp', 'about a second', 'many seconds', 'does not stop'];
   const lies: readonly Loose[] = [
     {},

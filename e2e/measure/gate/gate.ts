@@ -97,7 +97,9 @@ async function forged(
   if (shows.length > 0) return;
   await workOn(tablet, truth, rounds);
   outcome.ended += 1;
-  if (!(await tablet.isPermitted())) outcome.locked.push(`history ${index + 1}: ${done.join('; ')}`);
+  if (await tablet.isPermitted()) return;
+  const { state } = await tablet.now();
+  outcome.locked.push(`history ${index + 1}: ${done.join('; ')}; then: ${state.objections.slice(0, 3).join(' | ')}`);
 }
 
 /** Another colour of a wire, something weighed, something said: the permit is there all the same. */

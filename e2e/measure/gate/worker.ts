@@ -64,10 +64,14 @@ function timeAfter(records: readonly QuadRecord[]): number {
   return Math.min(now - minuteMs, Math.max(now - 24 * 3600_000, ...told) + minuteMs);
 }
 
-/** What is truly heard at a step's touch. The sender believes that all is well. */
-export function heardAt(truth: Truth, bench: Bench, step: StepOf<'touch'>): Extract<Note, { saw: 'reading' }> {
-  const { touch, reason } = step.listed;
-  const length = truth.hear(touch, reason === 'main leads exchanged');
+type Reading = Extract<Note, { saw: 'reading' }>;
+
+/** What is truly heard at a step's touch, after the touch before it. The sender believes that all is well. */
+export function heardAt(truth: Truth, bench: Bench, { records }: Walk, step: StepOf<'touch'>): Reading {
+  const { touch } = step.listed;
+  const last = records.findLast(({ body }) => 'saw' in body && body.saw === 'reading')?.body as Reading | undefined;
+  const before = last?.reading.touch;
+  const length = truth.hear(touch, before?.black === touch.red && before.red === touch.black);
   const heard = { length, heldMs: 2500, by: 'key' as const, wrong: 0.01, anchors: { black: null, red: null } };
   const expected = { touch, from: 'computed' as const, passes: [length], band: null, chargeAfterV: {}, because: [] };
   return { saw: 'reading', reading: { touch, meterId: bench.meter.id, heard, expected, verdict: 'pass', coreVersion } };
@@ -99,7 +103,7 @@ function oneRound(bench: Bench, from: Walk, truth: Truth): Walk {
   };
   for (let step = next(now.state); step; step = next(now.state)) {
     tried.add(step.id);
-    if (step.verb === 'touch') now = record(bench, now, step, [heardAt(truth, bench, step)]);
+    if (step.verb === 'touch') now = record(bench, now, step, [heardAt(truth, bench, now, step)]);
     else if (step.verb === 'mend') now = accepted(bench, now, step);
     else now = bodiesFor(bench, now, step).length > 0 ? doStep(bench, now, step) : now;
   }

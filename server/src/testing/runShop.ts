@@ -19,11 +19,13 @@ export interface RunningShop {
   stop(): Promise<void>;
 }
 
+interface Kind {
+  empty?: boolean;
+  durable?: boolean;
+}
+
 /** @param durable As real data is kept; false trades that for speed. */
-export async function runShop(
-  folder: string,
-  options: { empty?: boolean; durable?: boolean } = {},
-): Promise<RunningShop> {
+export async function runShop(folder: string, options: Kind = {}): Promise<RunningShop> {
   const port = await freePort();
   let child = await launch(folder, port, options);
   return {
@@ -38,12 +40,13 @@ export async function runShop(
   };
 }
 
-function launch(
-  folder: string,
-  port: number,
-  { empty = false, durable = false }: { empty?: boolean; durable?: boolean },
-): Promise<ChildProcess> {
-  const child = spawn('node', ['--import', 'tsx', join(project, 'server/src/main.ts'), ...(empty ? ['--empty'] : [])], {
+/** The application as a process of its own, on whatever port is free; nobody waits for it. */
+export function launchShop(folder: string, port = 0): ChildProcess {
+  return spawned(folder, port, { empty: true, durable: true });
+}
+
+function spawned(folder: string, port: number, { empty = false, durable = false }: Kind): ChildProcess {
+  return spawn('node', ['--import', 'tsx', join(project, 'server/src/main.ts'), ...(empty ? ['--empty'] : [])], {
     cwd: project,
     stdio: ['ignore', 'pipe', 'pipe'],
     env: {
@@ -55,13 +58,17 @@ function launch(
       JUNCTOR_LOG: 'silent',
     },
   });
+}
+
+function launch(folder: string, port: number, kind: Kind): Promise<ChildProcess> {
+  const child = spawned(folder, port, kind);
   return new Promise((resolve, reject) => {
     let said = '';
-    child.stdout.on('data', (chunk: Buffer) => {
+    child.stdout!.on('data', (chunk: Buffer) => {
       said += chunk.toString();
       if (said.includes('Ctrl-C stops it')) resolve(child);
     });
-    child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
+    child.stderr!.on('data', (chunk: Buffer) => (said += chunk.toString()));
     child.once('exit', (code) => reject(new Error(`the shop ended with ${code}: ${said}`)));
   });
 }
