@@ -19,6 +19,7 @@ import {
 } from '@junctor/proof';
 import { firstLoad } from './firstLoad';
 import { floor } from './floor';
+import { fuzz } from './fuzz/fuzz';
 import { gate } from './gate/gate';
 import { kill } from './kill';
 import { pageOfJob } from './page';
@@ -47,6 +48,7 @@ const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   'first load': firstLoad,
   gate: () => gate(long),
   kill: () => kill(long),
+  fuzz: () => fuzz(long),
 };
 const asked = process.argv.slice(2).find((argument) => !argument.startsWith('--')) ?? '';
 let missed = 0;

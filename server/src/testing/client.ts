@@ -11,6 +11,8 @@ export interface Client {
   post(path: string, body: unknown): Promise<Reply>;
   /** Sends bytes as they are; the last line of an answer in lines counts. */
   bytes(method: 'POST' | 'PUT', path: string, type: string, body: Uint8Array<ArrayBuffer> | string): Promise<Reply>;
+  /** Whatever is wanted, as text, and its answer as it came. */
+  raw(method: string, path: string, type: string, body?: string): Promise<{ status: number; text: string }>;
   personId: string;
   deviceId: string;
 }
@@ -37,6 +39,14 @@ export function anonymous(url: string): Client {
     get: (path) => send('GET', path),
     post: (path, body) => send('POST', path, body),
     bytes,
+    raw: async (method, path, type, body) => {
+      const response = await fetch(`${url}/api${path}`, {
+        method,
+        headers: { cookie, ...(body === undefined ? {} : { 'content-type': type }) },
+        ...(body === undefined ? {} : { body }),
+      });
+      return { status: response.status, text: await response.text() };
+    },
     personId: '',
     deviceId: v7(),
   };
