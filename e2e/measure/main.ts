@@ -18,6 +18,7 @@ import {
   wholeHistories,
 } from '@junctor/proof';
 import { firstLoad } from './firstLoad';
+import { access } from './access';
 import { floor } from './floor';
 import { fuzz } from './fuzz/fuzz';
 import { gate } from './gate/gate';
@@ -48,6 +49,7 @@ const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   'first load': firstLoad,
   gate: () => gate(long),
   kill: () => kill(long),
+  access,
   fuzz: () => fuzz(long),
 };
 const asked = process.argv.slice(2).find((argument) => !argument.startsWith('--')) ?? '';

@@ -52,8 +52,12 @@ async function one(client: Client, sample: Sample, chance: () => number, found: 
   const type = sample.type ?? (chance() < 0.97 ? 'application/json' : 'text/plain');
   const path = bendPath(sample.path, chance);
   const what = `${sample.method} ${path} ${(text ?? '').slice(0, 300)}`;
+  const ask = () => client.raw(sample.method, path, text, { 'content-type': type });
   const reply = await Promise.race([
-    client.raw(sample.method, path, type, text).catch((error: unknown) => ({ status: 599, text: String(error) })),
+    // A connection that was just being closed is tried once more, as a browser does.
+    ask()
+      .catch(ask)
+      .catch((error: unknown) => ({ status: 599, text: String(error) })),
     new Promise<null>((resolve) => setTimeout(() => resolve(null), patienceMs)),
   ]);
   if (!reply) found.hung.push(what);

@@ -6,13 +6,22 @@ export interface Reply {
   body: Record<string, unknown> & { code?: string };
 }
 
+interface RawReply {
+  status: number;
+  text: string;
+}
+
+const json = { 'content-type': 'application/json' };
+
 export interface Client {
   get(path: string): Promise<Reply>;
   post(path: string, body: unknown): Promise<Reply>;
   /** Sends bytes as they are; the last line of an answer in lines counts. */
   bytes(method: 'POST' | 'PUT', path: string, type: string, body: Uint8Array<ArrayBuffer> | string): Promise<Reply>;
   /** Whatever is wanted, as text, and its answer as it came. */
-  raw(method: string, path: string, type: string, body?: string): Promise<{ status: number; text: string }>;
+  raw(method: string, path: string, body?: string, headers?: Record<string, string>): Promise<RawReply>;
+  /** The session as a browser sends it. */
+  cookie(): string;
   personId: string;
   deviceId: string;
 }
@@ -39,10 +48,11 @@ export function anonymous(url: string): Client {
     get: (path) => send('GET', path),
     post: (path, body) => send('POST', path, body),
     bytes,
-    raw: async (method, path, type, body) => {
+    cookie: () => cookie,
+    raw: async (method, path, body, headers = {}) => {
       const response = await fetch(`${url}/api${path}`, {
         method,
-        headers: { cookie, ...(body === undefined ? {} : { 'content-type': type }) },
+        headers: { cookie, ...(body === undefined ? {} : json), ...headers },
         ...(body === undefined ? {} : { body }),
       });
       return { status: response.status, text: await response.text() };
