@@ -18,6 +18,8 @@ const kinds = {
   // The shop as ./start runs it serves the pages, so both kinds build them first.
   server: () => withPages(() => vitest('server')),
   e2e: () => withPages(playwright),
+  // The bars of the gate and of the shop, in their short form; ./measure NAME --long takes the long one.
+  bars: async () => [await bar('gate', 'access', 'fuzz', 'kill')].flat(),
 };
 
 const asked = process.argv[2];
@@ -61,6 +63,17 @@ async function command(name, program, args) {
   const ok = (await run(program, args, { whole: true })) === 0;
   console.log(`${ok ? 'holds' : 'FAILED'}: ${name}`);
   return { passed: ok ? 1 : 0, failed: ok ? 0 : 1 };
+}
+
+/** The first beside the others, which go one after the other. */
+async function bar(first, ...others) {
+  const measured = (name) => command(`bar: ${name}`, 'node', ['--import', 'tsx', 'e2e/measure/main.ts', name]);
+  const inTurn = async () => {
+    const results = [];
+    for (const name of others) results.push(await measured(name));
+    return results;
+  };
+  return (await Promise.all([measured(first), inTurn()])).flat();
 }
 
 async function withPages(tests) {

@@ -149,6 +149,45 @@ describe('the permit', () => {
     expect(validPermit(permitted.state.log, 'job', plan.version + 1)).toBeNull();
   });
 
+  const of = (change: (body: Extract<Note, { saw: 'permit' }>) => object) => {
+    const given = permit();
+    const body = { ...given.body, ...change(given.body as Extract<Note, { saw: 'permit' }>) } as Note;
+    return fold([...permitted.records.slice(0, -1), { ...given, body }], catalogue);
+  };
+
+  it('that is not spent lapses when a newer version comes, which may ask for more', () => {
+    const older = of(({ for: wanted }) => ({ for: { ...wanted, coreVersion: 'older' } }));
+    expect(validPermit(older, 'job', plan.version)).toBeNull();
+    expect(
+      validPermit(
+        of(() => ({ for: undefined })),
+        'job',
+        plan.version,
+      ),
+    ).toBeNull();
+  });
+
+  it.each<[string, () => object, () => Partial<QuadRecord>]>([
+    ['another stage', () => ({ stage: 'pack' }), () => ({})],
+    ['another limiter', () => ({ limiterId: 'another' }), () => ({})],
+    ['another pack', () => ({ packV: 16.1 }), () => ({})],
+    ['an hour later', () => ({}), () => ({ doneAt: new Date(permitted.nowMs + 3600_000).toISOString() })],
+    [
+      'another tablet, much later',
+      () => ({}),
+      () => ({ deviceId: 'other', arrivedAt: new Date(permitted.nowMs + 9e6).toISOString() }),
+    ],
+  ])('is not for %s', (_what, change, over) => {
+    const [power] = bodiesFor(bench, permitted, permitted.state.current!) as [Note & { saw: 'power' }];
+    const isUnpermitted = (other: object, by: Partial<QuadRecord>) => {
+      const record = { ...doing(permitted, power).records.at(-1)!, ...by };
+      const log = fold([...permitted.records, { ...record, body: { ...power, ...other } as Note }], catalogue);
+      return log.unpermitted.has(record.id);
+    };
+    expect(isUnpermitted({}, {})).toBe(false);
+    expect(isUnpermitted(change(), over())).toBe(true);
+  });
+
   it('is missed: power without it is kept, and stays a stop until the main leads are read again', () => {
     const [power] = bodiesFor(bench, permitted, permitted.state.current!) as [Note & { saw: 'power' }];
     const without = doing(built, { ...power, permit: null });

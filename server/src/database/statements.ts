@@ -19,6 +19,7 @@ const names = [
   'jobs/listFloorLines',
   'jobs/listJobsOfQuad',
   'jobs/listJobsWithModel',
+  'jobs/listLateActs',
   'jobs/listPlanChanges',
   'jobs/listViewStamps',
   'jobs/lockJob',

@@ -5,15 +5,21 @@ import { Router } from 'express';
 import { fromJson } from '../database/Database';
 import type { ViewStamp } from '../jobs/jobView';
 import { isBehind, rebuildJobViews } from '../jobs/jobView';
+import { requireLead } from '../session/session';
 import type { LogDeps } from '../log/QuadLogs';
 
 export function floorRoutes(deps: LogDeps): Router {
   const floor = makeFloor(deps);
-  return Router().get('/floor', async (_request, response) => {
-    const { tag, body } = await floor.now();
-    // A page that asks again is answered without a body while nothing has moved.
-    response.set({ etag: tag, 'cache-control': 'private, no-cache' }).type('json').send(body);
-  });
+  return Router()
+    .get('/floor', async (_request, response) => {
+      const { tag, body } = await floor.now();
+      // A page that asks again is answered without a body while nothing has moved.
+      response.set({ etag: tag, 'cache-control': 'private, no-cache' }).type('json').send(body);
+    })
+    .get('/floor/late', async (_request, response) => {
+      requireLead(response);
+      response.json(await deps.database.rows('jobs/listLateActs'));
+    });
 }
 
 interface FloorReply {

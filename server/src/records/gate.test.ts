@@ -220,3 +220,15 @@ describe('a plan', () => {
     await stands(/This plan has no battery lead/);
   });
 });
+
+it('an act that arrives after closing is kept, and shown to a lead until there is another job', async () => {
+  const made = await openJob(lead);
+  const own = { shop, client: lead, ...made };
+  await workUntil(own, null);
+  expect((await lead.post(`/jobs/${made.jobId}/close`, {})).status).toBe(204);
+  expect((await lead.get('/floor/late')).body).toEqual([]);
+  const late = sent(lead, made.jobId, { do: 'reheat', wire: 'M1-A', end: 1, dwellS: null });
+  expect((await lead.post(`/quads/${made.quadId}/records`, { records: [late] })).status).toBe(200);
+  expect((await lead.get('/floor/late')).body).toMatchObject([{ quadId: made.quadId, acts: 1, person: 'Lead' }]);
+  expect((await askPermit(own)).body.context).toMatchObject({ missing: ['This job is closed: open another one'] });
+}, 60_000);

@@ -34,6 +34,7 @@ export function givePermit(
     if (job.quadId !== quadId) {
       throw new ApiError(422, 'job.elsewhere', 'This job is not one of the quad’s', { path: 'jobId' });
     }
+    if (job.closedAt !== null) throw blocking(['This job is closed: open another one']);
     const before = await queries.row<{ streamId: string; seq: number; arrivedAt: string }>('records/findRecord', {
       id: request.id,
     });

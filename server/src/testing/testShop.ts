@@ -32,6 +32,8 @@ export async function startTestShop(options: { signInTries?: number } = {}): Pro
     signInTries: options.signInTries ?? 1000,
   });
   const server = createServer(createApp(shop));
+  // The tests' own work may keep this process from looking at a connection for a while.
+  server.keepAliveTimeout = 120_000;
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   return {
     url: `http://127.0.0.1:${portOf(server)}`,

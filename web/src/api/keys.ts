@@ -5,6 +5,7 @@ export const keys = {
   session: ['session'],
   shop: ['shop'],
   floor: ['floor'],
+  lateActs: ['late acts'],
   job: (jobId?: string) => (jobId === undefined ? ['job'] : ['job', jobId]),
   log: (quadId: string) => ['log', quadId],
   quad: (quadId?: string) => (quadId === undefined ? ['quad'] : ['quad', quadId]),

@@ -109,6 +109,25 @@ function parseModel(name: string) {
   return { model: model!, revision: Number(revision) };
 }
 
+/** What was done to a quad and told after its job was closed. */
+export interface LateActs {
+  quadId: string;
+  quad: string;
+  title: string;
+  acts: number;
+  person: string;
+}
+
+/** For a lead. */
+export function useLateActs(lead: boolean) {
+  return useQuery({
+    queryKey: keys.lateActs,
+    enabled: lead,
+    refetchInterval: 60_000,
+    queryFn: () => request<LateActs[]>('GET', '/floor/late'),
+  });
+}
+
 /** Every model that a plan or a log names. */
 export function modelsNamed(target: Build | null, records: readonly QuadRecord[]): string[] {
   const fitted = [

@@ -3,7 +3,8 @@ import { useRef } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { places } from '../../addresses';
 import styled from 'styled-components';
-import { useFloor } from '../../api/queries';
+import type { LateActs } from '../../api/queries';
+import { useFloor, useLateActs } from '../../api/queries';
 import { useSession } from '../../api/session';
 import type { FloorLine } from '@junctor/core';
 import type { Answer } from '../../ui/Answers';
@@ -83,6 +84,7 @@ export function FloorPage() {
   const floor = useFloor();
   const navigate = useNavigate();
   const lead = useSession().data?.role === 'lead';
+  const late = useLateActs(lead);
   const lines = floor.data ?? [];
   const doors = [
     { key: 'n', to: places.newJob, label: 'New job' },
@@ -115,6 +117,9 @@ export function FloorPage() {
       <Head title="which quad next" />
       <h1 tabIndex={-1}>{headlineOf()}</h1>
       <p>{underOf()}</p>
+      {(late.data ?? []).map((acts) => (
+        <Late key={`${acts.quadId}${acts.title}`} acts={acts} />
+      ))}
       <Rail>
         {lines.map((line, index) => (
           <Hanging key={line.jobId} line={line} number={index + 1} />
@@ -129,6 +134,16 @@ export function FloorPage() {
         ))}
       </Doors>
     </Page>
+  );
+}
+
+/** Nobody may take such a quad for proved: what was touched is not. */
+function Late({ acts: { quadId, quad, title, acts, person } }: { acts: LateActs }) {
+  return (
+    <p role="status">
+      ▲ <Link to={places.quadBook(quadId)}>{quad}</Link>: {acts} {acts === 1 ? 'act' : 'acts'} of {person} came in after
+      “{title}” was closed. What they touched is not proved any more: look at its book.
+    </p>
   );
 }
 
