@@ -24,7 +24,7 @@ interface Case {
 const rounds = 6;
 
 export async function gate(long: boolean): Promise<Measurement[]> {
-  const [histories, truths] = long ? [2000, 40] : [200, 9];
+  const [histories, truths] = long ? [2000, 20] : [200, 8];
   const shop = await startTestShop();
   try {
     const client = await firstLead(shop.url);
