@@ -30,7 +30,6 @@ const Line = styled.header`
 const Right = styled.div`
   a {
     font-weight: 400;
-    text-decoration: none;
   }
   margin-left: auto;
   display: flex;

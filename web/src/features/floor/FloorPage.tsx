@@ -137,13 +137,19 @@ export function FloorPage() {
   );
 }
 
+const Told = styled.div`
+  padding: 6px 24px 0;
+  font-size: 20px;
+  font-weight: 700;
+`;
+
 /** Nobody may take such a quad for proved: what was touched is not. */
 function Late({ acts: { quadId, quad, title, acts, person } }: { acts: LateActs }) {
   return (
-    <p role="status">
-      ▲ <Link to={places.quadBook(quadId)}>{quad}</Link>: {acts} {acts === 1 ? 'act' : 'acts'} of {person} came in after
-      “{title}” was closed. What they touched is not proved any more: look at its book.
-    </p>
+    <Told role="status">
+      ▲ <Link to={places.quadBook(quadId)}>{quad}</Link>: {acts === 1 ? 'an act' : `${acts} acts`} of {person} came in
+      after “{title}” was closed. Nothing proves what was touched: open a job on it.
+    </Told>
   );
 }
 

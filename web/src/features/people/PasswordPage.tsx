@@ -9,6 +9,7 @@ import { AnswerRow } from '../../ui/Answers';
 import { fieldErrors } from '../../ui/fieldErrors';
 import { FormPage, FormProblem, SubmitButton, WordsField } from '../../ui/form';
 import { Head } from '../../ui/Head';
+import { Words } from '../../ui/layout';
 
 export function PasswordPage() {
   const { personId } = useParams();
@@ -62,6 +63,7 @@ export function PasswordPage() {
         autoComplete="new-password"
         error={unlike ? 'The two are not the same' : null}
       />
+      {own && <Words>Other tablets on which you are signed in ask for it at once.</Words>}
       <FormProblem message={errors.rest(['old', 'password'])} />
       <SubmitButton>{own ? 'Change it' : 'Set it, and sign them out everywhere'}</SubmitButton>
       <AnswerRow answers={[{ key: 'Escape', label: 'Close', hidden: true, act: back }]} />

@@ -21,8 +21,11 @@ const List = styled.ul`
   li {
     display: flex;
     flex-wrap: wrap;
-    gap: 4px 14px;
+    gap: 4px 10px;
     align-items: baseline;
+  }
+  li > span {
+    min-width: 260px;
   }
 `;
 
@@ -55,14 +58,18 @@ export function PeoplePage() {
             </span>
             {!leftAt && (
               <>
-                <Small type="button" onClick={() => void go(places.password(id))}>
-                  New password for {name}
+                <Small
+                  type="button"
+                  aria-label={`New password for ${name}`}
+                  onClick={() => void go(places.password(id))}
+                >
+                  New password
                 </Small>
-                <Small type="button" onClick={() => signOut.mutate({ id })}>
-                  Sign {name} out everywhere
+                <Small type="button" aria-label={`Sign ${name} out everywhere`} onClick={() => signOut.mutate({ id })}>
+                  Sign out
                 </Small>
-                <Small type="button" onClick={() => setLeaving({ id, name })}>
-                  {name} leaves the shop…
+                <Small type="button" aria-label={`${name} leaves the shop…`} onClick={() => setLeaving({ id, name })}>
+                  Leaves the shop…
                 </Small>
               </>
             )}
