@@ -128,6 +128,7 @@ export { parseQuantity, prefixSlip } from './facts/terms/quantity';
 export { permitFor, validPermit } from './work/sequence/permit';
 export { powerFailings } from './work/sequence/powerVerdict';
 export type { Judged } from './facts/log/judged';
+export { asJudged } from './facts/log/judged';
 export type { ArrivalContext } from './work/arrival/judgeArrival';
 export { heldTime, judgeArrival } from './work/arrival/judgeArrival';
 export { alloyOf, recipeFor } from './physics/joints/recipe';

@@ -55,5 +55,5 @@ export function heldTime(sent: string, arrivedAt: string): string {
 }
 
 function aheadWords(sent: string): string {
-  return `the device’s clock was ahead: it said ${sent}`;
+  return `the device’s clock was ahead: it said ${sent.slice(0, 16).replace('T', ' ')}`;
 }

@@ -1,6 +1,6 @@
 /** The lines of a quad's log, newest first; only those on the screen are drawn, however long the log is. */
 import type { Assembly } from '@junctor/core';
-import { recordWords } from '@junctor/core';
+import { asJudged, recordWords } from '@junctor/core';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { useLayoutEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
@@ -61,6 +61,8 @@ export function LogLines({ records, before, gone }: LogLinesProps) {
     <Lines ref={list} aria-labelledby="log" $height={lines.getTotalSize()}>
       {lines.getVirtualItems().map(({ index, start }) => {
         const record = records[index]!;
+        const held = asJudged(record);
+        const differs = record.judged?.differs ?? [];
         return (
           <Line
             key={record.id}
@@ -72,13 +74,11 @@ export function LogLines({ records, before, gone }: LogLinesProps) {
             $top={start - top}
           >
             <span className="seq">{record.seq ?? 'kept'}</span>
-            <time dateTime={record.doneAt}>{whenWords(record.doneAt)}</time>
+            <time dateTime={held.doneAt}>{whenWords(held.doneAt)}</time>
             <span>{record.person}</span>
             <span>
-              {recordWords(record, before(record.id))}
-              {record.judged?.differs.map((line) => (
-                <em key={line}>. When it came in: {line}</em>
-              ))}
+              {recordWords(held, before(record.id))}
+              {differs.length > 0 && <em>. When it came in: {differs.join('; ')}</em>}
             </span>
           </Line>
         );

@@ -25,7 +25,7 @@ const List = styled.ul`
     align-items: baseline;
   }
   li > span {
-    min-width: 260px;
+    min-width: 215px;
   }
 `;
 
