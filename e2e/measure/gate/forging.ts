@@ -10,7 +10,7 @@ import type { Truth } from './truth';
 import type { Tablet } from './worker';
 import { heardAt } from './worker';
 
-export interface Attack {
+interface Attack {
   tablet: Tablet;
   now: Walk;
   truth: Truth;
