@@ -126,6 +126,8 @@ export { meaningOfMissing } from './judgement/diagnosis/missingSigns';
 export { possible, poweredV } from './facts/terms/possible';
 export { parseQuantity, prefixSlip } from './facts/terms/quantity';
 export { permitFor, validPermit } from './work/sequence/permit';
+export { lastNote } from './work/sequence/jobContext';
+export { isInTime } from './facts/log/permits';
 export { powerFailings } from './work/sequence/powerVerdict';
 export type { Judged } from './facts/log/judged';
 export { asJudged } from './facts/log/judged';

@@ -1,5 +1,6 @@
 /** The crashed bird counter: symptoms, a reading anywhere, halving, a part replaced, proved again, handed over. */
 import type { FaultEntry } from '@junctor/core';
+import { newPart } from '@junctor/server/testing';
 import type { Page } from '@playwright/test';
 import { jobNamed, logOf, press, quadId, readable, sentence, signIn, under } from '../support/bench';
 import { pick, takeMarked, typeInto } from '../support/forms';
@@ -222,18 +223,7 @@ test('a crashed quad from the call to its sheet', async ({ page, shop }) => {
 test('a part that does not fit: what it wants otherwise is said before it is taken', async ({ page, shop }) => {
   await signIn(page, shop.url);
   const made = await page.request.post(`${shop.url}/api/parts`, {
-    data: {
-      id: '0193a000-0000-7000-8000-00000000a307',
-      model: 'goldeneye-rx-33',
-      revision: 1,
-      serial: 'G-7',
-      batch: null,
-      owner: null,
-      origin: 'new',
-      condition: 'untested',
-      firmware: null,
-      weightG: null,
-    },
+    data: newPart('goldeneye-rx-33', 'G-7'),
   });
   expect(made.ok()).toBe(true);
   const { id } = await jobNamed(page, shop.url, 'Glasshouse scout');

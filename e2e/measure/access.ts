@@ -1,6 +1,7 @@
 /** Every route and everybody who may come to its door, as docs/access.md says; and no route that it does not name. */
 import { existsSync, readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { none } from '@junctor/proof';
 import type { Measurement } from '@junctor/proof';
 import type { Client, TestShop } from '@junctor/server/testing';
 import { anonymous, firstLead, openJob, startTestShop } from '@junctor/server/testing';
@@ -38,16 +39,12 @@ export async function access(): Promise<Measurement[]> {
     for (const line of [...wrong, ...unnamed]) console.log(`# ${line}`);
     const cells = rows.reduce((sum, row) => sum + row.cells.length, 0);
     return [
-      { what: `doors that are not as docs/access.md says, of ${cells}:`, ...none(wrong) },
-      { what: `routes that docs/access.md does not name, of ${routes().length}:`, ...none(unnamed) },
+      none(`doors that are not as docs/access.md says, of ${cells}:`, wrong.length),
+      none(`routes that docs/access.md does not name, of ${routes().length}:`, unnamed.length),
     ];
   } finally {
     await Promise.all([shop.stop(), other.stop()]);
   }
-}
-
-function none(list: readonly string[]): Omit<Measurement, 'what'> {
-  return { value: String(list.length), unit: '', bar: '0', met: list.length === 0 };
 }
 
 function table(): Row[] {

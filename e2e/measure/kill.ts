@@ -2,13 +2,13 @@
  * kill -9 at random moments: of the server, of its durable database, of both, while somebody writes, and within a first
  * start. Nothing acknowledged is lost, doubled or out of order, and every start is unaided.
  */
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { random } from '@junctor/proof';
+import { none, random } from '@junctor/proof';
 import type { Measurement } from '@junctor/proof';
 import type { Client } from '@junctor/server/testing';
-import { firstLead, launchShop, openJob, runShop, sent } from '@junctor/server/testing';
+import { firstLead, killDatabaseOf, launchShop, openJob, runShop, sent } from '@junctor/server/testing';
 
 interface Log {
   id: string;
@@ -24,19 +24,12 @@ export async function kill(long: boolean): Promise<Measurement[]> {
   const written = await whileWriting(kills, chance, starts);
   const first = await withinFirstStart(firstStarts, chance, starts);
   const late = starts.filter((ms) => ms > slowestStartMs).length + first.failed;
-  const zero = (what: string, value: number): Measurement => ({
-    what,
-    value: String(value),
-    unit: '',
-    bar: '0',
-    met: value === 0,
-  });
   return [
-    zero(
+    none(
       `acknowledged records lost, doubled or out of order, of ${written.acknowledged} after ${kills} kills:`,
       written.wrong,
     ),
-    zero(
+    none(
       `starts that did not come within 30 s, of ${starts.length} after kills, ${firstStarts} of them within a first start (slowest ${(Math.max(...starts) / 1000).toFixed(1)} s):`,
       late,
     ),
@@ -61,7 +54,7 @@ async function whileWriting(
       if (what < 0.3 || what >= 0.6) killDatabaseOf(folder);
       if (what >= 0.3) {
         await shop.killServer();
-        starts.push(await timed(() => shop.startAgain()));
+        await withTime(() => shop.startAgain(), starts);
       }
     }
     const acknowledged = await writer.stop();
@@ -146,25 +139,11 @@ async function withinFirstStart(times: number, chance: () => number, starts: num
   return { failed };
 }
 
-function killDatabaseOf(folder: string): void {
-  try {
-    process.kill(Number(readFileSync(join(folder, 'run', 'm.pid'), 'utf8')), 'SIGKILL');
-  } catch {
-    // It is not up yet, or down already.
-  }
-}
-
 async function withTime<T>(work: () => Promise<T>, into: number[]): Promise<T> {
   const from = performance.now();
   const result = await work();
   into.push(performance.now() - from);
   return result;
-}
-
-async function timed(work: () => Promise<void>): Promise<number> {
-  const from = performance.now();
-  await work();
-  return performance.now() - from;
 }
 
 function pause(ms: number): Promise<void> {

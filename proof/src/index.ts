@@ -7,7 +7,7 @@ export { growth } from './benchmarks/growth';
 export { wholeHistories } from './benchmarks/histories';
 export { labels } from './benchmarks/labels';
 export type { Measurement } from './benchmarks/measurement';
-export { atMost } from './benchmarks/measurement';
+export { atMost, none } from './benchmarks/measurement';
 export { models } from './benchmarks/models';
 export { pace } from './benchmarks/pace';
 export { planner } from './benchmarks/planner';

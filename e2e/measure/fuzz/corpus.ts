@@ -1,7 +1,7 @@
 /** One good request of every sort, and every sort of record that a good job leaves: what is bent afterwards. */
 import type { QuadRecord } from '@junctor/core';
 import { walk, startWalk } from '@junctor/demo';
-import { benchOf } from '@junctor/server/testing';
+import { benchOf, newPart } from '@junctor/server/testing';
 import type { Worked } from '@junctor/server/testing';
 import { v7 } from 'uuid';
 
@@ -27,11 +27,10 @@ export async function corpus(worked: Worked): Promise<Sample[]> {
   const { client, quadId, jobId } = worked;
   const { deviceId } = client;
   const model = { model: 'lapwing-esc-45', revision: 1 };
-  const part = { id: v7(), ...model, serial: 'S-1', batch: null, owner: null, origin: 'new', condition: 'tested' };
-  const partBody = { ...part, firmware: null, weightG: 12.5 };
+  const part = newPart(model.model, 'S-1', { condition: 'tested', weightG: 12.5 });
   const stock = { id: v7(), key: 'wire:26:red', name: 'red wire', unit: 'mm', offcut: false, place: 'drawer 2' };
   const line = { ...stock, doc: { awg: 26, colour: 'red' }, onHand: 4000 };
-  await client.post('/parts', partBody);
+  await client.post('/parts', part);
   await client.post('/stock', line);
   const [template] = (await client.get('/templates')).body as unknown as { id: string }[];
   const { plan } = (await client.get(`/templates/${template!.id}`)).body as { plan: { target: { wires: object } } };
@@ -85,7 +84,7 @@ export async function corpus(worked: Worked): Promise<Sample[]> {
       body: { format: 'junctor-catalogue', version: 1, models: [{ id: 'x' }] },
       type: 'application/octet-stream',
     },
-    { method: 'POST', path: '/parts', body: { ...partBody, id: v7(), serial: 'S-2' } },
+    { method: 'POST', path: '/parts', body: { ...part, id: v7(), serial: 'S-2' } },
     { method: 'POST', path: `/parts/${part.id}/notes`, body: { id: v7(), body: { is: 'weight', grams: 12 } } },
     { method: 'POST', path: '/stock', body: { ...line, id: v7() } },
     { method: 'POST', path: '/stock/counted', body: { rows: [{ ...line, id: v7() }] } },

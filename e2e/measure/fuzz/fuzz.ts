@@ -2,7 +2,7 @@
  * Bent requests over every route: no answer of 5xx, none that never comes, nothing half stored, no word of the
  * database, a path or a stack in an answer; and the whole shop is readable afterwards.
  */
-import { random } from '@junctor/proof';
+import { none, random } from '@junctor/proof';
 import type { Measurement } from '@junctor/proof';
 import { firstLead, openJob, startTestShop } from '@junctor/server/testing';
 import type { Client, TestShop } from '@junctor/server/testing';
@@ -96,18 +96,11 @@ function report(
   half: readonly string[],
 ): Measurement[] {
   for (const line of [...broken, ...hung, ...told, ...bad, ...half].slice(0, 30)) console.log(`# ${line}`);
-  const none = (what: string, list: readonly string[]): Measurement => ({
-    what,
-    value: String(list.length),
-    unit: '',
-    bar: '0',
-    met: list.length === 0,
-  });
   return [
-    none(`answers of 5xx to ${sent} bent requests, of which ${taken} were taken:`, broken),
-    none('answers that did not come within 20 s, of the same:', hung),
-    none('answers with the database’s words, a path or a stack, of the same:', told),
-    none('places of the shop that cannot be read afterwards:', bad),
-    none('logs with a gap or a record too many afterwards:', half),
+    none(`answers of 5xx to ${sent} bent requests, of which ${taken} were taken:`, broken.length),
+    none('answers that did not come within 20 s, of the same:', hung.length),
+    none('answers with the database’s words, a path or a stack, of the same:', told.length),
+    none('places of the shop that cannot be read afterwards:', bad.length),
+    none('logs with a gap or a record too many afterwards:', half.length),
   ];
 }

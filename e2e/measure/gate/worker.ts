@@ -1,6 +1,6 @@
 /** Whoever works on the quad: does what is asked, and hears what the aircraft truly gives. */
-import type { JobState, LogState, Note, QuadRecord, Step, StepOf } from '@junctor/core';
-import { advance, coreVersion, deriveJob, emptyLog, notesOf } from '@junctor/core';
+import type { FollowedLog, JobState, Note, QuadRecord, Step, StepOf } from '@junctor/core';
+import { coreVersion, deriveJob, follow, notesOf, stateOf } from '@junctor/core';
 import { bodiesFor, doStep, record, startWalk } from '@junctor/demo';
 import type { Bench, Walk } from '@junctor/demo';
 import { askPermit, benchOf, sendRecords } from '@junctor/server/testing';
@@ -9,15 +9,15 @@ import type { Truth } from './truth';
 
 /** A job as a tablet follows it: what has come since is fetched and gone on from. */
 export class Tablet {
-  private records: QuadRecord[] = [];
-  private log: LogState;
-  private beginning: { records: QuadRecord[]; log: LogState } | null = null;
+  private followed: FollowedLog;
+  private beginning: FollowedLog;
 
   private constructor(
     readonly worked: Worked,
     readonly bench: Bench,
   ) {
-    this.log = emptyLog(bench.catalogue);
+    this.followed = follow(null, [], bench.catalogue);
+    this.beginning = this.followed;
   }
 
   static async of(worked: Worked): Promise<Tablet> {
@@ -26,23 +26,23 @@ export class Tablet {
 
   async now(): Promise<Walk> {
     const { client, quadId } = this.worked;
-    const path = `/quads/${quadId}/records?after=${this.log.lastSeq}`;
-    const fresh = (await client.get(path)).body as unknown as QuadRecord[];
-    this.log = fresh.reduce(advance, this.log);
-    this.records = [...this.records, ...fresh];
     const { jobId, plan, catalogue } = this.bench;
-    const state = deriveJob({ jobId, plan, log: this.log, catalogue });
-    return { records: this.records, nowMs: timeAfter(this.records), state };
+    const known = this.followed.records;
+    const path = `/quads/${quadId}/records?after=${known.at(-1)?.seq ?? 0}`;
+    const fresh = (await client.get(path)).body as unknown as QuadRecord[];
+    this.followed = follow(this.followed, [...known, ...fresh], catalogue);
+    const records = [...this.followed.records];
+    const state = deriveJob({ jobId, plan, log: stateOf(this.followed), catalogue });
+    return { records, nowMs: timeAfter(records), state };
   }
 
   /** Notes what is known now, to go back to. */
   begin(): void {
-    this.beginning = { records: this.records, log: this.log };
+    this.beginning = this.followed;
   }
 
   back(): void {
-    this.records = this.beginning!.records;
-    this.log = this.beginning!.log;
+    this.followed = this.beginning;
   }
 
   send(records: readonly QuadRecord[]) {

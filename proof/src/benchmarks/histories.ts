@@ -11,6 +11,7 @@ import { random } from '../generators/generate';
 import type { GoodBuild } from '../trials/ruleTrial';
 import { catalogue, goodBuilds, planOf } from '../trials/ruleTrial';
 import type { Measurement } from './measurement';
+import { none } from './measurement';
 
 const histories = 60;
 const eventsEach = 30;
@@ -49,16 +50,9 @@ export async function wholeHistories(): Promise<Measurement[]> {
       }
     }
   }
-  const count = (what: string, value: number): Measurement => ({
-    what,
-    value: String(value),
-    unit: '',
-    bar: '0',
-    met: value === 0,
-  });
   return Promise.resolve([
-    count(`gates passed while a short stands, at ${checks} moments of ${histories} histories:`, shorted),
-    count('gates passed in a job that was just opened again, in the same:', reopened),
+    none(`gates passed while a short stands, at ${checks} moments of ${histories} histories:`, shorted),
+    none('gates passed in a job that was just opened again, in the same:', reopened),
   ]);
 }
 

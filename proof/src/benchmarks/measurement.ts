@@ -7,6 +7,11 @@ export interface Measurement {
   met: boolean;
 }
 
+/** A count of what must not happen at all. */
+export function none(what: string, count: number): Measurement {
+  return { what, value: String(count), unit: '', bar: '0', met: count === 0 };
+}
+
 /** A measurement that must not exceed a bar. */
 export function atMost(
   what: string,

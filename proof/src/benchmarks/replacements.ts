@@ -10,6 +10,7 @@ import { replaced } from '../trials/replacing';
 import type { GoodBuild } from '../trials/ruleTrial';
 import { catalogue, goodBuilds } from '../trials/ruleTrial';
 import type { Measurement } from './measurement';
+import { none } from './measurement';
 
 const wanted = 200;
 const generated = 24;
@@ -25,7 +26,7 @@ export async function replacements(): Promise<Measurement[]> {
   const count = (what: string, wrong: (one: Replaced) => readonly string[]): Measurement => {
     const bad = done.filter((one) => wrong(one).length > 0);
     for (const one of bad) console.log(`# ${what}: ${one.of}, ${one.slot}: ${wrong(one).slice(0, 4).join('; ')}`);
-    return { what: `${what}, of ${wanted}:`, value: String(bad.length), unit: '', bar: '0', met: bad.length === 0 };
+    return none(`${what}, of ${wanted}:`, bad.length);
   };
   return [
     count('replacements that do not end in the planned build', ({ exact }) => (exact ? [] : ['differs'])),

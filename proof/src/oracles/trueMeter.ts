@@ -77,14 +77,20 @@ export class TrueMeter {
     if (seriesOhms === null) throw new RangeError('only a meter with a voltage source is simulated');
     const at = (ohms: number) => (limitV * ohms) / (seriesOhms + ohms);
     const [beepV, stopV] = [at(beepBelowOhms), at(stopsAboveOhms)];
-    const settled = this.voltsOf(own, { from, to }, Infinity).get(to) ?? 0;
-    const start = this.voltsOf(own, { from, to }, firstStepS).get(to) ?? 0;
-    if (settled < beepV && start < beepV) return this.held(own, { from, to }, heldS, 'does not stop');
-    if (start >= beepV) return this.held(own, { from, to }, heldS, 'none');
-    const before = this.charge;
-    const toneS = this.untilSilent(own, { from, to }, stopV);
-    this.charge = before;
-    return this.held(own, { from, to }, heldS, lengthOf(toneS, shortestToneMs / 1000));
+    const probes = { from, to };
+    const settledV = this.voltsOf(own, probes, Infinity).get(to) ?? 0;
+    const startV = this.voltsOf(own, probes, firstStepS).get(to) ?? 0;
+    const lengthOfIt = (): Length => {
+      if (startV >= beepV) return 'none';
+      if (settledV < beepV) return 'does not stop';
+      const before = this.charge;
+      const toneS = this.untilSilent(own, probes, stopV);
+      this.charge = before;
+      return lengthOf(toneS, shortestToneMs / 1000);
+    };
+    const length = lengthOfIt();
+    this.hold(own, probes, heldS);
+    return length;
   }
 
   private at(ref: TerminalRef): string {
@@ -224,14 +230,13 @@ export class TrueMeter {
     return Infinity;
   }
 
-  private held(own: readonly Branch[], probes: Probes, heldS: number, length: Length): Length {
-    if (heldS > 0 && own.some(({ is }) => is === 'capacitor'))
-      for (let [atS, stepS] = [0, heldS / 200]; atS < heldS; stepS *= growth) {
-        const taken = Math.min(stepS, heldS - atS);
-        this.step(own, probes, taken);
-        atS += taken;
-      }
-    return length;
+  private hold(own: readonly Branch[], probes: Probes, heldS: number): void {
+    if (own.every(({ is }) => is !== 'capacitor')) return;
+    for (let [atS, stepS] = [0, heldS / 200]; atS < heldS; stepS *= growth) {
+      const taken = Math.min(stepS, heldS - atS);
+      this.step(own, probes, taken);
+      atS += taken;
+    }
   }
 }
 

@@ -1,5 +1,5 @@
 -- Quads on which acts came in after their job was closed, and which have had no job since.
--- Columns: quadId, quad, title (of the job that was closed), acts (how many), person (whose the last was).
+-- Columns: quadId, quad, title (of the job that was closed), acts (how many), person (one of those who made them).
 SELECT q.id AS quadId, q.name AS quad, j.title, COUNT(*) AS acts, MAX(p.name) AS person
 FROM job j JOIN record r ON r.job_id = j.id AND r.arrived_at > j.closed_at JOIN quad q ON q.id = j.quad_id
   JOIN person p ON p.id = r.person_id

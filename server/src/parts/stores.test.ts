@@ -2,7 +2,7 @@
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Client, TestShop } from '../testing';
-import { firstLead, fitEsc, openJob, sent, startTestShop } from '../testing';
+import { firstLead, fitEsc, openJob, sent, startTestShop, newPart } from '../testing';
 
 let shop: TestShop;
 let lead: Client;
@@ -118,19 +118,7 @@ describe('stock', () => {
 });
 
 describe('a part in hand', () => {
-  const part = (over: object = {}) => ({
-    id: v7(),
-    model: 'lapwing-esc-45',
-    revision: 1,
-    serial: 'L-1',
-    batch: 'B4',
-    owner: null,
-    origin: 'new',
-    condition: 'untested',
-    firmware: null,
-    weightG: null,
-    ...over,
-  });
+  const part = (over: object = {}) => newPart('lapwing-esc-45', 'L-1', { batch: 'B4', ...over });
 
   it('is entered, found out about, fitted, and comes off marked as such', async () => {
     const esc = part();

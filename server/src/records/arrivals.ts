@@ -2,9 +2,9 @@
 import type { Judged, JobSheet, LogState, Meter } from '@junctor/core';
 import { judgeArrival } from '@junctor/core';
 import type { Queries } from '../database/Database';
-import { fromJson } from '../database/Database';
 import { findJob } from '../jobs/repository';
 import type { SentRecord } from '../log/repository';
+import { toolsIn } from '../tools/repository';
 
 export interface Arrivals {
   /** The job of a record, read once. @throws {ApiError} 404 when there is no such job. */
@@ -31,10 +31,6 @@ export function makeArrivals(queries: Queries, quadId: string, arrivedAt: string
 }
 
 async function metersOf(queries: Queries): Promise<ReadonlyMap<string, Meter>> {
-  const tools = await queries.rows<{ id: string; kind: string; name: string; doc: string }>('tools/listTools');
-  return new Map(
-    tools.flatMap(({ id, kind, name, doc }) =>
-      kind === 'meter' ? [[id, { id, name, ...fromJson<Omit<Meter, 'id' | 'name'>>(doc) }]] : [],
-    ),
-  );
+  const meters = (await toolsIn(queries)).filter(({ kind }) => kind === 'meter');
+  return new Map(meters.map(({ id, name, doc }) => [id, { ...(doc as Omit<Meter, 'id' | 'name'>), id, name }]));
 }

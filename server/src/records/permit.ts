@@ -1,5 +1,5 @@
 /** The permit for limited first power: computed from the log under the quad's lock, or refused with what is missing. */
-import { advance, deriveJob, heldTime, notesOf, ofJob, permitFor } from '@junctor/core';
+import { advance, deriveJob, heldTime, lastNote, permitFor } from '@junctor/core';
 import type { LogState } from '@junctor/core';
 import type { Queries } from '../database/Database';
 import { fromSqlTime } from '../database/Database';
@@ -11,6 +11,7 @@ import type { LogDeps } from '../log/QuadLogs';
 import type { SentRecord } from '../log/repository';
 import { insertRecord } from '../log/repository';
 import { inTime } from '../log/time';
+import { toolsIn } from '../tools/repository';
 import type { Stored } from './storeRecords';
 
 export interface PermitRequest {
@@ -80,8 +81,8 @@ export function givePermit(
 
 /** The limiter that was put in line, by its name; null when it is none of this shop. */
 async function limiterName(queries: Queries, log: LogState, jobId: string): Promise<string | null> {
-  const pack = notesOf(log, 'pack').findLast(ofJob(jobId))?.record.body;
-  const tools = await queries.rows<{ id: string; name: string; kind: string }>('tools/listTools');
+  const pack = lastNote({ log, jobId }, 'pack')?.record.body;
+  const tools = await toolsIn(queries);
   return tools.find(({ id, kind }) => kind === 'limiter' && id === pack?.limiterId)?.name ?? null;
 }
 

@@ -4,7 +4,7 @@ import { deriveJob, fold, makeCatalogue } from '@junctor/core';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Client, TestShop } from '../testing';
-import { anonymous, firstLead, openJob, sent, startTestShop, workUntil } from '../testing';
+import { anonymous, firstLead, newPart, openJob, sent, startTestShop, workUntil } from '../testing';
 
 let shop: TestShop;
 let lead: Client;
@@ -103,19 +103,8 @@ describe('a repair opened from the book', () => {
   });
 
   it('replaces the part by its steps, follows it into the stores and is closed', async () => {
-    const esc = v7();
-    const part = {
-      id: esc,
-      model: 'lapwing-esc-45',
-      revision: 1,
-      serial: 'E-77',
-      batch: null,
-      owner: null,
-      origin: 'new',
-      condition: 'untested',
-      firmware: null,
-      weightG: null,
-    };
+    const part = newPart('lapwing-esc-45', 'E-77');
+    const esc = part.id;
     const stored = await lead.post('/parts', part);
     expect(stored.status, JSON.stringify(stored.body)).toBe(201);
     const twice = await lead.post('/parts', { ...part, id: v7() });

@@ -63,7 +63,8 @@ export function storeRecords(
       }
       await refuseStray(incoming);
       await refuseCorrection(incoming, person.role);
-      await refuseWaiver({ queries, catalogue, log }, person.role, record, index);
+      const { plan } = await arrivals.jobOf(record.jobId);
+      refuseWaiver({ plan, catalogue, log }, person.role, record, index);
       refuseFaultClaim(log, person.role, record, index);
       seq += 1;
       const judged = await arrivals.judge(record, log);

@@ -1,24 +1,21 @@
 /** Who may waive what: judged on the log as it stands under the quad's lock, whatever the tablet believed. */
-import type { Catalogue, LogState } from '@junctor/core';
+import type { JobInput } from '@junctor/core';
 import { deriveJob, judge, waiverObjection, assemble } from '@junctor/core';
-import type { Queries } from '../database/Database';
 import { ApiError } from '../http/ApiError';
-import { findJob } from '../jobs/repository';
 import type { Person } from '../session/session';
 import type { SentRecord } from '../log/repository';
 
 /**
  * @throws {ApiError} 422 when no rule says what is to be waived, it is worse than told, or this person cannot waive it.
  */
-export async function refuseWaiver(
-  { queries, catalogue, log }: { queries: Queries; catalogue: Catalogue; log: LogState },
+export function refuseWaiver(
+  { plan, catalogue, log }: Pick<JobInput, 'plan' | 'catalogue' | 'log'>,
   role: Person['role'],
   { jobId, body }: SentRecord,
   index: number,
-): Promise<void> {
+): void {
   if (!('saw' in body) || body.saw !== 'waiver') return;
   const path = `records.${index}.body.finding`;
-  const { plan } = await findJob(queries, jobId);
   const state = deriveJob({ jobId, plan, log, catalogue });
   const said = [
     ...state.findings,

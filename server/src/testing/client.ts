@@ -113,6 +113,23 @@ export function sent(client: Client, jobId: string, body: object, over: object =
   };
 }
 
+/** A part as it is entered into the stores. */
+export function newPart(model: string, serial: string, over: object = {}) {
+  return {
+    id: v7(),
+    model,
+    revision: 1,
+    serial,
+    batch: null,
+    owner: null,
+    origin: 'new',
+    condition: 'untested',
+    firmware: null,
+    weightG: null,
+    ...over,
+  };
+}
+
 export const fitEsc = {
   do: 'fit',
   slot: 'ESC',

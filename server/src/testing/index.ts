@@ -1,9 +1,9 @@
-export { anonymous, firstLead, fitEsc, openJob, sent } from './client';
+export { anonymous, firstLead, fitEsc, newPart, openJob, sent } from './client';
 export type { Client, Reply } from './client';
 export { startPrivateServer } from '../database/privateServer';
 export { startTestShop } from './testShop';
 export type { TestShop } from './testShop';
-export { launchShop, runShop } from './runShop';
+export { killDatabaseOf, launchShop, runShop } from './runShop';
 export type { RunningShop } from './runShop';
 export { makeFloor } from '../floor/routes';
 export { askPermit, benchOf, logOf, sendRecords, workUntil } from './walk';

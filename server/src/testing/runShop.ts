@@ -32,12 +32,21 @@ export async function runShop(folder: string, options: Kind = {}): Promise<Runni
     url: `http://127.0.0.1:${port}`,
     folder,
     killServer: () => ended(child, 'SIGKILL'),
-    killDatabase: () => process.kill(Number(readFileSync(join(folder, 'run', 'm.pid'), 'utf8')), 'SIGKILL'),
+    killDatabase: () => killDatabaseOf(folder),
     startAgain: async () => {
       child = await launch(folder, port, { ...options, empty: false });
     },
     stop: () => ended(child, 'SIGINT'),
   };
+}
+
+/** kill -9 of the database of a folder; nothing where it is not up yet, or down already. */
+export function killDatabaseOf(folder: string): void {
+  try {
+    process.kill(Number(readFileSync(join(folder, 'run', 'm.pid'), 'utf8')), 'SIGKILL');
+  } catch {
+    // There is none.
+  }
 }
 
 /** The application as a process of its own, on whatever port is free; nobody waits for it. */

@@ -1,7 +1,7 @@
 /** Schemas of people, sign-in, customers, quads, jobs. */
 import Joi from 'joi';
 import { buildFile, planChange } from './build';
-import { id, key, name, text, version, date, time } from './common';
+import { date, id, key, name, text, time, version } from './common';
 
 const password = Joi.string().min(8).max(200);
 const device = Joi.object({ id, label: Joi.string().trim().min(1).max(80) });

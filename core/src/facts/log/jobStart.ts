@@ -45,8 +45,7 @@ export function workOf(log: LogState, jobId: Id): ActEntry[] {
 
 /** True once the job has done something to the quad. */
 export function workBegun(log: LogState, jobId: Id): boolean {
-  const end = intakeEndOf(log, jobId);
-  return log.acts.some((act) => isWork(act, jobId, end));
+  return workOf(log, jobId).length > 0;
 }
 
 /** As built before the job's first work. */

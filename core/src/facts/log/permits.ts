@@ -56,10 +56,15 @@ function isWithin({ record: permit }: NoteOf<'permit'>, record: QuadRecord, powe
 const clockStepS = 5;
 
 /**
- * By the clock of the device that asked, which need not be right; a record of another device by when it arrived.
+ * True while a permit has not run out. By the clock of the device that asked, which need not be right; a record of
+ * another device by when it arrived.
  */
-function isInTime(permit: NoteOf<'permit'>['record'], power: QuadRecord): boolean {
-  const { askedAt, forS } = permit.body.for!;
+export function isInTime(
+  permit: NoteOf<'permit'>['record'],
+  power: Pick<QuadRecord, 'deviceId' | 'doneAt' | 'arrivedAt'>,
+): boolean {
+  if (!permit.body.for) return true;
+  const { askedAt, forS } = permit.body.for;
   const [from, to] = power.deviceId === permit.deviceId ? [askedAt, power.doneAt] : [permit.arrivedAt, power.arrivedAt];
   // One that is not stored yet is not late yet.
   if (from === null || to === null) return true;

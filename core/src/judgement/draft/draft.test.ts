@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { checkModel } from '../../facts/catalogue/checkModel';
 import { looseReadings } from '../checks/looseReadings';
+import { referenceMeter } from '../checks/referenceMeter';
 import { meaning } from '../labels/meaning';
 import type { BoardDraft, PadRow } from './boardDraft';
 import { draftPads, photoScale, splitLabels } from './boardDraft';
@@ -8,20 +9,7 @@ import { draftModel } from './draftModel';
 import { applySignature, firstMeasures } from './signature';
 import type { Meter } from '../../facts/terms/meter';
 
-const meter: Meter = {
-  id: 'm',
-  name: 'm',
-  limitV: 1.5,
-  limitA: 0.001,
-  seriesOhms: 1500,
-  beepBelowOhms: 30,
-  stopsAboveOhms: 40,
-  answerMs: 20,
-  shortestToneMs: 40,
-  beepsOnReverse: true,
-  toneHz: null,
-  spread: 0.1,
-};
+const meter: Meter = { ...referenceMeter, spread: 0.1 };
 const row = (labels: string, over: Partial<PadRow> = {}): PadRow => ({
   edge: 'bottom',
   side: 'top',

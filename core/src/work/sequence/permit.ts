@@ -1,8 +1,8 @@
 /** The permit for limited power, and what stands against one. */
-import type { LogState } from '../../facts/log/logState';
+import type { LogState, NoteOf } from '../../facts/log/logState';
 import { notesOf, ofJob } from '../../facts/log/notesOf';
 import type { Assembly } from '../../facts/assembly/assembly';
-import type { PermitFor, QuadRecord } from '../../facts/log/records';
+import type { PermitFor } from '../../facts/log/records';
 import { coreVersion } from '../../facts/terms/coreVersion';
 import type { Id, TerminalRef } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
@@ -11,13 +11,14 @@ import { mainLeads } from '../../facts/wiring/mainLeads';
 import { netlist } from '../../facts/wiring/netlist';
 import { standingShort } from '../../judgement/checks/standingShort';
 import { openFaults } from './faults';
+import { lastNote } from './jobContext';
 import type { Finding } from '../../judgement/rules/finding';
 
 /**
  * The job's permit that holds now, or null: none does while a fault is open, a short stands between the main leads,
  * when the plan has changed since, or when it was given by a version that asked for less.
  */
-export function validPermit(log: LogState, jobId: Id, planVersion: number): QuadRecord | null {
+export function validPermit(log: LogState, jobId: Id, planVersion: number): NoteOf<'permit'>['record'] | null {
   const permit = notesOf(log, 'permit').findLast(ofJob(jobId));
   if (!permit || permit.record.planVersion !== planVersion || openFaults(log).length > 0) return null;
   if (permit.record.body.for?.coreVersion !== coreVersion || standingShort(log)) return null;
@@ -26,7 +27,7 @@ export function validPermit(log: LogState, jobId: Id, planVersion: number): Quad
 
 /** The one power-up that a permit given now is for; null while no pack has been measured in the job. */
 export function permitFor(log: LogState, jobId: Id, limiter: string, askedAt: string): PermitFor | null {
-  const pack = notesOf(log, 'pack').findLast(ofJob(jobId))?.record.body;
+  const pack = lastNote({ log, jobId }, 'pack')?.record.body;
   if (!pack) return null;
   const { limiterId, volts: packV } = pack;
   return { stage: 'limited, all', limiterId, limiter, packV, forS: permitS, askedAt, coreVersion };

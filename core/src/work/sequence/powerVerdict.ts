@@ -2,8 +2,8 @@
 import type { Assembly } from '../../facts/assembly/assembly';
 import type { Note } from '../../facts/log/records';
 import type { Range } from '../../facts/terms/names';
-import { packVolts } from '../../facts/terms/names';
 import { limitedPowerS } from '../../facts/terms/powerStage';
+import { voltsObjection } from './steps/pack';
 import { expectedSigns, signId, signWords } from './stoppedPower';
 
 type Power = Extract<Note, { saw: 'power' }>;
@@ -17,13 +17,11 @@ export function powerFailings(
   const seen = new Set(signs.flatMap(({ id, seen: is }) => (is === false ? [] : [id])));
   const expected = expectedSigns(asBuilt);
   const unseen = expected.filter((sign) => !seen.has(signId(sign)));
-  const [low, high] = packVolts(cells);
+  const volts = voltsObjection(packV, cells);
   return [
     ...(endedBy === 'done' ? [] : [endWords[endedBy]]),
     ...unseen.map((sign) => `not seen: ${signWords(sign, expected)}`),
-    ...(packV < low || packV > high
-      ? [`a pack of ${packV} V, where ${low.toFixed(1)} to ${high.toFixed(1)} V are meant`]
-      : []),
+    ...(volts === null ? [] : [volts]),
     ...(limiterId === null ? ['no limiter in line'] : []),
     ...(onS > limitedPowerS ? [`on for ${onS} s, where ${limitedPowerS} s are enough to see everything`] : []),
   ];

@@ -4,7 +4,7 @@ import type { Batch, Damaged, KeyStore, RefusedBatch } from './types';
 
 const waitingPrefix = 'junctor.outbox.';
 const refusedPrefix = 'junctor.refused.';
-export const sentPrefix = 'junctor.sent.';
+const sentPrefix = 'junctor.sent.';
 
 interface Kept {
   batches: readonly Batch[];
@@ -55,9 +55,14 @@ export function wrote(storage: KeyStore, batch: Batch): boolean {
   }
 }
 
+/** Where what was sent is kept, oldest first. */
+export function sentKeys(storage: KeyStore): string[] {
+  return (quietly(() => [...storage.keys()]) ?? []).filter((key) => key.startsWith(sentPrefix)).sort();
+}
+
 /** Lets go the oldest batch that the server has; false when there is none. */
 function dropOldestSent(storage: KeyStore): boolean {
-  const [oldest] = (quietly(() => [...storage.keys()]) ?? []).filter((key) => key.startsWith(sentPrefix)).sort();
+  const [oldest] = sentKeys(storage);
   return oldest !== undefined && quietly(() => (storage.remove(oldest), true)) === true;
 }
 

@@ -3,7 +3,7 @@
  * has forgotten what came after it, and is sent it again.
  */
 import { quietly } from '../../quietly';
-import { sentKey, sentPrefix, waitingKeyOf } from './keptBatches';
+import { sentKey, sentKeys, waitingKeyOf } from './keptBatches';
 import type { Batch, KeyStore } from './types';
 
 const keptMs = 7 * 24 * 3600_000;
@@ -35,9 +35,8 @@ export function takeSent(storage: KeyStore, nowMs: number): Batch[] {
 }
 
 function sentIn(storage: KeyStore): { key: string; batch: SentBatch | null }[] {
-  const keys = quietly(() => [...storage.keys()]) ?? [];
-  return keys
-    .filter((key) => key.startsWith(sentPrefix))
-    .sort()
-    .map((key) => ({ key, batch: quietly(() => JSON.parse(storage.get(key) ?? 'null') as SentBatch | null) ?? null }));
+  return sentKeys(storage).map((key) => ({
+    key,
+    batch: quietly(() => JSON.parse(storage.get(key) ?? 'null') as SentBatch | null) ?? null,
+  }));
 }

@@ -25,9 +25,13 @@ export const pack: StepKind<PackStep> = {
 
 /** What is wrong with a measured pack, in words; null when it may be used. */
 function packObjection(body: Extract<Note, { saw: 'pack' }>, cells: Range): string | null {
+  return body.polarity === 'reversed' ? 'The pack is reversed at the plug' : voltsObjection(body.volts, cells);
+}
+
+/** Why so many volts are not those of a pack of so many cells, in words; null when they are. */
+export function voltsObjection(volts: number, cells: Range): string | null {
   const [low, high] = packVolts(cells);
-  if (body.polarity === 'reversed') return 'The pack is reversed at the plug';
-  if (body.volts > high) return `${body.volts} V is more than ${cells[1]} cells give (${high.toFixed(1)} V)`;
-  if (body.volts < low) return `${body.volts} V is less than ${cells[0]} cells may have (${low.toFixed(1)} V)`;
+  if (volts > high) return `${volts} V is more than ${cells[1]} cells give (${high.toFixed(1)} V)`;
+  if (volts < low) return `${volts} V is less than ${cells[0]} cells may have (${low.toFixed(1)} V)`;
   return null;
 }

@@ -1,6 +1,6 @@
 /** The permit asked of the server, which alone gives one; and whether the one that was given has run out by now. */
-import type { QuadRecord } from '@junctor/core';
-import { notesOf } from '@junctor/core';
+import type { validPermit } from '@junctor/core';
+import { isInTime } from '@junctor/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { request } from '../../../api/client';
@@ -30,14 +30,11 @@ export function useAskPermit({ job: { id: jobId, quadId } }: Pick<Bench, 'job'>)
 const lookEveryMs = 5000;
 
 /** True once a permit has run out while it stood on the screen, by this device's clock. */
-export function useRunOut(permit: QuadRecord | null, { state }: Pick<Bench, 'state'>): boolean {
-  const [nowMs, setNowMs] = useState(() => Date.now());
+export function useRunOut(permit: ReturnType<typeof validPermit>): boolean {
+  const [now, setNow] = useState(() => new Date().toISOString());
   useEffect(() => {
-    const timer = setInterval(() => setNowMs(Date.now()), lookEveryMs);
+    const timer = setInterval(() => setNow(new Date().toISOString()), lookEveryMs);
     return () => clearInterval(timer);
   }, []);
-  const wanted = notesOf(state.log, 'permit').find(({ record }) => record.id === permit?.id)?.record.body.for;
-  if (!permit || !wanted) return false;
-  const from = permit.deviceId === deviceId() ? wanted.askedAt : (permit.arrivedAt ?? wanted.askedAt);
-  return nowMs - Date.parse(from) > wanted.forS * 1000;
+  return permit !== null && !isInTime(permit, { deviceId: deviceId(), doneAt: now, arrivedAt: now });
 }

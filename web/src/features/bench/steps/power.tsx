@@ -2,9 +2,8 @@
 import type { ExpectedSign, Note, StepOf } from '@junctor/core';
 import {
   expectedSigns,
+  lastNote,
   meaningOfMissing,
-  notesOf,
-  ofJob,
   powerFailings,
   signId,
   signWords,
@@ -36,11 +35,11 @@ function PowerScreen({ step }: { step: StepOf<'power'> }) {
   const seconds = useSeconds(onAt);
   const signs = expectedSigns(state.asBuilt);
   const walk = useSigns(signs);
-  const pack = notesOf(state.log, 'pack').findLast(ofJob(job.id))?.record.body;
+  const pack = lastNote({ log: state.log, jobId: job.id }, 'pack')?.record.body;
   const limiter = bench.limiters.find(({ id }) => id === pack?.limiterId);
   const permit = validPermit(state.log, job.id, job.plan.version);
   const ask = useAskPermit(bench);
-  const ended = useRunOut(permit, bench);
+  const ended = useRunOut(permit);
   const end = (heat: boolean) => {
     const all = walk.seen.size === signs.length;
     const note: PowerNote = {
