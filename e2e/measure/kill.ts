@@ -62,7 +62,7 @@ async function whileWriting(
     return { acknowledged: acknowledged.length, wrong: differences(log, acknowledged) };
   } finally {
     await shop.stop();
-    rmSync(folder, { recursive: true, force: true });
+    rmSync(folder, { recursive: true, force: true, maxRetries: 20, retryDelay: 200 });
   }
 }
 
@@ -134,7 +134,7 @@ async function withinFirstStart(times: number, chance: () => number, starts: num
       if ((await client.get('/floor')).status !== 200) failed += 1;
       await shop.stop();
     } else failed += 1;
-    rmSync(folder, { recursive: true, force: true });
+    rmSync(folder, { recursive: true, force: true, maxRetries: 20, retryDelay: 200 });
   }
   return { failed };
 }

@@ -1,5 +1,6 @@
 /** A database's folder after everything that can happen to it between two starts. */
-import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import mysql from 'mysql2/promise';
@@ -8,6 +9,7 @@ import type { PrivateServer } from './privateServer';
 import { startPrivateServer } from './privateServer';
 import { runShop } from '../testing';
 import { openFolder } from './serverFolder';
+import { runningOn } from './serverProcess';
 
 const folders: string[] = [];
 const running: PrivateServer[] = [];
@@ -38,7 +40,7 @@ async function ask(server: Pick<PrivateServer, 'ownerUrl'>, sql: string): Promis
   }
 }
 
-const pidOf = (folder: string) => Number(readFileSync(join(folder, 'run', 'm.pid'), 'utf8'));
+const pidOf = (folder: string) => runningOn(openFolder(folder));
 
 it('answers nobody without its password, and has no account but the owner’s', async () => {
   const server = await start(newFolder());
@@ -93,4 +95,33 @@ it('starts at once over a pid of long ago that is somebody else’s now', async 
   const before = Date.now();
   await start(folder);
   expect(Date.now() - before).toBeLessThan(10_000);
+});
+
+it('is found again when its starter was killed before it could note who it is', async () => {
+  const folder = newFolder();
+  const shop = await runShop(folder, { empty: true });
+  await shop.killServer();
+  const pid = pidOf(folder);
+  rmSync(join(folder, 'run', 'm.pid'));
+  await shop.startAgain();
+  expect(pidOf(folder)).toBe(pid);
+  await shop.stop();
+});
+
+it('starts while what a killed first start called still writes its files', async () => {
+  const folder = newFolder();
+  const left = join(folder, 'data.new-of-a-killed-start');
+  const orphan = spawn('sh', ['-c', `while :; do mkdir -p ${left}/sys; : > ${left}/sys/$(date +%N); done`]);
+  try {
+    await start(folder);
+    expect(readdirSync(folder)).toContain('data');
+  } finally {
+    orphan.kill('SIGKILL');
+  }
+  await running.pop()!.stop();
+  await new Promise((resolve) =>
+    (orphan.exitCode ?? orphan.signalCode) ? resolve(null) : orphan.once('exit', resolve),
+  );
+  await start(folder);
+  expect(readdirSync(folder).filter((name) => name.startsWith('data.new'))).toEqual([]);
 });

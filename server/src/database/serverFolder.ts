@@ -31,7 +31,6 @@ export interface ServerFolder {
   run: string;
   /** Where the socket is: in a folder that only the database's user may enter. */
   socket: string;
-  pidFile: string;
   errorLog: string;
   /** The database's user when we are root; null: ourselves. */
   asUser: string | null;
@@ -58,7 +57,6 @@ export function openFolder(folder: string): ServerFolder {
     data: join(path, 'data'),
     run,
     socket: join(socketFolder(path, asUser), 'm.sock'),
-    pidFile: join(run, 'm.pid'),
     errorLog: join(run, 'err.log'),
     asUser,
   };
@@ -110,15 +108,18 @@ function idsOf(user: string): number[] {
   return ['-u', '-g'].map((flag) => Number(execFileSync('id', [flag, user]).toString()));
 }
 
-/** Makes the database's files, beside and moved into place: a start that was killed leaves nothing half made. */
+/**
+ * Makes the database's files, beside and moved into place: a start that was killed leaves nothing half made. Each try
+ * has a folder of its own, as what a killed start called may still be writing into that of the last one.
+ */
 export function installOnce({ data, path, run, asUser }: ServerFolder, flags: readonly string[]): void {
+  sweepHalfMade(path);
   if (existsSync(join(data, 'mysql'))) return;
   if (existsSync(data))
     throw new StartError(
       `${data} is there and holds no database: move it away, or set JUNCTOR_DATA to another folder.`,
     );
-  const fresh = join(path, 'data.new');
-  rmSync(fresh, { recursive: true, force: true });
+  const fresh = join(path, `${halfMade}${randomBytes(6).toString('hex')}`);
   const own = [`--datadir=${fresh}`, `--tmpdir=${run}`, ...(asUser ? [`--user=${asUser}`] : [])];
   try {
     execFileSync(
@@ -132,6 +133,18 @@ export function installOnce({ data, path, run, asUser }: ServerFolder, flags: re
     );
   }
   renameSync(fresh, data);
+}
+
+const halfMade = 'data.new-';
+
+function sweepHalfMade(path: string): void {
+  for (const name of readdirSync(path).filter((one) => one.startsWith(halfMade))) {
+    try {
+      rmSync(join(path, name), { recursive: true, force: true, maxRetries: 3 });
+    } catch {
+      // Still written into: the next start takes it away.
+    }
+  }
 }
 
 /** What was noted at the last start; null when that is missing or damaged: the key is then made anew. */

@@ -1,13 +1,13 @@
 /** The process of a private database. */
 import { spawn } from 'node:child_process';
-import { existsSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { existsSync, readFileSync, readdirSync, statSync } from 'node:fs';
+import { join } from 'node:path';
 import type { ServerFolder, State } from './serverFolder';
 import { firstWords } from './serverFolder';
 import { StartError } from './StartError';
 
 /** Starts it. It has its own process group: Ctrl-C reaches only us, and we end it in order. */
 export function launch(folder: ServerFolder, state: State, flags: readonly string[]): number {
-  rmSync(folder.pidFile, { force: true });
   const child = spawn(
     'mariadbd',
     [
@@ -17,7 +17,7 @@ export function launch(folder: ServerFolder, state: State, flags: readonly strin
       '--bind-address=127.0.0.1',
       `--port=${state.port}`,
       `--socket=${folder.socket}`,
-      `--pid-file=${folder.pidFile}`,
+      `--pid-file=${join(folder.run, 'm.pid')}`,
       `--log-error=${folder.errorLog}`,
       `--tmpdir=${folder.run}`,
       `--init-file=${firstWords(folder, state)}`,
@@ -35,20 +35,17 @@ export function launch(folder: ServerFolder, state: State, flags: readonly strin
   return child.pid;
 }
 
-function dataFlag({ data }: ServerFolder): string {
+function dataFlag({ data }: Pick<ServerFolder, 'data'>): string {
   return `--datadir=${data}`;
 }
 
 /**
- * The process behind the pid file, if it is a database on this very folder: a copied folder is a second shop, and a pid
- * of long ago may be anybody's.
+ * The database that runs on this very folder: a copied folder is a second shop. It is looked for among all that run, as
+ * one whose starter was killed may not have written its pid file yet, and a pid of long ago may be anybody's.
  */
-export function runningOn(folder: ServerFolder): number | null {
-  if (!existsSync(folder.pidFile)) return null;
-  const pid = Number(readFileSync(folder.pidFile, 'utf8'));
-  return Number.isSafeInteger(pid) && pid > 0 && isAlive(pid) && argumentsOf(pid).includes(dataFlag(folder))
-    ? pid
-    : null;
+export function runningOn(folder: Pick<ServerFolder, 'data'>): number | null {
+  const pids = readdirSync('/proc').map(Number).filter(Number.isSafeInteger);
+  return pids.find((pid) => argumentsOf(pid).includes(dataFlag(folder)) && isAlive(pid)) ?? null;
 }
 
 function argumentsOf(pid: number): string[] {

@@ -1,9 +1,10 @@
 /** The shop as a process of its own, as ./start runs it: it can be killed and started again on the same data. */
 import type { ChildProcess } from 'node:child_process';
 import { spawn } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { realpathSync } from 'node:fs';
 import { join } from 'node:path';
 import { freePort } from '../database/privateServer';
+import { runningOn } from '../database/serverProcess';
 
 const project = join(import.meta.dirname, '..', '..', '..');
 
@@ -42,11 +43,8 @@ export async function runShop(folder: string, options: Kind = {}): Promise<Runni
 
 /** kill -9 of the database of a folder; nothing where it is not up yet, or down already. */
 export function killDatabaseOf(folder: string): void {
-  try {
-    process.kill(Number(readFileSync(join(folder, 'run', 'm.pid'), 'utf8')), 'SIGKILL');
-  } catch {
-    // There is none.
-  }
+  const pid = runningOn({ data: join(realpathSync(folder), 'data') });
+  if (pid !== null) process.kill(pid, 'SIGKILL');
 }
 
 /** The application as a process of its own, on whatever port is free; nobody waits for it. */
