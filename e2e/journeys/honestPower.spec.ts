@@ -131,3 +131,17 @@ test('first power with ten signs', async ({ page, shop }) => {
     await expect(page.getByRole('heading', { name: quad })).toBeHidden();
   });
 });
+
+test('a permit that has run out is asked for again, whatever the device’s clock says', async ({ page, shop }) => {
+  await page.clock.install();
+  await signIn(page, shop.url);
+  await workUntil(page, shop.url, quad, 'pack');
+  await takeUpCulvert(page, shop.url);
+  await toThePlug(page);
+  // From here on this device is ahead of the server.
+  await page.clock.fastForward('16:00');
+  await expect(sentence(page)).toHaveText('The permit has run out');
+  await expect(under(page)).toContainText('Leave the plug out');
+  await answer(page, 'Enter');
+  await expect(sentence(page)).toHaveText('Plug in through the limiter. Hand on the plug');
+});

@@ -1,5 +1,6 @@
 /** Requests to the server. A refusal carries the server's code, line, path and context. */
 import type { Refusal } from '@junctor/core';
+import { tellServerClock } from './serverClock';
 
 export class ApiError extends Error {
   override name = 'ApiError';
@@ -53,6 +54,7 @@ export async function request<T>(method: 'GET' | 'POST' | 'DELETE', path: string
   } catch {
     throw new OfflineError('no answer from the server');
   }
+  tellServerClock(response.headers.get('date'));
   const epoch = response.headers.get('junctor-epoch');
   if (epoch) epochHeard(epoch);
   if (response.status === 204) return undefined as T;

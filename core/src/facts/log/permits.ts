@@ -48,7 +48,7 @@ function isWithin({ record: permit }: NoteOf<'permit'>, record: QuadRecord, powe
     power.stage === wanted.stage &&
     power.limiterId === wanted.limiterId &&
     Math.abs(power.packV - wanted.packV) <= packDriftV &&
-    isInTime(permit, record)
+    wasInTime(permit, record)
   );
 }
 
@@ -56,18 +56,20 @@ function isWithin({ record: permit }: NoteOf<'permit'>, record: QuadRecord, powe
 const clockStepS = 5;
 
 /**
- * True while a permit has not run out. By the clock of the device that asked, which need not be right; a record of
- * another device by when it arrived.
+ * True where a power-up came before its permit ran out. By the clock of the device that asked, which need not be right;
+ * a record of another device by when it arrived.
  */
-export function isInTime(
-  permit: NoteOf<'permit'>['record'],
-  power: Pick<QuadRecord, 'deviceId' | 'doneAt' | 'arrivedAt'>,
-): boolean {
-  if (!permit.body.for) return true;
-  const { askedAt, forS } = permit.body.for;
-  const [from, to] = power.deviceId === permit.deviceId ? [askedAt, power.doneAt] : [permit.arrivedAt, power.arrivedAt];
-  // One that is not stored yet is not late yet.
-  if (from === null || to === null) return true;
-  const elapsedS = (Date.parse(to) - Date.parse(from)) / 1000;
-  return elapsedS >= -clockStepS && elapsedS <= forS;
+function wasInTime(permit: NoteOf<'permit'>['record'], power: QuadRecord): boolean {
+  if (power.deviceId !== permit.deviceId || !permit.body.for) return isInTime(permit, power.arrivedAt);
+  const elapsedS = secondsBetween(permit.body.for.askedAt, power.doneAt);
+  return elapsedS >= -clockStepS && elapsedS <= permit.body.for.forS;
+}
+
+/** True while a permit has not run out at a moment by the server's clock. One not stored yet is not late yet. */
+export function isInTime({ body, arrivedAt }: NoteOf<'permit'>['record'], now: string | null): boolean {
+  return !body.for || arrivedAt === null || now === null || secondsBetween(arrivedAt, now) <= body.for.forS;
+}
+
+function secondsBetween(from: string, to: string): number {
+  return (Date.parse(to) - Date.parse(from)) / 1000;
 }

@@ -7,6 +7,7 @@ import { request } from '../../../api/client';
 import { deviceId, newId } from '../../../api/device';
 import { allStored } from '../../../api/outbox';
 import { keys } from '../../../api/keys';
+import { serverNow } from '../../../api/serverClock';
 import type { Bench } from '../../../bench/provider/bench';
 
 export function useAskPermit({ job: { id: jobId, quadId } }: Pick<Bench, 'job'>) {
@@ -29,12 +30,12 @@ export function useAskPermit({ job: { id: jobId, quadId } }: Pick<Bench, 'job'>)
 
 const lookEveryMs = 5000;
 
-/** True once a permit has run out while it stood on the screen, by this device's clock. */
+/** True once a permit has run out while it stood on the screen, by the server's clock. */
 export function useRunOut(permit: ReturnType<typeof validPermit>): boolean {
-  const [now, setNow] = useState(() => new Date().toISOString());
+  const [now, setNow] = useState(serverNow);
   useEffect(() => {
-    const timer = setInterval(() => setNow(new Date().toISOString()), lookEveryMs);
+    const timer = setInterval(() => setNow(serverNow()), lookEveryMs);
     return () => clearInterval(timer);
   }, []);
-  return permit !== null && !isInTime(permit, { deviceId: deviceId(), doneAt: now, arrivedAt: now });
+  return permit !== null && !isInTime(permit, now);
 }

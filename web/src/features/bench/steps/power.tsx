@@ -103,7 +103,10 @@ function PowerScreen({ step }: { step: StepOf<'power'> }) {
       }}
       sentence={ended && !on ? <strong>The permit has run out</strong> : <Asked on={on} now={walk.now} signs={signs} />}
       under={
-        step.blockedReason ?? 'No tone where one is due, heat or smell: off at once. Propellers are off, eyes covered.'
+        step.blockedReason ??
+        (ended && !on
+          ? 'Leave the plug out. It held for a quarter of an hour; ask again, and it is looked at anew'
+          : 'No tone where one is due, heat or smell: off at once. Propellers are off, eyes covered.')
       }
       crossing={
         <>
