@@ -1,28 +1,36 @@
 /**
- * The practice list of printed labels, board by board, and how print goes wrong. Shares nothing with the label reader.
+ * The practice lists of printed labels, board by board, plain ones and ones that only their company explains, and how
+ * print goes wrong. Shares nothing with the label reader.
  */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { PartKind } from '@junctor/core';
 import Papa from 'papaparse';
 
+interface PracticeLabel {
+  printed: string;
+  means: string;
+  row?: string;
+}
+
 export interface PracticeBoard {
   board: string;
   kind: PartKind;
-  /** `means` as "tx 1", "supply 3.3", "ground"; empty: nobody can know. */
-  labels: readonly { printed: string; means: string }[];
+  /** `means` as "tx 1", "supply 3.3", "ground"; empty: nobody can know, or nothing that wires are put to. */
+  labels: readonly PracticeLabel[];
 }
 
-export function practiceBoards(): PracticeBoard[] {
-  const text = readFileSync(join(import.meta.dirname, 'practice.csv'), 'utf8');
-  const { data } = Papa.parse<{ board: string; kind: PartKind; printed: string; means: string }>(text, {
+/** @param file `practice.csv`, or `practiceCompany.csv` for the difficult ones. */
+export function practiceBoards(file: string): PracticeBoard[] {
+  const text = readFileSync(join(import.meta.dirname, file), 'utf8');
+  const { data } = Papa.parse<PracticeLabel & Pick<PracticeBoard, 'board' | 'kind'>>(text, {
     header: true,
     skipEmptyLines: true,
   });
-  const boards = new Map<string, PracticeBoard & { labels: { printed: string; means: string }[] }>();
-  for (const { board, kind, printed, means } of data) {
+  const boards = new Map<string, PracticeBoard & { labels: PracticeLabel[] }>();
+  for (const { board, kind, ...label } of data) {
     if (!boards.has(board)) boards.set(board, { board, kind, labels: [] });
-    boards.get(board)!.labels.push({ printed, means });
+    boards.get(board)!.labels.push(label);
   }
   return [...boards.values()];
 }

@@ -6,7 +6,7 @@ import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { practiceBoards, worn } from '../cases/practiceLabels';
 
-const boards = practiceBoards();
+const boards = [...practiceBoards('practice.csv'), ...practiceBoards('practiceCompany.csv')];
 const edges = ['bottom', 'top', 'left', 'right'] as const;
 
 /** The labels dealt out along the four edges, ten a row at most. */

@@ -52,6 +52,8 @@ export interface DraftPad {
   atMm: XY;
   sizeMm: readonly [number, number];
   side: Side;
+  /** Of its row; null: placed by hand. */
+  edge: Edge | null;
   connector: string | null;
 }
 
@@ -64,11 +66,12 @@ export function draftPads({ rows, placed, widthMm, heightMm }: BoardDraft): Draf
     row.labels.map((printed, place) => ({
       printed,
       side: row.side,
+      edge: row.edge,
       connector: row.connector,
       ...placeInRow(row, place, widthMm, heightMm),
     })),
   );
-  const byHand = placed.map((pad) => ({ ...pad, connector: null }));
+  const byHand = placed.map((pad) => ({ ...pad, edge: null, connector: null }));
   return [...fromRows, ...byHand].map((pad, index) => ({ ...pad, index }));
 }
 

@@ -22,7 +22,12 @@ export function draftModel(draft: BoardDraft): Drafted {
   const places = draftPads(draft);
   const readings = readLabels(
     draft.kind,
-    places.map(({ printed }) => printed),
+    places.map(({ printed, connector, sizeMm, side, edge }) => ({
+      printed,
+      row: connector ?? `${side} ${edge ?? ''}`,
+      connector: connector !== null,
+      sizeMm,
+    })),
   );
   const names = new Map<string, number>();
   const pads = places.map((pad, index): DraftedPad => {
@@ -112,21 +117,24 @@ function freeName(
 
 function nodeOf(meaning: Meaning | null): string | null {
   if (!meaning) return null;
-  const { is, index, volts } = meaning;
+  const { is, index, volts, toV, dir } = meaning;
   if (is === 'ground') return 'GND';
   if (is === 'battery') return 'VB';
-  if (is === 'supply') return `V${String(volts).replace('.', '')}`;
+  if (is === 'supply') return `V${[volts, ...(toV === undefined ? [] : [toV])].join('TO').replaceAll('.', '')}`;
+  if (is === 'lights' && dir === 'gives') return `LIGHTSOUT${index ?? ''}`;
   if (is === 'usb supply') return 'V5USB';
   return `${is.toUpperCase().replace(/ \+/, 'P').replace(/ -/, 'M').replace(/ /g, '')}${index ?? ''}`;
 }
 
 function rolesOf(meaning: Meaning | null, draft: BoardDraft): Role[] {
   if (!meaning) return [];
-  const dir = givers.has(draft.kind) ? 'gives' : 'takes';
+  const dir = meaning.dir ?? (givers.has(draft.kind) && meaning.toV === undefined ? 'gives' : 'takes');
   const around = (volts: number): Range =>
     dir === 'gives' ? [volts * 0.95, volts * 1.05] : [volts * 0.9, volts * 1.1];
   if (meaning.is === 'ground') return [{ is: 'ground' }];
   if (meaning.is === 'battery') return [{ is: 'supply', dir: 'takes', volts: [...draft.batteryV] }];
+  if (meaning.is === 'supply' && meaning.toV !== undefined)
+    return [{ is: 'supply', dir, volts: [meaning.volts ?? 5, meaning.toV] }];
   if (meaning.is === 'supply') return [{ is: 'supply', dir, volts: around(meaning.volts ?? 5) }];
   if (meaning.is === 'usb supply') return [{ is: 'supply', dir: 'gives', volts: [4.4, 5.25] }];
   const shape = portShape(meaning, draft.kind);
@@ -136,7 +144,7 @@ function rolesOf(meaning: Meaning | null, draft: BoardDraft): Role[] {
 function withstand(meaning: Meaning | null, draft: BoardDraft): Range {
   if (meaning?.is === 'ground') return [-0.3, 0.3];
   if (meaning?.is === 'battery' || meaning?.is.startsWith('phase')) return [-1, draft.batteryV[1] + 4];
-  if (meaning?.is === 'supply') return [-0.3, Math.max(3.6, (meaning.volts ?? 5) * 1.15)];
+  if (meaning?.is === 'supply') return [-0.3, Math.max(3.6, (meaning.toV ?? meaning.volts ?? 5) * 1.15)];
   return [-0.3, meaning && /buzzer|usb supply|motor/.test(meaning.is) ? 5.5 : 3.6];
 }
 

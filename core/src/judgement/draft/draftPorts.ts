@@ -34,7 +34,7 @@ interface PortShape {
 }
 
 /** The port and pin a meaning stands for, or null for supplies and the like. */
-export function portShape({ is, index }: Meaning, kind: PartKind): PortShape | null {
+export function portShape({ is, index, dir }: Meaning, kind: PartKind): PortShape | null {
   const number = index ?? '';
   const master = kind === 'controller' || kind === 'single board' || kind === 'light controller';
   switch (is) {
@@ -44,7 +44,7 @@ export function portShape({ is, index }: Meaning, kind: PartKind): PortShape | n
       return { id: `UART${number}`, kind: 'serial', way: 'both', pin: 'rx', levelV: 3.3 };
     case 'inverted':
       return {
-        id: 'INVERTED',
+        id: `INVERTED${number}`,
         kind: 'serial',
         way: master ? 'takes' : 'gives',
         pin: master ? 'rx' : 'tx',
@@ -54,9 +54,9 @@ export function portShape({ is, index }: Meaning, kind: PartKind): PortShape | n
     case 'pulse':
       return { id: 'PULSE', kind: 'serial', way: master ? 'takes' : 'gives', pin: master ? 'rx' : 'tx', levelV: 3.3 };
     case 'telemetry':
-      return { id: 'TELEMETRY', kind: 'serial', way: 'gives', pin: 'tx', levelV: 3.3, inversion: 'inverted' };
+      return { id: `TELEMETRY${number}`, kind: 'serial', way: 'gives', pin: 'tx', levelV: 3.3, inversion: 'inverted' };
     case 'control':
-      return { id: 'CONTROL', kind: 'serial', way: 'takes', pin: 'rx', levelV: 3.3 };
+      return { id: `CONTROL${number}`, kind: 'serial', way: 'takes', pin: 'rx', levelV: 3.3 };
     case 'motor':
       return kind === 'esc'
         ? { id: `SIG${number || 1}`, kind: 'motorSignal', way: 'takes', pin: 'in', levelV: 3.3 }
@@ -81,9 +81,9 @@ export function portShape({ is, index }: Meaning, kind: PartKind): PortShape | n
         levelV: 5,
       };
     case 'camera in':
-      return { id: 'CAMERA', kind: 'video', way: 'takes', pin: 'in', levelV: 1 };
+      return { id: `CAMERA${number}`, kind: 'video', way: 'takes', pin: 'in', levelV: 1 };
     case 'video out':
-      return { id: 'VIDEO', kind: 'video', way: 'gives', pin: 'out', levelV: 1 };
+      return { id: `VIDEO${number}`, kind: 'video', way: 'gives', pin: 'out', levelV: 1 };
     case 'buzzer +':
     case 'buzzer -':
       return {
@@ -95,16 +95,16 @@ export function portShape({ is, index }: Meaning, kind: PartKind): PortShape | n
       };
     case 'lights':
       return {
-        id: `LIGHTS${number}`,
+        id: `LIGHTS${dir === 'gives' ? 'OUT' : ''}${number}`,
         kind: 'lights',
-        way: kind === 'lights' ? 'takes' : 'gives',
-        pin: kind === 'lights' ? 'in' : 'out',
+        way: kind === 'lights' && dir !== 'gives' ? 'takes' : 'gives',
+        pin: kind === 'lights' && dir !== 'gives' ? 'in' : 'out',
         levelV: 3.3,
       };
     case 'current':
     case 'signal strength':
       return {
-        id: is === 'current' ? 'CURRENT' : 'STRENGTH',
+        id: `${is === 'current' ? 'CURRENT' : 'STRENGTH'}${number}`,
         kind: 'sense',
         way: master ? 'takes' : 'gives',
         pin: master ? 'in' : 'out',
@@ -112,7 +112,7 @@ export function portShape({ is, index }: Meaning, kind: PartKind): PortShape | n
       };
     case 'esc telemetry':
       return {
-        id: 'ESCDATA',
+        id: `ESCDATA${number}`,
         kind: 'escData',
         way: master ? 'takes' : 'gives',
         pin: master ? 'rx' : 'tx',
@@ -120,12 +120,12 @@ export function portShape({ is, index }: Meaning, kind: PartKind): PortShape | n
       };
     case 'sda':
     case 'scl':
-      return { id: 'I2C', kind: 'i2c', way: 'both', pin: is, levelV: 3.3 };
+      return { id: `I2C${number}`, kind: 'i2c', way: 'both', pin: is, levelV: 3.3 };
     case 'usb +':
     case 'usb -':
       return { id: 'USB', kind: 'usb', way: 'both', pin: is === 'usb +' ? 'plus' : 'minus', levelV: 3.3 };
     case 'aerial':
-      return { id: 'AERIAL', kind: 'aerial', way: 'gives', pin: 'out', levelV: 0 };
+      return { id: `AERIAL${number}`, kind: 'aerial', way: 'gives', pin: 'out', levelV: 0 };
     default:
       return null;
   }

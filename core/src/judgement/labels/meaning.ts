@@ -31,14 +31,19 @@ export type PadFunction =
   | 'debug'
   | 'pulse'
   | 'switch'
+  | 'enable'
   | 'aerial';
 
 export interface Meaning {
   is: PadFunction;
   /** Port, motor or switch number; null where there is only one. */
   index: number | null;
-  /** Of a regulated rail. */
+  /** Of a regulated rail, or the least that it takes. */
   volts: number | null;
+  /** The most that it takes, where a range is printed. */
+  toV?: number;
+  /** Where the print says it, or a person: what comes in or goes out there. */
+  dir?: 'takes' | 'gives';
 }
 
 export function meaning(is: PadFunction, index: number | null = null, volts: number | null = null): Meaning {
@@ -77,18 +82,20 @@ const words: Readonly<Record<PadFunction, string>> = {
   debug: 'debug',
   pulse: 'pulse-train input',
   switch: 'switched output',
+  enable: 'enable',
   aerial: 'antenna',
 };
 
-/** In a technician's words: "transmit, port 3", "5 V". */
-export function meaningWords({ is, index, volts }: Meaning): string {
-  if (is === 'supply') return `${volts} V`;
-  if (index === null) return words[is];
+/** In a technician's words: "transmit, port 3", "5 V", "takes 7 to 26 V". */
+export function meaningWords({ is, index, volts, toV, dir }: Meaning): string {
+  const way = dir ? `, which it ${dir}` : '';
+  if (is === 'supply') return toV === undefined ? `${volts} V${way}` : `takes ${volts} to ${toV} V`;
+  if (index === null) return `${words[is]}${way}`;
   if (is === 'tx' || is === 'rx' || is === 'inverted') return `${words[is]}, port ${index}`;
-  return `${words[is]} ${index}`;
+  return `${words[is]} ${index}${way}`;
 }
 
 /** Two meanings that are one for the wiring. */
 export function sameMeaning(a: Meaning, b: Meaning): boolean {
-  return a.is === b.is && a.index === b.index && a.volts === b.volts;
+  return a.is === b.is && a.index === b.index && a.volts === b.volts && a.toV === b.toV && a.dir === b.dir;
 }

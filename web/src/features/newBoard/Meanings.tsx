@@ -1,6 +1,6 @@
 /** What each label means: sure ones stand, competing ones are asked one by one, by key. */
 import type { BoardDraft, Drafted, Meaning } from '@junctor/core';
-import { meaningWords, readLabels } from '@junctor/core';
+import { capital, meaningWords, readLabels } from '@junctor/core';
 import { useEffect, useState } from 'react';
 import type { FormEvent } from 'react';
 import styled from 'styled-components';
@@ -95,6 +95,7 @@ export function Meanings({ draft, drafted, onRing, onChange, onDone }: MeaningsP
             Pad {asked.index + 1}, printed <Plate>{asked.printed}</Plate>, {neighbours(drafted, asked.index)}: what is
             it? <small>{left} to say</small>
           </Words>
+          {asked.reading.why && <small>{capital(asked.reading.why)}</small>}
           {typing ? (
             <Other draft={draft} onSay={say} />
           ) : (
