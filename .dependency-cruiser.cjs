@@ -97,7 +97,7 @@ module.exports = {
     forbid(
       'oracles import only types',
       { path: '^proof/src/oracles/' },
-      { path: '^(?!proof/)', dependencyTypesNot: ['type-only', 'npm'] },
+      { path: '^(?!proof/)', dependencyTypesNot: ['type-only', 'npm', 'core'] },
     ),
     forbid(
       'core needs only ml-matrix',

@@ -2,4 +2,4 @@
 export type { Template } from './shipped';
 export { shippedModels, shippedTemplate, shippedTemplates } from './shipped';
 export type { Limiter } from './tools';
-export { shippedMeter, shippedTools } from './tools';
+export { shippedMeter, shippedMeters, shippedTools } from './tools';

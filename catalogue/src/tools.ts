@@ -1,6 +1,6 @@
 /**
- * Tools that ship with every shop as starting values: a typical meter's card and three limiters. The shop's own
- * prevail.
+ * Tools that ship with every shop as starting values: the cards of three typical meters and three limiters. The shop's
+ * own prevail.
  */
 import type { Meter } from '@junctor/core';
 
@@ -20,14 +20,54 @@ export const shippedMeter: Omit<Meter, 'id' | 'name'> = {
   beepsOnReverse: true,
   toneHz: 2400,
   spread: 0.2,
+  modes: {
+    ohms: { limitV: 1, limitA: 0.0004, seriesOhms: null },
+    diode: { limitV: 3, limitA: 0.001, seriesOhms: null },
+  },
 };
+
+/** The other two sorts that lie on benches: a current into its limit, and a weak source with a high threshold. */
+export const shippedMeters: readonly (Omit<Meter, 'id'> & { name: string })[] = [
+  { name: 'Bench meter, typical card', ...shippedMeter },
+  {
+    name: 'Bench meter, constant current',
+    limitV: 2.8,
+    limitA: 0.0009,
+    seriesOhms: null,
+    beepBelowOhms: 50,
+    stopsAboveOhms: 70,
+    answerMs: 100,
+    shortestToneMs: 60,
+    beepsOnReverse: false,
+    toneHz: 2700,
+    spread: 0.15,
+    modes: {
+      ohms: { limitV: 0.6, limitA: 0.0003, seriesOhms: null },
+      diode: { limitV: 2.8, limitA: 0.0009, seriesOhms: null },
+    },
+  },
+  {
+    name: 'Pocket meter, weak source',
+    limitV: 0.45,
+    limitA: 0.0002,
+    seriesOhms: 2250,
+    beepBelowOhms: 150,
+    stopsAboveOhms: 220,
+    answerMs: 250,
+    shortestToneMs: 200,
+    beepsOnReverse: true,
+    toneHz: 2000,
+    spread: 0.25,
+    modes: { diode: { limitV: 1.5, limitA: 0.0006, seriesOhms: 2500 } },
+  },
+];
 
 export const shippedTools: readonly {
   kind: 'meter' | 'limiter';
   name: string;
   doc: Omit<Meter, 'id' | 'name'> | Limiter;
 }[] = [
-  { kind: 'meter', name: 'Bench meter, typical card', doc: shippedMeter },
+  ...shippedMeters.map(({ name, ...doc }) => ({ kind: 'meter' as const, name, doc })),
   { kind: 'limiter', name: 'Electronic breaker, 2\u00a0A', doc: { is: 'breaker', tripA: 2, afterMs: 5, ohms: 0.05 } },
   {
     kind: 'limiter',

@@ -8,6 +8,7 @@ export { wholeHistories } from './benchmarks/histories';
 export { labels } from './benchmarks/labels';
 export type { Measurement } from './benchmarks/measurement';
 export { atMost, none } from './benchmarks/measurement';
+export { meter } from './benchmarks/meter';
 export { models } from './benchmarks/models';
 export { pace } from './benchmarks/pace';
 export { planner } from './benchmarks/planner';

@@ -43,6 +43,11 @@ export function liesByArrow(kind: PartKind): boolean {
   return isController(kind) || isEsc(kind);
 }
 
+/** Has nothing in it that lives on a supply, like a capacitor. */
+export function isPassive({ elements }: Pick<PartModel, 'elements'>): boolean {
+  return elements.length > 0 && elements.every(({ is }) => is === 'capacitor' || is === 'resistor' || is === 'winding');
+}
+
 /** Somewhere a wire can be put: no lead of the part itself, and no bare metal. */
 function canLand({ form }: Pick<Terminal, 'form'>): boolean {
   return form !== 'tail' && form !== 'metal';

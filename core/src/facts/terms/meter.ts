@@ -1,13 +1,17 @@
 /** What a meter is. */
 import type { Id } from './names';
 
-/** A meter's card. `seriesOhms` null: a constant-current source of `limitA`, capped at `limitV`. */
-export interface Meter {
-  id: Id;
-  name: string;
+/** What drives the probes. `seriesOhms` null: a constant current of `limitA`, up to `limitV`. */
+export interface MeterSource {
   limitV: number;
   limitA: number;
   seriesOhms: number | null;
+}
+
+/** A meter's card. Its own source is that of the tone. */
+export interface Meter extends MeterSource {
+  id: Id;
+  name: string;
   beepBelowOhms: number;
   stopsAboveOhms: number;
   answerMs: number;
@@ -16,4 +20,10 @@ export interface Meter {
   toneHz: number | null;
   /** Relative spread of threshold and source, for example 0.2. */
   spread: number;
+  /** The sources of other modes; one that is not named is the tone's. */
+  modes?: { readonly ohms?: MeterSource; readonly diode?: MeterSource };
+}
+
+export function sourceOf(meter: Meter, mode: 'tone' | 'ohms' | 'diode'): MeterSource {
+  return (mode === 'tone' ? undefined : meter.modes?.[mode]) ?? meter;
 }

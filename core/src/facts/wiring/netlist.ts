@@ -4,6 +4,7 @@
  */
 import type { ConnectorRef, Landing, Mate } from '../assembly/build';
 import { terminalOf } from '../catalogue/catalogue';
+import { shortBelowOhms } from '../catalogue/conductors';
 import type { TerminalRef, WireId } from '../terms/names';
 import { splitRef, terminalRef } from '../terms/names';
 import type { Assembly } from '../assembly/assembly';
@@ -66,7 +67,9 @@ function pointsOf(assembly: Assembly, side: ConnectorRef): (string | null)[] {
   return (connector?.pins ?? []).map((pin) => conductorOf(assembly, terminalRef(side.slot, pin)));
 }
 
-/** The netlist of a build. A terminal that nothing is joined to is a net of its own. */
+/**
+ * The netlist of a build, with what was found touching. A terminal that nothing is joined to is a net of its own.
+ */
 export const netlist = remembered(joinAll);
 
 function joinAll(assembly: Assembly): Netlist {
@@ -90,6 +93,10 @@ function joinAll(assembly: Assembly): Netlist {
   }
   for (const mate of Object.values(assembly.build.mates)) {
     for (const { a, b } of matedPoints(assembly, mate)) join(a, b);
+  }
+  for (const { a, b, ohms } of assembly.build.contacts) {
+    const [one, other] = [conductorOf(assembly, a), conductorOf(assembly, b)];
+    if (one && other && ohms < shortBelowOhms) join(one, other);
   }
   return collect(assembly, find);
 }

@@ -2,6 +2,7 @@
  * The continuity list of a build, in the order of work: anchors first, main leads both ways, then everything else
  * so that each net has sounded before silence on it is asked. Which touches; never what they must read.
  */
+import { sound } from '../../facts/wiring/sound';
 import { landedOn } from '../../facts/assembly/build';
 import type { Terminal } from '../../facts/catalogue/partModel';
 import { isMotor } from '../../facts/catalogue/kinds';
@@ -116,7 +117,7 @@ function tellable(
   touches: readonly ListedTouch[],
   assembly: Assembly,
 ): { told: readonly ListedTouch[]; untold: [TerminalRef, TerminalRef][] } {
-  const circuit = compile(assembly);
+  const circuit = compile(sound(assembly));
   if (!circuit.branches.some(({ element }) => element.is === 'unknown switch')) return { told: touches, untold: [] };
   const isUntold = ({ touch, reason }: ListedTouch) =>
     !isOfMainLeads(reason) && expectIn(circuit, touch, { meter: referenceMeter }).from === 'none';

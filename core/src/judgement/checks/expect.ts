@@ -1,9 +1,11 @@
 /**
  * What a meter must show between two terminals of a build that is switched off, computed from the wiring and
  * the insides of the parts. No expected reading is written down anywhere.
- * Parts spread: capacitors +-20 %, the meter by its card; the charge left by earlier touches may have leaked away.
+ * Parts spread: capacitors, resistors, junctions, the meter by its card; the charge left by earlier touches may have
+ * leaked away.
  */
 import type { Circuit } from '../../physics/circuit/compile';
+import { sound } from '../../facts/wiring/sound';
 import { compile } from '../../physics/circuit/compile';
 import { conductingPath } from '../../physics/circuit/path';
 import type { PortCircuit } from '../../physics/circuit/reduce';
@@ -13,12 +15,18 @@ import type { Range } from '../../facts/terms/names';
 import type { Expectation, Touch } from '../../facts/log/reading';
 import type { Length } from '../../facts/terms/toneLength';
 import type { Site } from '../../facts/terms/site';
-import type { Meter } from '../../facts/terms/meter';
+import type { Meter, MeterSource } from '../../facts/terms/meter';
+import { sourceOf } from '../../facts/terms/meter';
 import { classesBetween, lengthClass, watchS } from '../../facts/terms/toneLength';
 import type { Assembly } from '../../facts/assembly/assembly';
 
-/** Relative spread of capacitors around their print. */
+/** Relative spread of capacitors around their print, and of resistors and loads inside parts. */
 const capacitorSpread = 0.2;
+const resistorSpread = 0.3;
+/** Junctions of one sheet differ by so much from part to part and with the room. */
+const diodeSpreadV = 0.06;
+/** Wires, contacts and windings: what these measure is known. */
+const copperBelowOhms = 5;
 /** Below this a resistance is a conductor to a continuity tone; the lowest threshold of any meter is 10 ohm. */
 const conductorBelowOhms = 0.5;
 /** Left-over volts that a reading may not be taken on. */
@@ -38,7 +46,7 @@ export interface ExpectOptions {
 
 /** The expectation for one touch. @throws {RangeError} If a terminal is not in the build. */
 export function expect(assembly: Assembly, touch: Touch, options: ExpectOptions): Expectation {
-  return expectIn(compile(assembly), touch, options);
+  return expectIn(compile(sound(assembly)), touch, options);
 }
 
 /** The same for a circuit that is compiled already. */
@@ -76,61 +84,63 @@ function respond(
   options: ExpectOptions,
 ): { passes: Length[]; band: Range | null; chargeAfterV: Record<string, number> } {
   const { meter, chargeV = {}, pauseS = 0, heldS = 0 } = options;
+  const mode = touch.mode === 'volts' ? 'tone' : touch.mode;
   const start = relax(port, chargeV, pauseS);
-  const nominal = touchResponse(port, meter, start, { heldS, watchS: touch.mode === 'tone' ? watchS : 0 });
-  if (touch.mode === 'diode') {
-    return {
-      passes: [],
-      band: [nominal.settledV - diodeBandV, nominal.settledV + diodeBandV],
-      chargeAfterV: nominal.chargeAfterV,
-    };
-  }
-  if (touch.mode === 'ohms') {
-    const ohms = portOhms(meter, nominal.settledV);
-    return {
-      passes: [],
-      band: [ohms * (1 - meter.spread), ohms * (1 + meter.spread)],
-      chargeAfterV: nominal.chargeAfterV,
-    };
+  const nominal = touchResponse(port, meter, start, { heldS, watchS: mode === 'tone' ? watchS : 0, mode });
+  const { chargeAfterV } = nominal;
+  if (mode !== 'tone') {
+    const settled = [-1, 1].map(
+      (way) => touchResponse(spreadBy(port, way), meter, {}, { heldS: 0, watchS: 0, mode }).settledV,
+    );
+    const [low, high] = [Math.min(...settled), Math.max(...settled)];
+    if (mode === 'diode') return { passes: [], band: [low - diodeBandV, high + diodeBandV], chargeAfterV };
+    const source = sourceOf(meter, mode);
+    const band: Range = [portOhms(source, low) * (1 - meter.spread), portOhms(source, high) * (1 + meter.spread)];
+    return { passes: [], band, chargeAfterV };
   }
   const shortestS = Math.max(meter.shortestToneMs, 1) / 1000;
-  const shortest = touchResponse(
-    scaled(port, 1 - capacitorSpread),
-    withThreshold(meter, 1 - meter.spread),
-    {},
-    { heldS: 0, watchS },
-  );
+  const heardFor = (way: -1 | 1, charge: Readonly<Record<string, number>>) =>
+    touchResponse(spreadBy(port, -way), withThreshold(meter, 1 + way * meter.spread), charge, { heldS: 0, watchS });
   // The charge of earlier touches may be there whole, or gone: it lengthens one tone and shortens another.
   const charges = port.branches.some(({ id }) => chargeV[id]) ? [chargeV, {}] : [{}];
-  const longest = charges.map((charge) =>
-    touchResponse(scaled(port, 1 + capacitorSpread), withThreshold(meter, 1 + meter.spread), charge, {
-      heldS: 0,
-      watchS,
-    }),
-  );
   // A tone shorter than the meter's answer may stay unheard altogether.
-  const tones = [shortest, nominal, ...longest].map(({ toneS }) => toneS);
+  const tones = [heardFor(-1, {}), nominal, ...charges.map((charge) => heardFor(1, charge))].map(({ toneS }) => toneS);
   const low = Math.min(...tones);
   const heard = low < meter.answerMs / 1000 ? 0 : low;
   const high = Math.max(...tones);
   return {
     passes: classesBetween(lengthClass(heard, shortestS), lengthClass(high, shortestS)),
     band: null,
-    chargeAfterV: nominal.chargeAfterV,
+    chargeAfterV,
   };
 }
 
-function portOhms(meter: Meter, settledV: number): number {
-  if (meter.seriesOhms === null) return settledV / meter.limitA;
-  return (settledV * meter.seriesOhms) / (meter.limitV - settledV);
+/** Shown for what is open: a meter that has reached its limit counts no further. */
+const mostOhms = 1e8;
+
+function portOhms({ seriesOhms, limitA, limitV }: MeterSource, settledV: number): number {
+  if (seriesOhms === null) return settledV / limitA;
+  return Math.min(mostOhms, (settledV * seriesOhms) / Math.max(limitV - settledV, 1e-9));
 }
 
-function scaled(port: PortCircuit, factor: number): PortCircuit {
-  const branches = port.branches.map((branch) =>
-    branch.element.is === 'capacitor'
-      ? { ...branch, element: { ...branch.element, farads: branch.element.farads * factor } }
-      : branch,
-  );
+/**
+ * The circuit with every part of it at one end of its spread.
+ * @param way 1: all that holds a current back is greater, and what takes charge is smaller; -1: the other way.
+ */
+function spreadBy(port: PortCircuit, way: number): PortCircuit {
+  const branches = port.branches.map((branch): PortCircuit['branches'][number] => {
+    const { element } = branch;
+    switch (element.is) {
+      case 'capacitor':
+        return { ...branch, element: { ...element, farads: element.farads * (1 - way * capacitorSpread) } };
+      case 'diode':
+        return { ...branch, element: { ...element, forwardV: element.forwardV + way * diodeSpreadV } };
+      case 'resistor':
+        return element.ohms < copperBelowOhms
+          ? branch
+          : { ...branch, element: { ...element, ohms: element.ohms * (1 + way * resistorSpread) } };
+    }
+  });
   return { ...port, branches };
 }
 

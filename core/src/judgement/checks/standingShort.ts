@@ -9,6 +9,7 @@ import { notesOf } from '../../facts/log/notesOf';
 import type { Reading } from '../../facts/log/reading';
 import { mainLeads } from '../../facts/wiring/mainLeads';
 import { netlist } from '../../facts/wiring/netlist';
+import { sound } from '../../facts/wiring/sound';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { restLimitV } from './expect';
 
@@ -43,7 +44,7 @@ export function isAcrossMains({ black, red }: Reading['touch'], assembly: Assemb
   const leads = mainLeads(assembly);
   if (!leads) return false;
   if (black === leads.plus ? red === leads.minus : black === leads.minus && red === leads.plus) return true;
-  const nets = netlist(assembly);
+  const nets = netlist(sound(assembly));
   const [plus, minus] = [nets.netOf(leads.plus), nets.netOf(leads.minus)];
   const [one, other] = [nets.netOf(black), nets.netOf(red)];
   return one !== other && [one, other].includes(plus) && [one, other].includes(minus);

@@ -37,7 +37,8 @@ export interface Rule {
 export interface RuleView {
   assembly: Assembly;
   links: readonly Link[];
-  /** Empty to full volts of the packs that will be used. */
+  /** Cells of the packs that will be used, and their volts, empty to full. */
+  cells: Range;
   packV: Range;
   nets: Netlist;
   tree: SupplyTree;
@@ -63,6 +64,7 @@ export function makeRuleView(assembly: Assembly, links: readonly Link[], cells: 
   return {
     assembly,
     links,
+    cells,
     packV,
     nets,
     tree,

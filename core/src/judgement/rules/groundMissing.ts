@@ -6,6 +6,7 @@ import type { Netlist } from '../../facts/wiring/netlist';
 import { netlist } from '../../facts/wiring/netlist';
 import type { Rule, RuleView } from './finding';
 import { finding, spoken } from './finding';
+import { isPassive } from '../../facts/catalogue/kinds';
 import { hasRole } from '../../facts/catalogue/roles';
 import { mainLeads } from '../../facts/wiring/mainLeads';
 import { assemble } from '../../facts/assembly/assembly';
@@ -35,7 +36,13 @@ export const groundMissing: Rule = {
         .filter((terminal) => hasRole(terminal, 'ground') && terminal.form !== 'metal')
         .map(({ id }) => terminalRef(slot, id));
       const [feed, own] = [feeds[0], grounds[0]];
-      if (!feed || !own || grounds.some((ref) => bare.netOf(ref) === bare.netOf(leads.minus))) return [];
+      if (
+        !feed ||
+        !own ||
+        isPassive(view.assembly.model(slot)!) ||
+        grounds.some((ref) => bare.netOf(ref) === bare.netOf(leads.minus))
+      )
+        return [];
       const volts = Math.max(...view.sources.get(view.nets.netOf(feed)!)!.map((source) => source.volts[1]));
       const shell = grounds.some((ref) => view.nets.netOf(ref) === view.nets.netOf(leads.minus));
       const how = shell

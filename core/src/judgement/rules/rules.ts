@@ -1,11 +1,14 @@
 /** All rules, in the order in which they are told when equally grave. */
+import { aerialMissing } from './aerialMissing';
 import { capacitorLegs } from './capacitorLegs';
 import { capacitorMargin } from './capacitorMargin';
+import { capacitorPlace } from './capacitorPlace';
 import { compassPullUps } from './compassPullUps';
 import { direction } from './direction';
 import type { Rule } from './finding';
 import { gauge } from './gauge';
 import { groundMissing } from './groundMissing';
+import { groundThroughPlug } from './groundThroughPlug';
 import { halfWired } from './halfWired';
 import { inversion } from './inversion';
 import { linkOpen } from './linkOpen';
@@ -13,11 +16,14 @@ import { motorPhases } from './motorPhases';
 import { motorTurns } from './motorTurns';
 import { noMotorSignal } from './noMotorSignal';
 import { noSupply } from './noSupply';
+import { notSwitchedOn } from './notSwitchedOn';
 import { onePerPort } from './onePerPort';
 import { padFull } from './padFull';
 import { plugContact } from './plugContact';
+import { plugForced } from './plugForced';
 import { polarity } from './polarity';
 import { portTaken } from './portTaken';
+import { powerGround } from './powerGround';
 import { regulatorLoad } from './regulatorLoad';
 import { signalLevel } from './signalLevel';
 import { splitPort } from './splitPort';
@@ -25,6 +31,7 @@ import { straightThrough } from './straightThrough';
 import { suppliesJoined } from './suppliesJoined';
 import { supplyOutOfRange } from './supplyOutOfRange';
 import { tooManyVolts } from './tooManyVolts';
+import { touching } from './touching';
 import { twoDrivers } from './twoDrivers';
 import { unusedConductor } from './unusedConductor';
 import { videoGround } from './videoGround';
@@ -36,8 +43,12 @@ export const rules: readonly Rule[] = [
   polarity,
   tooManyVolts,
   supplyOutOfRange,
+  touching,
   noSupply,
+  notSwitchedOn,
+  powerGround,
   groundMissing,
+  groundThroughPlug,
   suppliesJoined,
   straightThrough,
   wrongKindOfPad,
@@ -59,6 +70,9 @@ export const rules: readonly Rule[] = [
   wireTooThick,
   gauge,
   plugContact,
+  plugForced,
+  aerialMissing,
+  capacitorPlace,
   capacitorMargin,
   capacitorLegs,
   signalLevel,

@@ -1,4 +1,5 @@
 /** What feeds or pushes volts onto which net: the battery, regulators inside parts, USB, signal pins, motor phases. */
+import { throughDiodes } from '../../physics/loads/throughDiodes';
 import type { SupplyTree } from '../../physics/loads/supplyTree';
 import type { Range, Slot, TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
@@ -12,6 +13,8 @@ export interface NetSource {
   volts: Range;
   /** Lowest volts without the spread of the regulator. */
   nominalV: number;
+  /** It comes through a diode, and so gives way to any other. */
+  diode?: true;
 }
 
 /** A pin or phase that can push this many volts. */
@@ -45,8 +48,14 @@ export function sourcesOf(assembly: Assembly, nets: Netlist, tree: SupplyTree): 
     }
     // An adapter that passes USB on through a diode gives way to any other supply.
     const diode = model.elements.some((element) => element.is === 'diode' && element.cathode === gives?.node);
-    if (model.kind === 'adapter' && !diode && gives && given?.is === 'supply')
-      add(terminalRef(slot, gives.id), { slot, from: 'USB', volts: given.volts, nominalV: given.volts[0] });
+    if (model.kind === 'adapter' && gives && given?.is === 'supply')
+      add(terminalRef(slot, gives.id), {
+        slot,
+        from: 'USB',
+        volts: given.volts,
+        nominalV: given.volts[0],
+        ...(diode ? { diode: true as const } : {}),
+      });
     for (const element of model.elements) {
       if (element.is !== 'regulator') continue;
       const terminal = model.terminals.find((terminal) => terminal.node === element.output);
@@ -61,6 +70,18 @@ export function sourcesOf(assembly: Assembly, nets: Netlist, tree: SupplyTree): 
         nominalV: volts[0],
       });
     }
+  }
+  const byId = new Map([...sources.keys()].map((net) => [net.id, net]));
+  const behind = throughDiodes(assembly, nets, (id) => byId.has(id));
+  for (const [to, { from, dropV }] of behind) {
+    const net = nets.nets.find(({ id }) => id === to) ?? null;
+    for (const { volts, nominalV, ...source } of sources.get(byId.get(from)!) ?? [])
+      append(sources, net, {
+        ...source,
+        volts: [Math.max(0, volts[0] - dropV), volts[1]],
+        nominalV: Math.max(0, nominalV - dropV),
+        diode: true,
+      });
   }
   return sources;
 }

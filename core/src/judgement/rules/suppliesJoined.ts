@@ -12,7 +12,7 @@ export const suppliesJoined: Rule = {
   why: 'Two regulators on one rail fight: the stronger feeds the weaker backwards. With separate ESCs use one 5 V output and take the other red wires out.',
   judge: (view) =>
     view.joined.flatMap((net) => {
-      const sources = (view.sources.get(net) ?? []).filter(({ from }) => from !== 'battery');
+      const sources = (view.sources.get(net) ?? []).filter(({ from, diode }) => from !== 'battery' && !diode);
       const [first, second] = sources;
       if (!first || !second) return [];
       const print = (volts: number) => volts / (1 + regulatorSpread);

@@ -14,7 +14,10 @@ export const supplyOutOfRange: Rule = {
         const takes = view.terminal(ref).roles.find((role) => role.is === 'supply' && role.dir === 'takes');
         if (takes?.is !== 'supply') return [];
         const { withstandV } = view.terminal(ref);
-        const low = sources.find((source) => source.volts[1] <= withstandV[1] && source.volts[0] < takes.volts[0]);
+        // What comes through a diode gives way to whatever else is there.
+        const direct = sources.filter(({ diode }) => !diode);
+        const holding = direct.length > 0 ? direct : sources;
+        const low = holding.find((source) => source.volts[1] <= withstandV[1] && source.volts[0] < takes.volts[0]);
         if (low) {
           const message = `${spoken(view, ref)} wants at least ${takes.volts[0]} V; ${low.slot} (${low.from}) gives ${low.volts[0].toFixed(1)} V at its lowest.`;
           // Nominal it would do: only the regulator's own spread is against it.

@@ -12,7 +12,10 @@ export const twoDrivers: Rule = {
   judge: (view) =>
     view.joined.flatMap((net) => {
       const ports = portsOn(view, net).filter(({ port }) => port.kind !== 'motorPhase' && port.kind !== 'aerial');
-      const drivers = ports.filter(({ pin }) => outputs.includes(pin));
+      // Telemetry of several ESCs shares one input by design, and half-duplex lines take turns.
+      const drivers = ports.filter(
+        ({ pin, port }) => outputs.includes(pin) && port.kind !== 'escData' && !port.halfDuplex,
+      );
       const second = drivers.find(({ slot }) => slot !== drivers[0]!.slot);
       const input = ports.find(({ pin }) => inputs.includes(pin));
       if (!second || !input) return [];

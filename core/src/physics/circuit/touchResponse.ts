@@ -8,6 +8,7 @@ import type { PortCircuit } from './reduce';
 import type { CapacitorAs, Drive } from './solve';
 import { solvePort } from './solve';
 import type { Meter } from '../../facts/terms/meter';
+import { sourceOf } from '../../facts/terms/meter';
 
 interface TouchResponse {
   /** How long the meter sounds from the moment of touch, in seconds; Infinity when it never stops. */
@@ -21,20 +22,13 @@ interface TouchResponse {
 const shortestStepS = 1e-5;
 const errorV = 3e-3;
 
-/** The meter as a source; a constant-current meter is a source of its limit volts once that is reached. */
-function drives(meter: Meter): { drive: Drive; thresholdV: number; stopV: number } {
-  const { seriesOhms, limitV, limitA, beepBelowOhms, stopsAboveOhms } = meter;
-  if (seriesOhms !== null) {
-    const at = (ohms: number) => (limitV * ohms) / (seriesOhms + ohms);
-    return { drive: { volts: limitV, ohms: seriesOhms }, thresholdV: at(beepBelowOhms), stopV: at(stopsAboveOhms) };
-  }
-  // A current is a high voltage behind a high resistance; the limit is applied where the response is read.
-  const highV = limitV * 1000;
-  return {
-    drive: { volts: highV, ohms: highV / limitA },
-    thresholdV: limitA * beepBelowOhms,
-    stopV: limitA * stopsAboveOhms,
-  };
+/** The meter as a source in a mode, and the volts at which it begins and ceases to sound. */
+function drives(meter: Meter, mode: 'tone' | 'ohms' | 'diode'): { drive: Drive; thresholdV: number; stopV: number } {
+  const { beepBelowOhms, stopsAboveOhms } = meter;
+  const { seriesOhms, limitV, limitA } = sourceOf(meter, mode);
+  const at = (ohms: number) => (seriesOhms === null ? limitA * ohms : (limitV * ohms) / (seriesOhms + ohms));
+  const drive = seriesOhms === null ? { amps: limitA, limitV } : { volts: limitV, ohms: seriesOhms };
+  return { drive, thresholdV: at(beepBelowOhms), stopV: at(stopsAboveOhms) };
 }
 
 /**
@@ -45,12 +39,12 @@ export function touchResponse(
   circuit: PortCircuit,
   meter: Meter,
   chargeV: Readonly<Record<string, number>>,
-  { heldS, watchS }: { heldS: number; watchS: number },
+  { heldS, watchS, mode = 'tone' }: { heldS: number; watchS: number; mode?: 'tone' | 'ohms' | 'diode' },
 ): TouchResponse {
-  const { drive, thresholdV, stopV } = drives(meter);
+  const { drive, thresholdV, stopV } = drives(meter, mode);
   if (circuit.red === circuit.black) return { toneS: Infinity, settledV: 0, chargeAfterV: { ...chargeV } };
   const open = solvePort(circuit, drive, () => null);
-  const settledV = Math.min(open.portV, meter.limitV);
+  const settledV = Math.min(open.portV, sourceOf(meter, mode).limitV);
   const capacitors = circuit.branches.filter(({ element }) => element.is === 'capacitor');
   const startCharge = Object.fromEntries(capacitors.map(({ id }) => [id, chargeV[id] ?? 0]));
   const sounds = (portV: number, limit: number) => portV < limit && (meter.beepsOnReverse || portV > -limit);

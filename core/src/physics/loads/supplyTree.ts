@@ -9,6 +9,7 @@ import type { Range, Slot } from '../../facts/terms/names';
 import { packVolts } from '../../facts/terms/names';
 import { netlist } from '../../facts/wiring/netlist';
 import type { PowerStage } from '../../facts/terms/powerStage';
+import { throughDiodes } from './throughDiodes';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { remembered } from '../../facts/assembly/assembly';
 import { isHighValue } from '../../facts/catalogue/kinds';
@@ -114,6 +115,10 @@ function treeAt(assembly: Assembly, cells: Range, stage: PowerStage): SupplyTree
   if (battery) feeder.set(battery, 'battery');
   for (const { id, from, to } of regulators) if (from !== to && !feeder.has(to)) feeder.set(to, id);
 
+  const behind = throughDiodes(assembly, nets, (net) => feeder.has(net));
+  const fedFrom = (net: string) => behind.get(net)?.from ?? net;
+  for (const one of regulators) one.from = fedFrom(one.from);
+  for (const one of loads) one.on = fedFrom(one.on);
   const rails = new Map<string, Rail>();
   const make = (
     { id, net, regulator }: { id: string; net: string; regulator: (typeof regulators)[number] | null },
