@@ -74,8 +74,8 @@ export class TrueMeter {
     if (from === to) return 'does not stop';
     const own = this.hangsTogether([from, to]);
     const { limitV, seriesOhms, beepBelowOhms, stopsAboveOhms, shortestToneMs } = this.meter;
-    if (seriesOhms === null) throw new RangeError('only a meter with a voltage source is simulated');
-    const at = (ohms: number) => (limitV * ohms) / (seriesOhms + ohms);
+    const at = (ohms: number) =>
+      seriesOhms === null ? this.meter.limitA * ohms : (limitV * ohms) / (seriesOhms + ohms);
     const [beepV, stopV] = [at(beepBelowOhms), at(stopsAboveOhms)];
     const probes = { from, to };
     const settledV = this.voltsOf(own, probes, Infinity).get(to) ?? 0;
@@ -154,8 +154,26 @@ export class TrueMeter {
     return [...own].filter(({ a, b }) => a !== b);
   }
 
-  /** Volts against black after one implicit step; Infinity: once everything has settled. */
-  private voltsOf(own: readonly Branch[], { from, to }: Probes, stepS: number): Map<string, number> {
+  /**
+   * Volts against black after one implicit step; Infinity: once everything has settled. A constant current that would
+   * drive them over the meter's limit is the limit behind next to nothing.
+   */
+  private voltsOf(own: readonly Branch[], probes: Probes, stepS: number): Map<string, number> {
+    const { limitV, limitA, seriesOhms } = this.meter;
+    if (seriesOhms !== null)
+      return this.drivenBy({ siemens: 1 / seriesOhms, amperes: limitV / seriesOhms }, own, probes, stepS);
+    const free = this.drivenBy({ siemens: 0, amperes: limitA }, own, probes, stepS);
+    return (free.get(probes.to) ?? 0) <= limitV
+      ? free
+      : this.drivenBy({ siemens: 10, amperes: 10 * limitV }, own, probes, stepS);
+  }
+
+  private drivenBy(
+    source: { siemens: number; amperes: number },
+    own: readonly Branch[],
+    { from, to }: Probes,
+    stepS: number,
+  ): Map<string, number> {
     const names = [...new Set([to, ...own.flatMap(({ a, b }) => [a, b])])].filter((name) => name !== from);
     const index = new Map(names.map((name, place) => [name, place]));
     let volts = new Float64Array(names.length);
@@ -177,7 +195,7 @@ export class TrueMeter {
         }
       };
       for (let place = 0; place < names.length; place++) left.set(place, place, 1e-9);
-      stamp(to, from, 1 / this.meter.seriesOhms!, this.meter.limitV / this.meter.seriesOhms!);
+      stamp(to, from, source.siemens, source.amperes);
       for (const branch of own) {
         const across = v(branch.a) - v(branch.b);
         if (branch.is === 'resistor') stamp(branch.a, branch.b, 1 / branch.ohms, 0);

@@ -261,6 +261,10 @@ export const partModel = Joi.object({
     polePairs: Joi.number().integer().min(1).max(50).optional(),
     limitErpm: Joi.number().positive().max(5e6).optional(),
   }).optional(),
+  motorCurrent: Joi.object({
+    typicalA: Joi.number().positive().max(1000),
+    peakA: Joi.number().positive().max(1000),
+  }).optional(),
   cells: Joi.object({
     series: Joi.number().integer().min(1).max(14),
     capacityAh: Joi.number().positive().max(200),

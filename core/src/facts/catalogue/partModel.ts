@@ -53,6 +53,11 @@ export interface PartModel {
    * minute.
    */
   speed?: { kv?: number; polePairs?: number; limitErpm?: number };
+  /**
+   * For a motor: what it draws in flight, and at full throttle. For what drives motors: what one channel bears without
+   * end, and for seconds.
+   */
+  motorCurrent?: { typicalA: number; peakA: number };
   /** For a motor built for one turning sense, told by the colour of its leads; others turn either way. */
   turns?: 'clockwise' | 'anticlockwise';
   /** For a pack: cells in series and what it holds. */

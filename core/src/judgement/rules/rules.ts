@@ -12,6 +12,7 @@ import { groundThroughPlug } from './groundThroughPlug';
 import { halfWired } from './halfWired';
 import { inversion } from './inversion';
 import { linkOpen } from './linkOpen';
+import { motorCurrent } from './motorCurrent';
 import { motorPhases } from './motorPhases';
 import { motorTurns } from './motorTurns';
 import { noMotorSignal } from './noMotorSignal';
@@ -62,6 +63,7 @@ export const rules: readonly Rule[] = [
   noMotorSignal,
   motorPhases,
   motorTurns,
+  motorCurrent,
   compassPullUps,
   videoGround,
   portTaken,
