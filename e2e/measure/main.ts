@@ -17,6 +17,7 @@ import {
   tones,
   unseen,
   wholeHistories,
+  wrongFamilies,
 } from '@junctor/proof';
 import { firstLoad } from './firstLoad';
 import { access } from './access';
@@ -32,6 +33,7 @@ import { stores } from './stores';
 const long = process.argv.includes('--long');
 const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   rules,
+  'families of wrong wiring': wrongFamilies,
   'unseen wirings': unseen,
   remedies,
   planner,

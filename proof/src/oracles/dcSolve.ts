@@ -32,7 +32,11 @@ const pinOhms = 100;
 const leakSiemens = 1e-9;
 
 /** Which point of copper everything is on. */
-export function conductors(build: Build, catalogue: Catalogue): (slot: string, node: string) => string {
+export function conductors(
+  build: Build,
+  catalogue: Catalogue,
+  touching: Build['contacts'] = [],
+): (slot: string, node: string) => string {
   const edges = new Map<string, string[]>();
   const join = (a: string | null, b: string | null) => {
     if (!a || !b) return;
@@ -67,6 +71,7 @@ export function conductors(build: Build, catalogue: Catalogue): (slot: string, n
     const [left, right] = [points(a), points(b)];
     left.forEach((point, index) => join(point, right[(mirrored ? right.length - 1 - index : index) + shift] ?? null));
   }
+  for (const { a, b, ohms } of touching) if (ohms < 20) join(node(a), node(b));
   const found = new Map<string, string>();
   return (slot, inner) => {
     const start = `${slot}:${inner}`;
@@ -81,7 +86,7 @@ export function conductors(build: Build, catalogue: Catalogue): (slot: string, n
 
 /** The build with a pack of so many volts plugged in and all motor phases driven high or low. */
 export function powerUp(build: Build, catalogue: Catalogue, packV: number, phases: 'high' | 'low'): Powered {
-  const point = conductors(build, catalogue);
+  const point = conductors(build, catalogue, build.contacts);
   const parts = Object.entries(build.slots).map(([slot, fitted]) => ({ slot, model: catalogue.model(fitted) }));
   const lead = parts.find(({ model }) => model.kind === 'battery lead');
   const reference = lead ? point(lead.slot, lead.model.terminals.find(isGround)!.node) : '';

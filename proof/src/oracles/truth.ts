@@ -5,6 +5,7 @@
 import type { Build, Catalogue, Link, PartModel, Port } from '@junctor/core';
 import type { Powered } from './dcSolve';
 import { groundNode, powerUp } from './dcSolve';
+import { motorsThroughSignal, overcurrent } from './motorCurrents';
 
 export type Truth = 'kill' | 'stop' | 'fine';
 
@@ -34,7 +35,14 @@ export function truth(one: Case, original: Build): Outcome {
     harm(one, powerUp(one.build, one.catalogue, fullV, phases)),
   );
   const harmed = states.find(({ is }) => is === 'kill') ?? states.find(({ is }) => is === 'stop');
+  if (harmed?.is === 'kill') return harmed;
+  const through = motorsThroughSignal(one.build, one.catalogue);
+  if (through) return { is: 'kill', because: `the motors of ${through} return through a signal lead` };
   if (harmed) return harmed;
+  const forced = forcedPlug(one);
+  if (forced) return { is: 'stop', because: `${forced} is forced on` };
+  const hot = overcurrent(one.build, one.catalogue);
+  if (hot) return { is: 'stop', because: hot };
   const fedBefore = fed(original, one.catalogue, powerUp(original, one.catalogue, emptyV, 'low'));
   const empty = powerUp(one.build, one.catalogue, emptyV, 'low');
   const fedNow = fed(one.build, one.catalogue, empty);
@@ -99,7 +107,8 @@ function harm({ build, catalogue }: Case, power: Powered): Outcome {
     const feedV = Math.max(0, ...supplies.map(({ node }) => power.volts(slot, node)));
     const reversed = supplies.find(({ node }) => power.grounded(slot, node) && base > 0.5);
     if (reversed) return kill(`${slot} is fed backwards`);
-    if (ground && !power.grounded(slot, ground)) {
+    const lives = model.elements.some(({ is }) => is === 'load' || is === 'regulator');
+    if (ground && lives && !power.grounded(slot, ground)) {
       if (feedV > harmlessV) return kill(`${slot} floats at ${base.toFixed(1)} V`);
       if (feedV > 1) worst = { is: 'stop', because: `${slot} has no return` };
       continue;
@@ -123,12 +132,27 @@ function harm({ build, catalogue }: Case, power: Powered): Outcome {
   return worst;
 }
 
+/** A plug whose two sides have not the same distance from contact to contact. */
+function forcedPlug({ build, catalogue }: Case): string | null {
+  const pitch = (side: Build['mates'][string]['a']) =>
+    'housing' in side
+      ? build.housings[side.housing]?.pitchMm
+      : catalogue.model(build.slots[side.slot]!).connectors.find(({ id }) => id === side.connector)?.pitchMm;
+  const found = Object.entries(build.mates).find(([, { a, b }]) => {
+    const [one, other] = [pitch(a), pitch(b)];
+    return one !== undefined && other !== undefined && Math.abs(one - other) > 0.05;
+  });
+  return found?.[0] ?? null;
+}
+
 /** Slots whose every supply that gets volts gets enough. */
 function fed(build: Build, catalogue: Catalogue, power: Powered): Set<string> {
   return new Set(
     Object.entries(build.slots)
       .filter(([slot, fitted]) => {
         const model = catalogue.model(fitted);
+        // A capacitor lives on nothing.
+        if (model.kind === 'capacitor') return true;
         const ground = groundNode(model);
         const base = ground ? power.volts(slot, ground) : 0;
         return model.terminals.some((terminal) =>

@@ -2,6 +2,7 @@
  * Physical checks of a part's inside: nodes that are there, rails that are fed, capacitors that stand their rail, no
  * regulator loop.
  */
+import { checkOwnSupply } from './checkOwnSupply';
 import { shortBelowOhms } from './conductors';
 import type { ModelMistake } from './mistake';
 import { mistake } from './mistake';
@@ -15,6 +16,7 @@ export function checkElements(model: PartModel): ModelMistake[] {
     ...regulators(model),
     ...groundOf(model),
     ...shorts(model),
+    ...checkOwnSupply(model),
   ];
 }
 

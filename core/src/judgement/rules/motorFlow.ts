@@ -1,12 +1,14 @@
 /**
  * How the current of what drives the motors divides over the wires and contacts between it and the pack, on plus and on
- * minus. What lies side by side between the same two conductors shares it.
+ * minus. What lies side by side between the same two conductors shares it by its copper.
  */
 import type { Slot, TerminalRef, WireId } from '../../facts/terms/names';
 import { splitRef, terminalRef } from '../../facts/terms/names';
 import { hasRole } from '../../facts/catalogue/roles';
 import { mainLeads } from '../../facts/wiring/mainLeads';
 import { matedPoints, pointOf } from '../../facts/wiring/netlist';
+import { contactOhms, jointOhms, wireOhms } from '../../physics/circuit/compile';
+import { lengthMmOf } from '../../physics/geometry/wireLength';
 import type { RuleView } from './finding';
 
 export interface Flow {
@@ -22,6 +24,7 @@ export interface Flow {
 interface Edge extends Omit<Flow, 'amps'> {
   a: string;
   b: string;
+  siemens: number;
 }
 
 /** @param drawnA What each part that drives motors takes from the pack. */
@@ -46,7 +49,8 @@ export function motorFlow(view: RuleView, drawnA: ReadonlyMap<Slot, number>): Fl
       const lost = ends.filter(
         ({ points }) => points.some((point) => whole.has(point)) && !points.some((point) => left.has(point)),
       );
-      const amps = lost.reduce((sum, end) => sum + end.amps, 0) / beside.length;
+      const share = edge.siemens / beside.reduce((sum, other) => sum + other.siemens, 0);
+      const amps = share * lost.reduce((sum, end) => sum + end.amps, 0);
       return amps > 0 ? [{ wire: edge.wire, ref: edge.ref, contactA: edge.contactA, amps }] : [];
     });
   });
@@ -65,7 +69,8 @@ function edgesOf({ assembly }: RuleView): Edge[] {
   const wires = Object.values(assembly.build.wires).flatMap((wire): Edge[] => {
     const [a, b] = wire.ends.map(({ at }) => pointOf(assembly, at));
     const ref = wire.ends.flatMap(({ at }) => (at.on === 'terminal' ? [at.ref] : []))[0];
-    return a && b && ref ? [{ a, b, wire: wire.id, ref, contactA: null }] : [];
+    const siemens = 1 / (wireOhms(wire.awg, lengthMmOf(wire)) + jointOhms);
+    return a && b && ref ? [{ a, b, siemens, wire: wire.id, ref, contactA: null }] : [];
   });
   const contacts = Object.values(assembly.build.mates).flatMap((mate) =>
     matedPoints(assembly, mate).flatMap(({ a, b, position }): Edge[] => {
@@ -73,7 +78,8 @@ function edgesOf({ assembly }: RuleView): Edge[] {
       const connector = side && 'slot' in side ? assembly.connector(side.slot, side.connector) : null;
       const pin = connector?.pins[position - 1];
       if (!side || !('slot' in side) || !connector || !pin) return [];
-      return [{ a, b, wire: null, ref: terminalRef(side.slot, pin), contactA: connector.ampsPerPin }];
+      const siemens = 1 / contactOhms;
+      return [{ a, b, siemens, wire: null, ref: terminalRef(side.slot, pin), contactA: connector.ampsPerPin }];
     }),
   );
   return [...wires, ...contacts].filter(({ ref }) => assembly.model(splitRef(ref).slot) !== null);

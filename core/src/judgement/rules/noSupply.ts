@@ -1,4 +1,5 @@
 /** A part that is wired, but whose supply goes nowhere. */
+import { isPassive } from '../../facts/catalogue/kinds';
 import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { Rule } from './finding';
 import { finding, spoken } from './finding';
@@ -22,7 +23,7 @@ export const noSupply: Rule = {
       const takes = model.terminals.filter(({ roles }) =>
         roles.some((role) => role.is === 'supply' && role.dir === 'takes'),
       );
-      if (!wired.has(slot) || takes.length === 0) return [];
+      if (!wired.has(slot) || takes.length === 0 || isPassive(model)) return [];
       const refs = takes.map(({ id }) => terminalRef(slot, id));
       if (refs.some((ref) => view.sources.has(view.nets.netOf(ref)!))) return [];
       const message = `${slot} gets no supply: nothing that gives volts is on ${spoken(view, refs[0]!)}.`;

@@ -1,6 +1,8 @@
 /** A rail that something must switch on first, and what hangs on it. */
 import { fliesOnIt } from '../../facts/catalogue/kinds';
 import { terminalRef } from '../../facts/terms/names';
+import type { Slot } from '../../facts/terms/names';
+import type { Rail } from '../../physics/loads/supplyTree';
 import { railWords } from '../../physics/loads/supplyTree';
 import type { Finding, Rule, RuleView } from './finding';
 import { finding } from './finding';
@@ -17,7 +19,7 @@ export const notSwitchedOn: Rule = {
       const element = model?.elements.find(({ id }) => `${slot}/${id}` === rail.id);
       if (!slot || !model || element?.is !== 'regulator' || element.enable === 'always') return [];
       const terminal = model.terminals.find(({ node }) => node === element.output);
-      const fedParts = [...new Set(rail.draws.map((draw) => draw.slot))].filter((part) => part !== slot);
+      const fedParts = [...fedBy(view, rail)].filter((part) => part !== slot);
       if (!terminal || fedParts.length === 0) return [];
       const words = railWords(rail, view.tree.rails);
       const at = [terminalRef(slot, terminal.id)];
@@ -36,6 +38,15 @@ export const notSwitchedOn: Rule = {
           );
     }),
 };
+
+/** The parts that hang on a rail, by their loads or by regulators of their own. */
+function fedBy(view: RuleView, rail: Rail): ReadonlySet<Slot> {
+  const below = view.tree.rails.filter(({ parent }) => parent === rail.id);
+  return new Set([
+    ...rail.draws.map(({ slot }) => slot),
+    ...below.flatMap((child) => (child.slot ? [child.slot, ...fedBy(view, child)] : [])),
+  ]);
+}
 
 /** Something that gives volts is on the enable conductor: another part, or a supply. */
 function isDriven(view: RuleView, slot: string, node: string): boolean {

@@ -17,7 +17,9 @@ export const regulatorLoad: Rule = {
       const model = view.assembly.model(rail.slot)!;
       const element = model.elements.find(({ id }) => `${rail.slot}/${id}` === rail.id);
       const terminal =
-        element?.is === 'regulator' ? model.terminals.find(({ node }) => node === element.output) : undefined;
+        element?.is === 'regulator'
+          ? [element.output, element.input].flatMap((end) => model.terminals.find(({ node }) => node === end) ?? [])[0]
+          : undefined;
       if (!terminal) return [];
       const ref = terminalRef(rail.slot, terminal.id);
       const found = (severity: 'stop' | 'warn', message: string) => [

@@ -26,6 +26,7 @@ import { polarity } from './polarity';
 import { portTaken } from './portTaken';
 import { powerGround } from './powerGround';
 import { regulatorLoad } from './regulatorLoad';
+import { signalGround } from './signalGround';
 import { signalLevel } from './signalLevel';
 import { splitPort } from './splitPort';
 import { straightThrough } from './straightThrough';
@@ -50,6 +51,7 @@ export const rules: readonly Rule[] = [
   powerGround,
   groundMissing,
   groundThroughPlug,
+  signalGround,
   suppliesJoined,
   straightThrough,
   wrongKindOfPad,

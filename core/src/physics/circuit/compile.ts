@@ -36,8 +36,8 @@ export interface Circuit {
 }
 
 /** Typical soldered, crimped and mated contacts; experience values. */
-const jointOhms = 0.001;
-const contactOhms = 0.01;
+export const jointOhms = 0.001;
+export const contactOhms = 0.01;
 /** A regulator's pass element seen backwards: current and inner resistance of its body diode. */
 const backDiode = { atA: 0.001, seriesOhms: 1 };
 
