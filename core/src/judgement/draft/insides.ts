@@ -7,6 +7,8 @@ import { firstOfNode } from '../../facts/catalogue/conductors';
 import type { Element, Terminal } from '../../facts/catalogue/partModel';
 
 const fails = ['open', 'short'] as const;
+/** What a regulator wants at its input for its full output. */
+const fullOutputFactor = 1.25;
 
 /**
  * @param unknown Nodes that nobody knows: they may or may not be joined to ground, so that no reading on them is
@@ -19,6 +21,13 @@ export function insides(terminals: readonly Terminal[], unknown: readonly string
   const battery = rails.find(({ node }) => node === 'VB') ?? null;
   const given = rails.filter(({ dir, node }) => dir === 'gives' && node !== 'VB');
   const source = battery ?? rails.find(({ dir }) => dir === 'takes') ?? null;
+  // The logic hangs on the lowest rail that carries it at the least that comes in.
+  const [forLogic] = rails
+    .filter(
+      ({ volts, node, dir }) =>
+        volts > 3.6 && node !== 'VB' && (dir === 'takes' || volts * fullOutputFactor <= (source?.leastV ?? 0)),
+    )
+    .sort((a, b) => a.volts - b.volts);
   const logic =
     rails.find(({ volts }) => volts === 3.3)?.node ?? (rails.some(({ volts }) => volts > 3.6) ? 'LOGIC' : null);
   return [
@@ -35,7 +44,7 @@ export function insides(terminals: readonly Terminal[], unknown: readonly string
             ...regulator(
               'REG-LOGIC',
               {
-                input: rails.find(({ volts, node }) => volts > 3.6 && node !== 'VB')?.node ?? source.node,
+                input: (forLogic ?? source).node,
                 output: logic,
               },
               3.3,
@@ -43,7 +52,7 @@ export function insides(terminals: readonly Terminal[], unknown: readonly string
             ),
             kindOf: 'linear' as const,
             efficiency: 0.66,
-            minInV: 3.8,
+            minInV: Math.min(3.8, (forLogic ?? source).leastV),
           },
         ]
       : []),
@@ -82,11 +91,26 @@ export function insides(terminals: readonly Terminal[], unknown: readonly string
   ];
 }
 
-function railsOf(terminals: readonly Terminal[]): { node: string; dir: 'gives' | 'takes'; volts: number }[] {
+interface DraftRail {
+  node: string;
+  dir: 'gives' | 'takes';
+  volts: number;
+  /** The least that it may stand at. */
+  leastV: number;
+}
+
+function railsOf(terminals: readonly Terminal[]): DraftRail[] {
   const found = terminals.flatMap(({ node, roles }) =>
     roles.flatMap((role) =>
       role.is === 'supply'
-        ? [{ node, dir: role.dir, volts: role.dir === 'gives' ? (role.volts[0] + role.volts[1]) / 2 : role.volts[1] }]
+        ? [
+            {
+              node,
+              dir: role.dir,
+              leastV: role.volts[0],
+              volts: role.dir === 'gives' ? (role.volts[0] + role.volts[1]) / 2 : role.volts[1],
+            },
+          ]
         : [],
     ),
   );
@@ -111,7 +135,7 @@ function regulator(
     ground: 'GND',
     enable: 'always',
     outV,
-    minInV: outV * 1.25,
+    minInV: outV * fullOutputFactor,
     limitA: 1.5,
     stillAirA: 1,
     efficiency: 0.85,
