@@ -53,7 +53,7 @@ export function spiceTouch(build: Build, catalogue: Catalogue, probe: SpiceProbe
   const floating = [...new Set(names.values())]
     .filter((node) => node !== '0')
     .map((node) => `Rg${node} ${node} 0 1e10`);
-  const deck = ['touch', ...numbered, ...floating, '.model IDEAL D(IS=1e-9 N=0.05)', kelvin, ...analysis, '.end', ''];
+  const deck = ['touch', ...numbered, ...floating, '.model IDEAL D(IS=1e-9 N=0.01)', kelvin, ...analysis, '.end', ''];
   return run(deck.join('\n'), probe.tone ? /^result\s*=\s*([-+.\deE]+)/m : /^0\s+([-+.\deE]+)/m);
 }
 

@@ -1,5 +1,6 @@
 /** A transmitter without its aerial destroys its output stage, or is not heard. */
 import { isTransmitter } from '../../facts/catalogue/kinds';
+import { terminalRef } from '../../facts/terms/names';
 import type { Rule } from './finding';
 import { finding, pinOf, portsOn, spoken } from './finding';
 
@@ -11,7 +12,9 @@ export const aerialMissing: Rule = {
   judge: (view) =>
     Object.keys(view.assembly.build.slots).flatMap((slot) => {
       const model = view.assembly.model(slot)!;
-      if (!isTransmitter(model.kind)) return [];
+      const isFed = model.terminals.some(({ id }) => view.sources.has(view.nets.netOf(terminalRef(slot, id))!));
+      // One that gets no supply, left in or not wired yet, sends nothing.
+      if (!isTransmitter(model.kind) || !isFed) return [];
       return model.ports
         .filter(({ kind, way }) => kind === 'aerial' && way === 'gives')
         .flatMap(({ id }) => {

@@ -1,6 +1,6 @@
 /** A part whose only ground comes through another part's plug loses it the moment that plug is pulled. */
 import type { Slot } from '../../facts/terms/names';
-import { terminalRef } from '../../facts/terms/names';
+import { splitRef, terminalRef } from '../../facts/terms/names';
 import { assemble } from '../../facts/assembly/assembly';
 import { hasRole } from '../../facts/catalogue/roles';
 import { mainLeads } from '../../facts/wiring/mainLeads';
@@ -14,7 +14,9 @@ export const groundThroughPlug: Rule = {
   why: 'Each part wants a ground that stays with its supply. One that comes round through a third part is gone when that part is unplugged, and the current takes the signal wires.',
   judge: (view) =>
     Object.entries(view.assembly.build.mates).flatMap(([id, mate]) => {
-      const owners = [mate.a, mate.b].flatMap((side) => ('slot' in side ? [side.slot] : partsOn(view, side.housing)));
+      const owners = [
+        ...new Set([mate.a, mate.b].flatMap((side) => ('slot' in side ? [side.slot] : partsOn(view, side.housing)))),
+      ];
       return losingGround(view, id)
         .filter((slot) => !owners.includes(slot))
         .map((slot) => {
@@ -26,14 +28,25 @@ export const groundThroughPlug: Rule = {
     }),
 };
 
-/** The parts at the other ends of a housing's wires. */
+/** The parts at the other ends of a housing's wires, also behind a housing of their own. */
 function partsOn({ assembly }: RuleView, housing: string): Slot[] {
-  const wires = Object.values(assembly.build.wires).filter(({ ends }) =>
-    ends.some(({ at }) => at.on === 'cavity' && at.housing === housing),
-  );
+  const { wires, mates } = assembly.build;
+  const behind = (other: string) =>
+    Object.values(mates).flatMap(({ a, b }) => {
+      const sides = [a, b];
+      return sides.some((side) => 'housing' in side && side.housing === other)
+        ? sides.flatMap((side) => ('slot' in side ? [side.slot] : []))
+        : [];
+    });
+  const ends = Object.values(wires)
+    .filter((wire) => wire.ends.some(({ at }) => at.on === 'cavity' && at.housing === housing))
+    .flatMap((wire) => wire.ends.map(({ at }) => at));
   return [
     ...new Set(
-      wires.flatMap(({ ends }) => ends.flatMap(({ at }) => (at.on === 'terminal' ? [at.ref.split('.')[0]!] : []))),
+      ends.flatMap((at) => {
+        if (at.on === 'terminal') return [splitRef(at.ref).slot];
+        return at.on === 'cavity' && at.housing !== housing ? behind(at.housing) : [];
+      }),
     ),
   ];
 }

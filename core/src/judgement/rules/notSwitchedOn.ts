@@ -29,7 +29,7 @@ export const notSwitchedOn: Rule = {
       if (element.enable !== 'software')
         return isDriven(view, slot, element.enable)
           ? []
-          : said(`${words} stays off: nothing is on its enable pad, and ${fedParts.join(', ')} hang on it.`);
+          : said(`${words} stays off: nothing is on its enable pad, and on it hang ${fedParts.join(', ')}.`);
       const before = fedParts.filter((part) => fliesOnIt(view.assembly.model(part)!.kind));
       return before.length === 0
         ? []
