@@ -131,7 +131,8 @@ test('a new board from its labels', async ({ page, shop }) => {
     await choose(page, 'controller FC', 'Whinchat');
     await page.getByRole('button', { name: 'Open the job' }).focus();
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('heading', { level: 1 })).toContainText('what it came in for');
+    // The wiring is planned first.
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('what it came in for', { timeout: 30_000 });
     await press(page, 'Enter');
     await enterUntil(page, /Whinchat 36 flight controller on the table/);
     await answer(page, '9');
