@@ -41,10 +41,7 @@ export const shippedMeters: readonly (Omit<Meter, 'id'> & { name: string })[] = 
     beepsOnReverse: false,
     toneHz: 2700,
     spread: 0.15,
-    modes: {
-      ohms: { limitV: 0.6, limitA: 0.0003, seriesOhms: null },
-      diode: { limitV: 2.8, limitA: 0.0009, seriesOhms: null },
-    },
+    modes: { ohms: { limitV: 0.6, limitA: 0.0003, seriesOhms: null } },
   },
   {
     name: 'Pocket meter, weak source',

@@ -88,7 +88,7 @@ export { judge, newFindings } from './judgement/rules/judge';
 export type { RebasedPlan } from './judgement/rules/rebasePlan';
 export { rebasePlan } from './judgement/rules/rebasePlan';
 export type { Branch, Circuit } from './physics/circuit/compile';
-export { compile } from './physics/circuit/compile';
+export { compile, compileSound } from './physics/circuit/compile';
 export { reduceToPort } from './physics/circuit/reduce';
 export { touchResponse } from './physics/circuit/touchResponse';
 export type { Expectation, Heard, Reading, Touch, Verdict } from './facts/log/reading';

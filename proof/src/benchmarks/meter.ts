@@ -12,7 +12,8 @@ import {
 } from '@junctor/core';
 import { shippedMeters, shippedModels, shippedTemplates } from '@junctor/catalogue';
 import { random } from '../generators/generate';
-import { hasSpice, spiceTouch } from '../oracles/spiceTouch';
+import { hasNgspice } from '@junctor/core/testing/ngspice';
+import { spiceTouch } from '../oracles/spiceTouch';
 import type { Measurement } from './measurement';
 import { atMost, none } from './measurement';
 
@@ -20,7 +21,7 @@ const cards: readonly Meter[] = shippedMeters.map((card, index) => ({ id: `m${in
 const modes = ['tone', 'ohms', 'diode'] as const;
 
 export async function meter(long: boolean): Promise<Measurement[]> {
-  if (!hasSpice()) throw new Error('ngspice is not installed: nothing to compare with');
+  if (!hasNgspice()) throw new Error('ngspice is not installed: nothing to compare with');
   return [...pairs(long ? 1 : 12), ...againstSpice()];
 }
 

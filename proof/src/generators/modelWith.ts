@@ -2,16 +2,13 @@
 import type { PartModel } from '@junctor/core';
 
 export function modelWith(model: PartModel, regulator: string, enable: string): PartModel {
-  const pad = model.terminals.find(({ form }) => form === 'pad') ?? model.terminals[0]!;
+  const pad = model.terminals.find(({ form, drivesV }) => form === 'pad' && drivesV === undefined)!;
   return {
     ...model,
     elements: model.elements.map((one) => (one.is === 'regulator' && one.id === regulator ? { ...one, enable } : one)),
     terminals:
       enable === 'software'
         ? model.terminals
-        : [
-            ...model.terminals,
-            { ...pad, id: enable, printed: 'EN', node: enable, roles: [], drivesV: undefined } as never,
-          ],
+        : [...model.terminals, { ...pad, id: enable, printed: 'EN', node: enable, roles: [] }],
   };
 }

@@ -210,7 +210,12 @@ function active({ parts, point, reference, shared, phases }: Stage, volts: Reado
   return branches;
 }
 
-function nodal(branches: readonly Branch[], reference: string): Map<string, number> {
+/** Volts at every point against one of them. @param drawnA What is taken out at a point. */
+export function nodal(
+  branches: readonly Branch[],
+  reference: string,
+  drawnA: ReadonlyMap<string, number> = new Map(),
+): Map<string, number> {
   const names = [...new Set(branches.flatMap(({ a, b }) => [a, b]))].filter((name) => name !== reference);
   const index = new Map(names.map((name, place) => [name, place]));
   const left = Matrix.zeros(names.length, names.length);
@@ -230,6 +235,10 @@ function nodal(branches: readonly Branch[], reference: string): Map<string, numb
     if (i === undefined || j === undefined) continue;
     left.set(i, j, left.get(i, j) - siemens);
     left.set(j, i, left.get(j, i) - siemens);
+  }
+  for (const [name, amps] of drawnA) {
+    const place = index.get(name);
+    if (place !== undefined) right.set(place, 0, right.get(place, 0) - amps);
   }
   const volts = names.length > 0 ? solve(left, right) : null;
   return new Map([[reference, 0], ...names.map((name, place): [string, number] => [name, volts!.get(place, 0)])]);

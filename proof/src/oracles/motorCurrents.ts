@@ -3,11 +3,10 @@
  * every wire a resistance, every driver a sink. It knows nothing of rules or of the core's trees. Units: A, mm, ohm.
  */
 import type { Build, Catalogue, PartModel, TerminalRef } from '@junctor/core';
-import { Matrix, solve } from 'ml-matrix';
+import { nodal } from './dcSolve';
 
 const aPerMm2 = 10;
 const contactOhms = 0.005;
-const leakSiemens = 1e-9;
 
 interface Edge {
   a: string;
@@ -41,8 +40,11 @@ export function overcurrent(build: Build, catalogue: Catalogue): string | null {
   for (const is of ['supply', 'ground'] as const) {
     const node = (slot: string) =>
       model(slot).terminals.find(({ roles }) => roles.some((role) => role.is === is))?.node;
-    const drawn = new Map([...sinks].map(([slot, amps]) => [`${slot}:${node(slot)}`, amps]));
-    const volts = nodal(edges, `${lead}:${node(lead)}`, drawn);
+    const from = `${lead}:${node(lead)}`;
+    // What hangs on nothing draws nothing.
+    const own = reach(edges, from);
+    const drawn = new Map([...sinks].map(([slot, amps]) => [`${slot}:${node(slot)}`, amps] as const));
+    const volts = nodal(edges, from, new Map([...drawn].filter(([point]) => own.has(point))));
     const hot = edges.find(
       ({ a, b, siemens, bears }) => Math.abs((volts.get(a) ?? 0) - (volts.get(b) ?? 0)) * siemens > 2 * bears * 1.001,
     );
@@ -59,11 +61,6 @@ export function motorsThroughSignal(build: Build, catalogue: Catalogue): string 
   const point = (slot: string, is: 'supply' | 'ground') =>
     `${slot}:${model(slot).terminals.find(({ roles }) => roles.some((role) => role.is === is))?.node}`;
   const all = edgesOf(build, model);
-  const reach = (edges: readonly Edge[], from: string) => {
-    const seen = new Set([from]);
-    for (const at of seen) for (const { a, b } of edges) if (a === at || b === at) seen.add(a === at ? b : a);
-    return seen;
-  };
   const minus = point(lead, 'ground');
   const [any, thick] = [
     reach(all, minus),
@@ -138,27 +135,11 @@ function edgesOf(build: Build, model: (slot: string) => PartModel): Edge[] {
   return [...wires, ...contacts];
 }
 
-function nodal(edges: readonly Edge[], reference: string, drawn: ReadonlyMap<string, number>): Map<string, number> {
-  const names = [...new Set(edges.flatMap(({ a, b }) => [a, b]))].filter((name) => name !== reference);
-  const index = new Map(names.map((name, place) => [name, place]));
-  const left = Matrix.zeros(names.length, names.length);
-  const right = Matrix.zeros(names.length, 1);
-  names.forEach((_, place) => left.set(place, place, leakSiemens));
-  for (const { a, b, siemens } of edges) {
-    const [i, j] = [index.get(a), index.get(b)];
-    if (i !== undefined) left.set(i, i, left.get(i, i) + siemens);
-    if (j !== undefined) left.set(j, j, left.get(j, j) + siemens);
-    if (i === undefined || j === undefined) continue;
-    left.set(i, j, left.get(i, j) - siemens);
-    left.set(j, i, left.get(j, i) - siemens);
-  }
-  // What hangs on nothing draws nothing.
-  const reached = new Set([reference]);
-  for (const at of reached) for (const { a, b } of edges) if (a === at || b === at) reached.add(a === at ? b : a);
-  for (const [name, amps] of drawn) if (reached.has(name) && index.has(name)) right.set(index.get(name)!, 0, -amps);
-  if (names.length === 0) return new Map([[reference, 0]]);
-  const volts = solve(left, right);
-  return new Map([[reference, 0], ...names.map((name, place): [string, number] => [name, volts.get(place, 0)])]);
+/** Every point that hangs together with one. */
+function reach(edges: readonly Edge[], from: string): ReadonlySet<string> {
+  const seen = new Set([from]);
+  for (const at of seen) for (const { a, b } of edges) if (a === at || b === at) seen.add(a === at ? b : a);
+  return seen;
 }
 
 function mm2(awg: number): number {

@@ -57,10 +57,6 @@ export function spiceTouch(build: Build, catalogue: Catalogue, probe: SpiceProbe
   return run(deck.join('\n'), probe.tone ? /^result\s*=\s*([-+.\deE]+)/m : /^0\s+([-+.\deE]+)/m);
 }
 
-export function hasSpice(): boolean {
-  return spawnSync('ngspice', ['--version'], { stdio: 'ignore' }).status === 0;
-}
-
 type Element = ReturnType<Catalogue['model']>['elements'][number];
 
 function insideLines(element: Element, name: (node: string) => string): string[] {

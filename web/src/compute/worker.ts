@@ -1,6 +1,6 @@
 /** Expectations are computed here, off the page. */
 import type { Build, Expectation, LooseReading, Meter, PartModel, Touch } from '@junctor/core';
-import { chargeAfter, compile, expectIn, looseReadings, makeCatalogue, assemble } from '@junctor/core';
+import { chargeAfter, compileSound, expectIn, looseReadings, makeCatalogue, assemble } from '@junctor/core';
 import type { Circuit } from '@junctor/core';
 import { expose } from 'comlink';
 
@@ -18,7 +18,7 @@ let last: { build: string; circuit: Circuit } | null = null;
 
 function circuitOf({ models, build }: Pick<ExpectRequest, 'models' | 'build'>): Circuit {
   const key = JSON.stringify(build);
-  if (last?.build !== key) last = { build: key, circuit: compile(assemble(build, makeCatalogue(models))) };
+  if (last?.build !== key) last = { build: key, circuit: compileSound(assemble(build, makeCatalogue(models))) };
   return last.circuit;
 }
 

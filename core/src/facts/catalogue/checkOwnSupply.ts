@@ -20,11 +20,11 @@ function twoLimits({ terminals }: PartModel): ModelMistake[] {
 }
 
 /** What hangs on a regulator inside its own part, at its peak, in A. */
-function ownPeakA({ elements }: PartModel, regulator: Regulator, seen: readonly string[] = []): number {
-  return elements.reduce((amps, element) => {
+function ownPeakA(model: PartModel, regulator: Regulator, seen: readonly string[] = []): number {
+  return model.elements.reduce((amps, element) => {
     if (element.is === 'load' && element.plus === regulator.output) return amps + element.peakA;
     if (element.is !== 'regulator' || element.input !== regulator.output || seen.includes(element.id)) return amps;
-    const below = ownPeakA({ elements } as PartModel, element, [...seen, regulator.id]);
+    const below = ownPeakA(model, element, [...seen, regulator.id]);
     return (
       amps + (element.kindOf === 'linear' ? below : (below * element.outV) / (element.efficiency * regulator.outV))
     );

@@ -2,7 +2,6 @@
  * The continuity list of a build, in the order of work: anchors first, main leads both ways, then everything else
  * so that each net has sounded before silence on it is asked. Which touches; never what they must read.
  */
-import { sound } from '../../facts/wiring/sound';
 import { landedOn } from '../../facts/assembly/build';
 import type { Terminal } from '../../facts/catalogue/partModel';
 import { isMotor } from '../../facts/catalogue/kinds';
@@ -10,7 +9,7 @@ import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { Net, Netlist } from '../../facts/wiring/netlist';
 import { netlist } from '../../facts/wiring/netlist';
-import { compile } from '../../physics/circuit/compile';
+import { compileSound } from '../../physics/circuit/compile';
 import { expectIn } from './expect';
 import { neighbourPairs } from './neighbours';
 import type { Touch } from '../../facts/log/reading';
@@ -117,7 +116,7 @@ function tellable(
   touches: readonly ListedTouch[],
   assembly: Assembly,
 ): { told: readonly ListedTouch[]; untold: [TerminalRef, TerminalRef][] } {
-  const circuit = compile(sound(assembly));
+  const circuit = compileSound(assembly);
   if (!circuit.branches.some(({ element }) => element.is === 'unknown switch')) return { told: touches, untold: [] };
   const isUntold = ({ touch, reason }: ListedTouch) =>
     !isOfMainLeads(reason) && expectIn(circuit, touch, { meter: referenceMeter }).from === 'none';

@@ -5,8 +5,7 @@
  * leaked away.
  */
 import type { Circuit } from '../../physics/circuit/compile';
-import { sound } from '../../facts/wiring/sound';
-import { compile } from '../../physics/circuit/compile';
+import { compileSound } from '../../physics/circuit/compile';
 import { conductingPath } from '../../physics/circuit/path';
 import type { PortCircuit } from '../../physics/circuit/reduce';
 import { reduceToPort } from '../../physics/circuit/reduce';
@@ -46,7 +45,7 @@ export interface ExpectOptions {
 
 /** The expectation for one touch. @throws {RangeError} If a terminal is not in the build. */
 export function expect(assembly: Assembly, touch: Touch, options: ExpectOptions): Expectation {
-  return expectIn(compile(sound(assembly)), touch, options);
+  return expectIn(compileSound(assembly), touch, options);
 }
 
 /** The same for a circuit that is compiled already. */

@@ -1,8 +1,7 @@
 /** A transmitter without its aerial destroys its output stage, or is not heard. */
 import { isTransmitter } from '../../facts/catalogue/kinds';
-import { terminalRef } from '../../facts/terms/names';
 import type { Rule } from './finding';
-import { finding, pinOf, portsOn, spoken } from './finding';
+import { feedsOf, finding, pinOf, portsOn, spoken } from './finding';
 
 const name = 'aerial missing';
 
@@ -12,9 +11,8 @@ export const aerialMissing: Rule = {
   judge: (view) =>
     Object.keys(view.assembly.build.slots).flatMap((slot) => {
       const model = view.assembly.model(slot)!;
-      const isFed = model.terminals.some(({ id }) => view.sources.has(view.nets.netOf(terminalRef(slot, id))!));
       // One that gets no supply, left in or not wired yet, sends nothing.
-      if (!isTransmitter(model.kind) || !isFed) return [];
+      if (!isTransmitter(model.kind) || feedsOf(view, slot).length === 0) return [];
       return model.ports
         .filter(({ kind, way }) => kind === 'aerial' && way === 'gives')
         .flatMap(({ id }) => {

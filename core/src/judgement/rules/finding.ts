@@ -151,3 +151,12 @@ export function spoken(view: RuleView, ref: TerminalRef): string {
   const { slot } = splitRef(ref);
   return `${slot} ${view.terminal(ref).printed}`;
 }
+
+/** The supply terminals of a part that something feeds. */
+export function feedsOf(view: RuleView, slot: Slot): TerminalRef[] {
+  return view.assembly
+    .model(slot)!
+    .terminals.filter(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'))
+    .map(({ id }) => terminalRef(slot, id))
+    .filter((ref) => view.sources.has(view.nets.netOf(ref)!));
+}

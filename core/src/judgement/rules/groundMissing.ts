@@ -5,7 +5,7 @@ import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { Netlist } from '../../facts/wiring/netlist';
 import { netlist } from '../../facts/wiring/netlist';
 import type { Rule, RuleView } from './finding';
-import { finding, spoken } from './finding';
+import { feedsOf, finding, spoken } from './finding';
 import { isPassive } from '../../facts/catalogue/kinds';
 import { hasRole } from '../../facts/catalogue/roles';
 import { mainLeads } from '../../facts/wiring/mainLeads';
@@ -25,17 +25,10 @@ export const groundMissing: Rule = {
     const bare = withoutShells(view);
     return Object.keys(view.assembly.build.slots).flatMap((slot) => {
       const { terminals } = view.assembly.model(slot)!;
-      const feeds = terminals
-        .map(({ id }) => terminalRef(slot, id))
-        .filter(
-          (ref) =>
-            view.terminal(ref).roles.some((role) => role.is === 'supply' && role.dir === 'takes') &&
-            view.sources.has(view.nets.netOf(ref)!),
-        );
       const grounds = terminals
         .filter((terminal) => hasRole(terminal, 'ground') && terminal.form !== 'metal')
         .map(({ id }) => terminalRef(slot, id));
-      const [feed, own] = [feeds[0], grounds[0]];
+      const [feed, own] = [feedsOf(view, slot)[0], grounds[0]];
       if (
         !feed ||
         !own ||

@@ -1,9 +1,12 @@
 /** A part whose only ground comes through another part's plug loses it the moment that plug is pulled. */
-import type { Slot } from '../../facts/terms/names';
+import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { splitRef, terminalRef } from '../../facts/terms/names';
 import { assemble } from '../../facts/assembly/assembly';
 import { hasRole } from '../../facts/catalogue/roles';
 import { mainLeads } from '../../facts/wiring/mainLeads';
+import type { Netlist } from '../../facts/wiring/netlist';
+import { netlist } from '../../facts/wiring/netlist';
+import { terminalUnder } from '../../facts/wiring/terminalUnder';
 import type { Rule, RuleView } from './finding';
 import { finding, makeRuleView, spoken } from './finding';
 
@@ -12,61 +15,51 @@ const name = 'ground through a plug';
 export const groundThroughPlug: Rule = {
   name,
   why: 'Each part wants a ground that stays with its supply. One that comes round through a third part is gone when that part is unplugged, and the current takes the signal wires.',
-  judge: (view) =>
-    Object.entries(view.assembly.build.mates).flatMap(([id, mate]) => {
+  judge: (view) => {
+    const leads = mainLeads(view.assembly);
+    if (!leads) return [];
+    return Object.entries(view.assembly.build.mates).flatMap(([id, mate]) => {
       const owners = [
         ...new Set([mate.a, mate.b].flatMap((side) => ('slot' in side ? [side.slot] : partsOn(view, side.housing)))),
       ];
-      return losingGround(view, id)
-        .filter((slot) => !owners.includes(slot))
-        .map((slot) => {
-          const ground = view.assembly.model(slot)!.terminals.find((one) => hasRole(one, 'ground'))!;
-          const at = terminalRef(slot, ground.id);
-          const message = `${slot} has its ground only through the plug between ${owners.join(' and ')}: pulled, ${spoken(view, at)} is open while its supply stays.`;
-          return finding(view, { rule: name, severity: 'warn', net: view.nets.netOf(at)!, at: [at], message });
-        });
-    }),
+      return losingGround(view, { pulled: id, minus: leads.minus, owners }).map((slot) => {
+        const at = terminalsOf(view.assembly, slot, 'ground')[0]!;
+        const message = `${slot} has its ground only through the plug between ${owners.join(' and ')}: pulled, ${spoken(view, at)} is open while its supply stays.`;
+        return finding(view, { rule: name, severity: 'warn', net: view.nets.netOf(at)!, at: [at], message });
+      });
+    });
+  },
 };
 
-/** The parts at the other ends of a housing's wires, also behind a housing of their own. */
+/** The parts that a housing's wires end on, also through plugs. */
 function partsOn({ assembly }: RuleView, housing: string): Slot[] {
-  const { wires, mates } = assembly.build;
-  const behind = (other: string) =>
-    Object.values(mates).flatMap(({ a, b }) => {
-      const sides = [a, b];
-      return sides.some((side) => 'housing' in side && side.housing === other)
-        ? sides.flatMap((side) => ('slot' in side ? [side.slot] : []))
-        : [];
-    });
-  const ends = Object.values(wires)
-    .filter((wire) => wire.ends.some(({ at }) => at.on === 'cavity' && at.housing === housing))
-    .flatMap((wire) => wire.ends.map(({ at }) => at));
-  return [
-    ...new Set(
-      ends.flatMap((at) => {
-        if (at.on === 'terminal') return [splitRef(at.ref).slot];
-        return at.on === 'cavity' && at.housing !== housing ? behind(at.housing) : [];
-      }),
-    ),
-  ];
+  return Object.values(assembly.build.wires)
+    .filter(({ ends }) => ends.some(({ at }) => at.on === 'cavity' && at.housing === housing))
+    .flatMap(({ ends }) => ends.flatMap((end) => terminalUnder(assembly, end) ?? []))
+    .map((ref) => splitRef(ref).slot);
 }
 
-/** Parts that keep a supply and lose their ground when a plug is pulled. */
-function losingGround(view: RuleView, pulled: string): Slot[] {
-  const { assembly, nets, links } = view;
-  const leads = mainLeads(assembly);
-  if (!leads) return [];
-  const rest = Object.fromEntries(Object.entries(assembly.build.mates).filter(([id]) => id !== pulled));
-  const after = assemble({ ...assembly.build, mates: rest }, assembly.catalogue);
-  const without = makeRuleView(after, links, view.cells);
-  return Object.keys(assembly.build.slots).filter((slot) => {
-    const refs = (is: 'ground' | 'supply') =>
-      assembly
-        .model(slot)!
-        .terminals.filter((one) => hasRole(one, is))
-        .map(({ id }) => terminalRef(slot, id));
-    const isGrounded = (by: typeof nets) => refs('ground').some((ref) => by.netOf(ref) === by.netOf(leads.minus));
-    const isFed = refs('supply').some((ref) => without.sources.has(without.nets.netOf(ref)!));
-    return isFed && isGrounded(nets) && !isGrounded(without.nets);
-  });
+function terminalsOf({ model }: RuleView['assembly'], slot: Slot, is: 'ground' | 'supply'): TerminalRef[] {
+  return model(slot)!
+    .terminals.filter((one) => hasRole(one, is))
+    .map(({ id }) => terminalRef(slot, id));
+}
+
+/** Parts, but its owners, that keep a supply and lose their ground when a plug is pulled. */
+function losingGround(
+  view: RuleView,
+  { pulled, minus, owners }: { pulled: string; minus: TerminalRef; owners: readonly Slot[] },
+): Slot[] {
+  const { build, catalogue } = view.assembly;
+  const rest = Object.fromEntries(Object.entries(build.mates).filter(([id]) => id !== pulled));
+  const after = assemble({ ...build, mates: rest }, catalogue);
+  const isGrounded = (slot: Slot, nets: Netlist) =>
+    terminalsOf(view.assembly, slot, 'ground').some((ref) => nets.netOf(ref) === nets.netOf(minus));
+  const lost = Object.keys(build.slots).filter(
+    (slot) => !owners.includes(slot) && isGrounded(slot, view.nets) && !isGrounded(slot, netlist(after)),
+  );
+  // What feeds what is worked out for the few plugs alone that take a ground with them.
+  if (lost.length === 0) return [];
+  const { sources, nets } = makeRuleView(after, view.links, view.cells);
+  return lost.filter((slot) => terminalsOf(after, slot, 'supply').some((ref) => sources.has(nets.netOf(ref)!)));
 }

@@ -9,7 +9,7 @@ import { mainLeads } from '../../facts/wiring/mainLeads';
 import type { Netlist } from '../../facts/wiring/netlist';
 import { netlist } from '../../facts/wiring/netlist';
 import type { Rule, RuleView } from './finding';
-import { finding, spoken } from './finding';
+import { feedsOf, finding, spoken } from './finding';
 
 const name = 'power ground';
 /** Thinner wires and finer contacts are signals' own. */
@@ -27,10 +27,8 @@ export const powerGround: Rule = {
       const model = view.assembly.model(slot)!;
       if (!model.ports.some(({ kind, way }) => kind === 'motorPhase' && way === 'gives')) return [];
       const grounds = model.terminals.filter((one) => hasRole(one, 'ground')).map(({ id }) => terminalRef(slot, id));
-      const fed = model.terminals.some(
-        ({ id, roles }) =>
-          roles.some((role) => role.is === 'supply' && role.dir === 'takes') &&
-          (view.sources.get(view.nets.netOf(terminalRef(slot, id))!) ?? []).some(({ from }) => from === 'battery'),
+      const fed = feedsOf(view, slot).some((ref) =>
+        view.sources.get(view.nets.netOf(ref)!)!.some(({ from }) => from === 'battery'),
       );
       const reaches = (nets: Netlist) => grounds.some((ref) => nets.netOf(ref) === nets.netOf(leads.minus));
       if (!fed || !reaches(view.nets) || reaches(thick)) return [];

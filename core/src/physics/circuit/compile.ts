@@ -6,6 +6,7 @@
  */
 import type { Element } from '../../facts/catalogue/partModel';
 import type { TerminalRef } from '../../facts/terms/names';
+import { sound } from '../../facts/wiring/sound';
 import { matedPoints, pointOf } from '../../facts/wiring/netlist';
 import { areaMm2 } from '../../facts/wiring/wireAmps';
 import type { Site } from '../../facts/terms/site';
@@ -43,6 +44,9 @@ const backDiode = { atA: 0.001, seriesOhms: 1 };
 
 /** @throws {RangeError} If a fitted part's model is not in the catalogue. */
 export const compile = remembered(compiled);
+
+/** What a good one reads follows from this: the circuit without what was found touching. */
+export const compileSound = (assembly: Assembly): Circuit => compile(sound(assembly));
 
 function compiled(assembly: Assembly): Circuit {
   const branches: Branch[] = [];

@@ -1,11 +1,10 @@
 /** A reading computed again: what a good build shows there, on which anchors, and what follows from what was heard. */
-import { sound } from '../../facts/wiring/sound';
 import { findEntry } from '../../facts/log/entries';
 import type { Judged } from '../../facts/log/judged';
 import type { Expectation, Heard, Reading, Touch } from '../../facts/log/reading';
 import type { Note, QuadRecord } from '../../facts/log/records';
 import { sameJson } from '../../facts/terms/sameJson';
-import { compile } from '../../physics/circuit/compile';
+import { compileSound } from '../../physics/circuit/compile';
 import { anchorsFor, chargeBefore } from '../../judgement/checks/anchors';
 import { expectIn } from '../../judgement/checks/expect';
 import { judgeReading } from '../../judgement/checks/judgeReading';
@@ -46,7 +45,7 @@ function expectedOf({ touch, meterId, heard }: Reading, doneAt: string, { log, m
   const meter = meters.get(meterId);
   const { asBuilt } = log;
   if (!meter || touch.power !== 'off' || !asBuilt.terminal(touch.black) || !asBuilt.terminal(touch.red)) return none;
-  const circuit = compile(sound(asBuilt));
+  const circuit = compileSound(asBuilt);
   const options = { meter, ...chargeBefore(log, doneAt), heldS: (heard.heldMs ?? usualHoldMs) / 1000 };
   return expectIn(circuit, touch, options);
 }

@@ -134,9 +134,7 @@ export const copper: readonly Family[] = [
     make: (good) => {
       const run = data(good, 'rx')[0];
       const other = run && good.places((place) => place.slot === run.there!.slot && isGround(place))[0];
-      return run && other
-        ? [1, 2, 3].map((extra) => good.added(run.here.ref, run.here.ref, 30 + extra)).slice(0, 1)
-        : [];
+      return run && other ? [good.added(run.here.ref, run.here.ref, 31)] : [];
     },
   },
   {

@@ -35,8 +35,8 @@ const motorNumber: Senses = (at, parsed) => {
 const escNumber: Senses = (at, parsed) =>
   at.kind === 'distribution' ? [one('battery', 0.5), one('motor', 0.5)] : signalNumber(at, parsed);
 
-const signal: Senses = (at, { index }) => {
-  if (index !== null) return signalNumber(at, { stem: 'SIG', index, volts: null, dir: null, unit: null });
+const signal: Senses = (at, parsed) => {
+  if (parsed.index !== null) return signalNumber(at, parsed);
   if (at.kind === 'esc') return [one('motor')];
   if (at.kind === 'lights' || at.kind === 'light controller') return [one('lights')];
   if (at.kind === 'camera') return [one('video out', 0.8), one(null, 0.2)];

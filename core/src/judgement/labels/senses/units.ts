@@ -1,4 +1,5 @@
 /** Labels of video, buzzer, lights and aerials. */
+import type { Company } from '../company';
 import type { SenseTable, Senses } from './sense';
 import { always, isControllerLike, one } from './sense';
 
@@ -34,7 +35,7 @@ const vout: Senses = (at) => {
   return [one('video out', 0.7), one('supply', 0.3, { volts: 5 })];
 };
 
-const video: Senses = (at) => {
+const video = (at: Company) => {
   if (at.kind === 'video unit') return [one('camera in')];
   if (at.kind === 'camera') return [one('video out')];
   if (at.has('CAM', 'CAMERA', 'CAMIN', 'VI') !== at.has('VTX', 'VO', 'VIDOUT'))
@@ -71,7 +72,7 @@ export const otherUnits: SenseTable = {
   'VIDEO VID': (at, { dir }) => {
     if (dir === 'takes') return [one('camera in')];
     if (dir === 'gives') return [one('video out')];
-    return video(at, { stem: 'VIDEO', index: null, volts: null, dir, unit: null });
+    return video(at);
   },
   I: (at, { index }) => {
     if (index !== null) return [];
