@@ -1,5 +1,6 @@
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
+import { ownNames } from './scripts/ownNames.js';
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'data/**', 'data-dev/**', '.out/**', '**/*.cjs', 'test-results/**'] },
@@ -30,6 +31,12 @@ export default tseslint.config(
       '@typescript-eslint/no-floating-promises': 'error',
       '@typescript-eslint/no-misused-promises': 'error',
     },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts', 'core/src/testing/**', 'core/src/facts/terms/lookUp.ts'],
+    plugins: { core: { rules: { 'own-names': ownNames } } },
+    rules: { 'core/own-names': 'error' },
   },
   {
     files: ['web/**/*.{ts,tsx}'],

@@ -29,7 +29,7 @@ export function progressOf(state: JobState): JobProgress {
     ({ group, stretch }) => current && isSameGroup(group, current.group) && stretch === current.stretch,
   );
   return {
-    motors: motorPlaces(target).map((place) => ({ ...place, fitted: place.slot in asBuilt.build.slots })),
+    motors: motorPlaces(target).map((place) => ({ ...place, fitted: Object.hasOwn(asBuilt.build.slots, place.slot) })),
     bodyFitted: Object.keys(asBuilt.build.slots).some((slot) => isBody(asBuilt, slot)),
     next: current && stepWords(current, state),
     nextMinutes: minutes(here),

@@ -6,6 +6,7 @@ import type { Circuit } from '../../physics/circuit/compile';
 import { compile } from '../../physics/circuit/compile';
 import { mainLeads } from '../../facts/wiring/mainLeads';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { lookUp } from '../../facts/terms/lookUp';
 
 const emission = 1.7;
 const thermalV = 0.025852;
@@ -14,7 +15,7 @@ const thermalV = 0.025852;
 export function spiceDeckOf(assembly: Assembly, title: string): string {
   const circuit = compile(assembly);
   const leads = mainLeads(assembly);
-  return spiceDeck(circuit, title, (leads && circuit.at[leads.minus]) || null);
+  return spiceDeck(circuit, title, (leads && lookUp(circuit.at, leads.minus)) || null);
 }
 
 /** `ground` is the node that becomes 0; null takes the first. */

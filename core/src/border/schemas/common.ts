@@ -5,6 +5,7 @@
 import Joi from 'joi';
 import type { Range } from '../../facts/terms/names';
 import { inherited } from './readable';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export const strict: Joi.ValidationOptions = {
   presence: 'required',
@@ -56,7 +57,7 @@ export const wireEndIndex = Joi.number().valid(0, 1);
 /** One of several shapes told apart by the value of one key. */
 export function tagged(tag: string, shapes: Readonly<Record<string, Joi.SchemaMap>>): Joi.Schema {
   const known = Joi.object({ [tag]: Joi.string().valid(...Object.keys(shapes)) }).unknown();
-  return Joi.when(Joi.ref('.', { adjust: (value: unknown) => (value as Record<string, unknown> | null)?.[tag] }), {
+  return Joi.when(Joi.ref('.', { adjust: (value: unknown) => lookUp(value as Record<string, unknown> | null, tag) }), {
     switch: Object.entries(shapes).map(([value, shape]) => ({
       is: Joi.valid(value),
       then: Joi.object({ [tag]: Joi.string().valid(value), ...shape }),

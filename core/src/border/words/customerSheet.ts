@@ -12,6 +12,7 @@ import type { JobState } from '../../work/sequence/deriveJob';
 import { probeWords } from '../../judgement/checks/reach';
 import { heardWords } from './readingWords';
 import { recordWords } from './recordWords';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export interface SheetSection {
   title: string;
@@ -134,7 +135,7 @@ function partLines({ log, asBuilt }: JobState, jobId: Id, serials: ReadonlyMap<I
       const model = before.catalogue.model(body.fitted);
       return [`in: ${model.name}${named(body.fitted.part)}, as ${body.slot}`];
     }
-    const was = body.do === 'take off' ? before.build.slots[body.slot] : undefined;
+    const was = body.do === 'take off' ? lookUp(before.build.slots, body.slot) : undefined;
     if (body.do !== 'take off' || !was) return [];
     const to = goes.get(id) ?? body.to;
     const where = whereWords[to];

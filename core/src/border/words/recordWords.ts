@@ -11,6 +11,7 @@ import type { Act } from '../../facts/assembly/act';
 import type { WireId } from '../../facts/terms/names';
 import { jointName, splitJoint } from '../../facts/terms/names';
 import { expectedWords, heardWords } from './readingWords';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /** @param before The quad as it was when this was recorded. */
 export function recordWords({ body }: Pick<QuadRecord, 'body'>, before: Assembly): string {
@@ -19,8 +20,8 @@ export function recordWords({ body }: Pick<QuadRecord, 'body'>, before: Assembly
 
 function actWords(body: Act, before: Assembly, after: Assembly): string {
   const wireOf = (id: WireId) => {
-    const wire = before.build.wires[id] ?? after.build.wires[id];
-    return wire ? wireWords(wire, id in before.build.wires ? before : after) : 'a wire that was not there';
+    const wire = lookUp(before.build.wires, id) ?? lookUp(after.build.wires, id);
+    return wire ? wireWords(wire, Object.hasOwn(before.build.wires, id) ? before : after) : 'a wire that was not there';
   };
   switch (body.do) {
     case 'fit':
@@ -57,8 +58,8 @@ function actWords(body: Act, before: Assembly, after: Assembly): string {
 
 function lookedAtWords(of: string, now: Assembly): string {
   if (splitJoint(of)) return jointWords(of, now);
-  if (of in now.build.slots) return slotWords(of, now);
-  return of in now.build.mates ? `plug ${plugWords(of, now)}` : of.replace('.', ' ');
+  if (Object.hasOwn(now.build.slots, of)) return slotWords(of, now);
+  return Object.hasOwn(now.build.mates, of) ? `plug ${plugWords(of, now)}` : of.replace('.', ' ');
 }
 
 function noteWords(body: Note, now: Assembly): string {

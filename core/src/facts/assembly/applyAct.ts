@@ -6,6 +6,7 @@ import { landedOn, matesOn, onAir } from './build';
 import type { Act } from './act';
 import type { Assembly } from './assembly';
 import { assemble } from './assembly';
+import { lookUp } from '../terms/lookUp';
 
 /**
  * What is there after the act; the argument is not changed, and is returned itself when the act changes nothing.
@@ -55,7 +56,7 @@ function buildAfter(assembly: Assembly, act: Act): Build {
 }
 
 function fit(assembly: Assembly, slot: Slot, fitted: Build['slots'][string]): Build {
-  const cleared = assembly.build.slots[slot] ? takeOff(assembly.build, slot) : assembly.build;
+  const cleared = lookUp(assembly.build.slots, slot) ? takeOff(assembly.build, slot) : assembly.build;
   const tails = assembly.catalogue.model(fitted).tails.map((tail): Wire => {
     const ref = terminalRef(slot, tail.terminal);
     return {
@@ -102,7 +103,7 @@ function takeOff(build: Build, slot: Slot): Build {
 
 /** Landing an end where it already is changes nothing: the same joint told twice is one joint. */
 function land(build: Build, act: Extract<Act, { do: 'land' }>): Build {
-  const before = build.wires[act.wire];
+  const before = lookUp(build.wires, act.wire);
   const wire: Wire = before ?? { ...act.body, id: act.wire, ends: [onAir, onAir] };
   if (before && JSON.stringify(before.ends[act.end].at) === JSON.stringify(act.as.at)) return build;
   const landed = withEnd({ ...build, wires: { ...build.wires, [act.wire]: wire } }, act.wire, act.end, act.as);
@@ -116,16 +117,16 @@ function unhouse(build: Build, housing: HousingId): Build {
 }
 
 function landingOf(build: Build, wire: WireId, end: 0 | 1): TerminalRef | null {
-  const found = build.wires[wire];
+  const found = lookUp(build.wires, wire);
   return found ? landedOn(found.ends[end]) : null;
 }
 
 function heated(build: Build, ref: TerminalRef | null): Build {
-  return ref ? { ...build, heats: { ...build.heats, [ref]: (build.heats[ref] ?? 0) + 1 } } : build;
+  return ref ? { ...build, heats: { ...build.heats, [ref]: (lookUp(build.heats, ref) ?? 0) + 1 } } : build;
 }
 
 function withEnd(build: Build, id: WireId, end: 0 | 1, as: WireEnd): Build {
-  const wire = build.wires[id];
+  const wire = lookUp(build.wires, id);
   if (!wire) return build;
   const ends: Wire['ends'] = end === 0 ? [as, wire.ends[1]] : [wire.ends[0], as];
   return { ...build, wires: { ...build.wires, [id]: { ...wire, ends } } };

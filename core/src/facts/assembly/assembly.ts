@@ -5,6 +5,7 @@ import type { Connector, PartModel, Terminal } from '../catalogue/partModel';
 import type { Slot, TerminalRef } from '../terms/names';
 import { splitRef } from '../terms/names';
 import type { Build } from './build';
+import { lookUp } from '../terms/lookUp';
 
 export interface Assembly {
   readonly build: Build;
@@ -39,7 +40,7 @@ export function assemble(build: Build, catalogue: Catalogue): Assembly {
 
 function makeAssembly(build: Build, catalogue: Catalogue): Assembly {
   const model = (slot: Slot) => {
-    const fitted = build.slots[slot];
+    const fitted = lookUp(build.slots, slot);
     return fitted ? catalogue.model(fitted) : null;
   };
   return {

@@ -3,6 +3,7 @@
  * are all a Build; every computation takes one. Immutable plain data.
  */
 import type { HousingId, Id, Slot, TerminalRef, WireId } from '../terms/names';
+import { lookUp } from '../terms/lookUp';
 
 export interface Build {
   slots: Readonly<Record<Slot, Fitted>>;
@@ -113,7 +114,7 @@ export function isAttached({ at, by }: WireEnd): boolean {
 /** The plugs that sit on a part's own sockets. */
 export function matesOn(slot: Slot, { mates }: Pick<Build, 'mates'>): string[] {
   const isOn = (side: ConnectorRef) => 'slot' in side && side.slot === slot;
-  return Object.keys(mates).filter((id) => isOn(mates[id]!.a) || isOn(mates[id]!.b));
+  return Object.keys(mates).filter((id) => isOn(lookUp(mates, id)!.a) || isOn(lookUp(mates, id)!.b));
 }
 
 /** The terminal an end is on, or null. */

@@ -9,6 +9,7 @@ import type { Build, Mate, Wire, WireBody } from './build';
 import { isAttached, sameFitted, sameLanding } from './build';
 import { sameJson } from '../terms/sameJson';
 import type { Act } from './act';
+import { lookUp } from '../terms/lookUp';
 
 /** What one end of a wire is a joint of. */
 export interface JointAbout {
@@ -51,7 +52,7 @@ export function difference(from: Build, to: Build): Change[] {
     ),
     ...fits(from, to),
     ...lead,
-    ...loose.map((id): Change => change(shell('house', id), { do: 'house', housing: to.housings[id]! })),
+    ...loose.map((id): Change => change(shell('house', id), { do: 'house', housing: lookUp(to.housings, id)! })),
     ...lands(
       from,
       to,
@@ -103,16 +104,19 @@ const shell = (verb: 'house' | 'unhouse', housing: HousingId): ChangeAbout => ({
 const plug = (verb: 'mate' | 'unmate', mate: string): ChangeAbout => ({ verb, about: { kind: 'mate', mate } });
 
 function gone(from: Readonly<Record<string, unknown>>, to: Readonly<Record<string, unknown>>): string[] {
-  return Object.keys(from).filter((key) => !(key in to));
+  return Object.keys(from).filter((key) => !Object.hasOwn(to, key));
 }
 
 function sameFit(from: Build, to: Build, slot: string): boolean {
-  return sameFitted(from.slots[slot], to.slots[slot]);
+  return sameFitted(lookUp(from.slots, slot), lookUp(to.slots, slot));
 }
 
 function unmates(from: Build, to: Build): Change[] {
   return Object.entries(from.mates)
-    .filter(([id, mate]) => !sameJson(mate, to.mates[id]) || !partsStay(from, to, mate) || contactsMove(from, to, mate))
+    .filter(
+      ([id, mate]) =>
+        !sameJson(mate, lookUp(to.mates, id)) || !partsStay(from, to, mate) || contactsMove(from, to, mate),
+    )
     .map(([id]) => change(plug('unmate', id), { do: 'unmate', id }));
 }
 
@@ -141,7 +145,8 @@ function partsStay(from: Build, to: Build, mate: Mate): boolean {
 function mates(from: Build, to: Build): Change[] {
   return Object.entries(to.mates)
     .filter(
-      ([id, mate]) => !sameJson(mate, from.mates[id]) || !partsStay(from, to, mate) || contactsMove(from, to, mate),
+      ([id, mate]) =>
+        !sameJson(mate, lookUp(from.mates, id)) || !partsStay(from, to, mate) || contactsMove(from, to, mate),
     )
     .map(([id, mate]) => change(plug('mate', id), { do: 'mate', id, mate }));
 }
@@ -149,7 +154,7 @@ function mates(from: Build, to: Build): Change[] {
 /** Ends that stand where they should not, or on a part that goes, of wires that stay; leads of a part that goes. */
 function frees(from: Build, to: Build): Change[] {
   return eachEnd(from).flatMap(({ wire, end }) => {
-    const wanted = to.wires[wire.id];
+    const wanted = lookUp(to.wires, wire.id);
     const { at } = wire.ends[end];
     if (!isAttached(wire.ends[end])) return [];
     const ownGoes = wire.tailOf !== undefined && !sameFit(from, to, splitRef(wire.tailOf).slot);
@@ -161,7 +166,7 @@ function frees(from: Build, to: Build): Change[] {
 
 function drops(from: Build, to: Build): Change[] {
   return Object.values(from.wires)
-    .filter((wire) => !(wire.id in to.wires) && wire.from !== 'tail')
+    .filter((wire) => !Object.hasOwn(to.wires, wire.id) && wire.from !== 'tail')
     .map((wire) =>
       change({ verb: 'drop', about: { kind: 'wire', wire: wire.id } }, { do: 'drop wire', wire: wire.id }),
     );
@@ -183,14 +188,16 @@ function fits(from: Build, to: Build): Change[] {
 function supplied(from: Build, to: Build): { lead: Change[]; loose: string[] } {
   const bundles = new Map<string, Wire[]>();
   for (const wire of Object.values(to.wires)) {
-    if (wire.from !== 'supplied' || !wire.bundle || wire.id in from.wires) continue;
+    if (wire.from !== 'supplied' || !wire.bundle || Object.hasOwn(from.wires, wire.id)) continue;
     bundles.set(wire.bundle, [...(bundles.get(wire.bundle) ?? []), wire]);
   }
-  const missing = new Set(Object.keys(to.housings).filter((id) => !sameJson(from.housings[id], to.housings[id])));
+  const missing = new Set(
+    Object.keys(to.housings).filter((id) => !sameJson(lookUp(from.housings, id), lookUp(to.housings, id))),
+  );
   const lead = [...bundles].map(([name, wires]): Change => {
     const cavities = wires.flatMap((wire) => wire.ends.flatMap(({ at }) => (at.on === 'cavity' ? [at.housing] : [])));
     const housings = [...new Set(cavities)].filter((id) => missing.delete(id));
-    const house = housings.map((id): Act => ({ do: 'house', housing: to.housings[id]! }));
+    const house = housings.map((id): Act => ({ do: 'house', housing: lookUp(to.housings, id)! }));
     return change(
       { verb: 'lead', about: { kind: 'lead', lead: name } },
       ...house,
@@ -214,7 +221,7 @@ function lands(from: Build, to: Build, inLeads: ReadonlySet<string>): Change[] {
     const { at, by } = wire.ends[end];
     const onOwnPart = by === 'factory';
     if (at.on === 'air' || onOwnPart || inLeads.has(jointName(wire.id, end))) return [];
-    const now = from.wires[wire.id];
+    const now = lookUp(from.wires, wire.id);
     const part = wire.tailOf && splitRef(wire.tailOf).slot;
     const stays = now && (!part || sameFit(from, to, part)) && stillThere(from, to, now, end);
     if (stays && sameLanding(now.ends[end].at, at)) return [];

@@ -7,6 +7,7 @@ import { landedOn } from './build';
 import { terminalWords } from './padWords';
 import { cavityWords, leadWords, plugWords, pushedHomeWords } from './plugWords';
 import { slotWords } from './slotWords';
+import { lookUp } from '../terms/lookUp';
 
 /** "lead B of motor M3", "the red battery lead", "the green wire of the camera’s lead", "the red wire". */
 export function wireWords(wire: Wire, assembly: Assembly): string {
@@ -26,7 +27,7 @@ export function wireWords(wire: Wire, assembly: Assembly): string {
 /** "lead B of motor M3 on ESC B3", "the red wire of the camera’s lead in plug FC J1, cavity 1 of 6". */
 export function jointWords(joint: string, assembly: Assembly): string {
   const parts = splitJoint(joint);
-  const wire = parts && assembly.build.wires[parts.wire];
+  const wire = parts && lookUp(assembly.build.wires, parts.wire);
   if (!wire) return 'a joint that is not there any more';
   const { at } = wire.ends[parts.end];
   if (at.on === 'terminal') return `${wireWords(wire, assembly)} on ${terminalWords(at.ref, assembly)}`;
@@ -37,7 +38,7 @@ export function jointWords(joint: string, assembly: Assembly): string {
 /** "RX 5V": a joint by where it is, short enough for a key. */
 export function jointPlace(joint: string, assembly: Assembly): string {
   const parts = splitJoint(joint);
-  const at = parts && assembly.build.wires[parts.wire]?.ends[parts.end].at;
+  const at = parts && lookUp(assembly.build.wires, parts.wire)?.ends[parts.end].at;
   return at?.on === 'terminal' ? terminalWords(at.ref, assembly) : jointWords(joint, assembly);
 }
 
@@ -61,7 +62,7 @@ export function wireEndsWords(wire: Wire, assembly: Assembly): string {
 /** A place in words, for findings, readings and faults. */
 export function siteWords(site: Site, assembly: Assembly): string {
   if ('wire' in site) {
-    const wire = assembly.build.wires[site.wire];
+    const wire = lookUp(assembly.build.wires, site.wire);
     if (!wire) return 'a wire that is not there any more';
     return site.end === undefined
       ? `${wireWords(wire, assembly)}, along its length`

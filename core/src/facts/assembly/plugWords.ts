@@ -5,6 +5,7 @@ import type { Assembly } from './assembly';
 import type { ConnectorRef, Wire } from './build';
 import { landedOn } from './build';
 import { slotWords } from './slotWords';
+import { lookUp } from '../terms/lookUp';
 
 interface Socket {
   slot: Slot;
@@ -13,7 +14,7 @@ interface Socket {
 
 /** "ESC J1 to FC", "VTX ANT to ANT1"; "that is not there any more" where the build has no such mate. */
 export function plugWords(mateId: string, assembly: Assembly): string {
-  const mate = assembly.build.mates[mateId];
+  const mate = lookUp(assembly.build.mates, mateId);
   if (!mate) return 'that is not there any more';
   const [own, other] = 'slot' in mate.a ? [mate.a, mate.b] : [mate.b, mate.a];
   if (!('slot' in own)) return 'between two leads';
@@ -65,7 +66,7 @@ export function housingWords(housing: HousingId, assembly: Assembly): string {
 
 /** "cavity 2 of 6". */
 export function cavityWords(housing: HousingId, position: number, { build }: Assembly): string {
-  const ways = build.housings[housing]?.ways;
+  const ways = lookUp(build.housings, housing)?.ways;
   return `cavity ${position}${ways ? ` of ${ways}` : ''}`;
 }
 

@@ -5,15 +5,16 @@ import type { Stages } from './assembly';
 import { sameFitted } from './build';
 import { padWords } from './padWords';
 import { slotWords } from './slotWords';
+import { lookUp } from '../terms/lookUp';
 
 type WasAndWillBe = Pick<Stages, 'start' | 'target'>;
 
 /** "the old receiver" for a part that gives way to another model, "the receiver" for one that stays. */
 export function wasSlotWords(slot: Slot, { start, target }: WasAndWillBe): string {
-  const was = start.build.slots[slot];
+  const was = lookUp(start.build.slots, slot);
   if (!was) return slotWords(slot, target);
   const words = slotWords(slot, start);
-  const next = target.build.slots[slot];
+  const next = lookUp(target.build.slots, slot);
   if (!next || sameFitted(was, next)) return words;
   return words.startsWith('the ') ? `the old ${words.slice(4)}` : `the old ${words}`;
 }
@@ -21,6 +22,6 @@ export function wasSlotWords(slot: Slot, { start, target }: WasAndWillBe): strin
 /** "the old receiver, RX"; "the single board, 5V by R2". */
 export function wasTerminalWords(ref: TerminalRef, stages: WasAndWillBe): string {
   const { slot } = splitRef(ref);
-  const was = slot in stages.start.build.slots ? stages.start : stages.target;
+  const was = Object.hasOwn(stages.start.build.slots, slot) ? stages.start : stages.target;
   return `${wasSlotWords(slot, stages)}, ${padWords(ref, was)}`;
 }

@@ -1,6 +1,7 @@
 /** What has been begun at the bench, as it is meant to go on. */
 import type { Build, Wire } from './build';
 import { isAttached } from './build';
+import { lookUp } from '../terms/lookUp';
 
 /**
  * As built, with each wire of which one end is landed led to where the plan wants its other end: a wire that is half
@@ -9,7 +10,7 @@ import { isAttached } from './build';
  */
 export function wiresBegun(asBuilt: Build, target: Build): Build {
   const wires = Object.values(asBuilt.wires).map((wire): Wire => {
-    const planned = target.wires[wire.id];
+    const planned = lookUp(target.wires, wire.id);
     if (!planned || !wire.ends.some(isAttached)) return wire;
     const end = (index: 0 | 1) => (wire.ends[index].at.on === 'air' ? planned.ends[index] : wire.ends[index]);
     return { ...wire, ends: [end(0), end(1)] };

@@ -6,6 +6,7 @@ import { checkElements } from './checkElements';
 import type { ModelMistake } from './mistake';
 import { mistake } from './mistake';
 import type { PartModel, Terminal } from './partModel';
+import { lookUp } from '../terms/lookUp';
 
 /** Kinds whose terminals are wired, so that they must have some. */
 const mechanical: ReadonlySet<string> = new Set(['frame', 'propeller']);
@@ -180,8 +181,9 @@ function checkNames({ terminals, tails, covers, signs, ports }: PartModel): Mode
 
 /** Pointers lead to something, and something is said of the whole. */
 function checkKnownFrom(model: PartModel): ModelMistake[] {
-  const whole =
-    '' in model.knownFrom ? [] : [mistake('knownFrom', 'whole', 'nothing is said about how sure the whole is')];
+  const whole = Object.hasOwn(model.knownFrom, '')
+    ? []
+    : [mistake('knownFrom', 'whole', 'nothing is said about how sure the whole is')];
   return [
     ...whole,
     ...Object.keys(model.knownFrom)
@@ -198,7 +200,7 @@ function atPointer(value: unknown, pointer: string): unknown {
     .reduce<unknown>(
       (at, name) =>
         typeof at === 'object' && at !== null && Object.hasOwn(at, name)
-          ? (at as Record<string, unknown>)[name]
+          ? lookUp(at as Record<string, unknown>, name)
           : undefined,
       value,
     );

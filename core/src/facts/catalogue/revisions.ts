@@ -2,6 +2,7 @@
 import type { ModelMistake } from './mistake';
 import { mistake } from './mistake';
 import type { PartModel } from './partModel';
+import { lookUp } from '../terms/lookUp';
 
 /**
  * A revision follows the one before it; it may add terminals, never rename or drop one: that would be another model.
@@ -89,18 +90,18 @@ function fields(was: object, is: object): [string, string, string][] {
     return JSON.stringify(value);
   };
   return [...new Set([...Object.keys(a), ...Object.keys(b)])]
-    .filter((key) => JSON.stringify(a[key]) !== JSON.stringify(b[key]))
-    .map((key) => [key, words(a[key]), words(b[key])]);
+    .filter((key) => JSON.stringify(lookUp(a, key)) !== JSON.stringify(lookUp(b, key)))
+    .map((key) => [key, words(lookUp(a, key)), words(lookUp(b, key))]);
 }
 
 function certainty(before: PartModel, after: PartModel): ModelChange[] {
   const keys = new Set([...Object.keys(before.knownFrom), ...Object.keys(after.knownFrom)]);
   return [...keys]
-    .filter((key) => before.knownFrom[key] !== after.knownFrom[key])
+    .filter((key) => lookUp(before.knownFrom, key) !== lookUp(after.knownFrom, key))
     .map((key) => ({
       what: `how sure: ${key === '' ? 'the whole' : key.slice(1).replaceAll('/', ' ')}`,
-      before: before.knownFrom[key] ?? 'as the whole',
-      after: after.knownFrom[key] ?? 'as the whole',
+      before: lookUp(before.knownFrom, key) ?? 'as the whole',
+      after: lookUp(after.knownFrom, key) ?? 'as the whole',
     }));
 }
 
@@ -109,5 +110,5 @@ export function certaintyAt(model: PartModel, pointer: string): PartModel['known
   const best = Object.keys(model.knownFrom)
     .filter((key) => key === '' || pointer === key || pointer.startsWith(`${key}/`))
     .sort((a, b) => b.length - a.length)[0];
-  return (best === undefined ? undefined : model.knownFrom[best]) ?? 'assumed';
+  return (best === undefined ? undefined : lookUp(model.knownFrom, best)) ?? 'assumed';
 }

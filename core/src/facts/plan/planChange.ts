@@ -3,6 +3,7 @@
  */
 import type { Pinned, Plan } from './plan';
 import { sameJson } from '../terms/sameJson';
+import { lookUp } from '../terms/lookUp';
 
 export interface PlanChange {
   path:
@@ -45,8 +46,8 @@ export function valueAt(plan: Plan, path: PlanChange['path']): unknown {
   const { part, key } = splitPath(path);
   if (part in lists)
     return plan[part as ListName].find((member) => lists[part as ListName](member as never) === key) ?? null;
-  if (part === 'schools') return plan.schools[key] ?? null;
-  return (plan.target[part as TargetPart] as Record<string, unknown>)[key] ?? null;
+  if (part === 'schools') return lookUp(plan.schools, key) ?? null;
+  return lookUp(plan.target[part as TargetPart] as Record<string, unknown>, key) ?? null;
 }
 
 function withValue(plan: Plan, path: PlanChange['path'], value: unknown): Plan {

@@ -5,6 +5,7 @@ import type { PlanChange } from './planChange';
 import { pinName } from './planChange';
 import type { Wish } from './wish';
 import { sameJson } from '../terms/sameJson';
+import { lookUp } from '../terms/lookUp';
 
 interface PlanParts {
   target: Build;
@@ -46,6 +47,10 @@ function changed(
 ): PlanChange[] {
   const keys = [...new Set([...Object.keys(from), ...Object.keys(to)])];
   return keys
-    .filter((key) => !sameJson(from[key], to[key]))
-    .map((key): PlanChange => ({ path: `${part}/${key}`, before: from[key] ?? null, after: to[key] ?? null }));
+    .filter((key) => !sameJson(lookUp(from, key), lookUp(to, key)))
+    .map((key): PlanChange => ({
+      path: `${part}/${key}`,
+      before: lookUp(from, key) ?? null,
+      after: lookUp(to, key) ?? null,
+    }));
 }

@@ -9,6 +9,7 @@ import type { Range, Slot, WireId } from '../terms/names';
 import { splitRef, terminalRef } from '../terms/names';
 import { Places } from './places';
 import type { PlanDraft } from './plan';
+import { lookUp } from '../terms/lookUp';
 
 export interface Swapped {
   plan: PlanDraft;
@@ -38,7 +39,7 @@ export function swapModel(plan: PlanDraft, slot: Slot, from: PartModel, to: Part
   const cut = new Set(
     Object.entries(plan.target.mates).flatMap(([id, { a, b }]) => {
       const own = [a, b].find((side) => 'slot' in side && side.slot === slot);
-      return own && !kept.mates[id] ? [id] : [];
+      return own && !lookUp(kept.mates, id) ? [id] : [];
     }),
   );
   const pins = pinsOfCutHousings(plan.target, slot, from, cut);
@@ -69,21 +70,24 @@ export function swapModel(plan: PlanDraft, slot: Slot, from: PartModel, to: Part
   const target: Build = {
     ...plan.target,
     wires,
-    slots: { ...plan.target.slots, [slot]: { ...plan.target.slots[slot]!, model: to.id, revision: to.revision } },
+    slots: {
+      ...plan.target.slots,
+      [slot]: { ...lookUp(plan.target.slots, slot)!, model: to.id, revision: to.revision },
+    },
     mates: Object.fromEntries(
       Object.entries(plan.target.mates)
         .filter(([id]) => !cut.has(id))
-        .map(([id, mate]) => [id, kept.mates[id] ?? mate]),
+        .map(([id, mate]) => [id, lookUp(kept.mates, id) ?? mate]),
     ),
     housings: Object.fromEntries(
       Object.entries(plan.target.housings)
         .filter(([id]) => !gone.has(id))
-        .map(([id, housing]) => [id, kept.housings[id] ?? housing]),
+        .map(([id, housing]) => [id, lookUp(kept.housings, id) ?? housing]),
     ),
   };
   const links = plan.links.map((link) => ({
     ...link,
-    wires: link.wires.filter((id) => id in wires),
+    wires: link.wires.filter((id) => Object.hasOwn(wires, id)),
     ends: link.ends.flatMap((end) => {
       if (end.slot !== slot) return [end];
       const port = places.port(end.port);
@@ -108,7 +112,7 @@ function keptMates(
       if (!socket) continue;
       mates[id] = { ...mate, [side]: { slot, connector: socket.id } };
       const other = mate[side === 'a' ? 'b' : 'a'];
-      const housing = 'housing' in other ? build.housings[other.housing] : undefined;
+      const housing = 'housing' in other ? lookUp(build.housings, other.housing) : undefined;
       if (housing)
         housings[housing.id] = { ...housing, family: socket.family, pitchMm: socket.pitchMm, key: socket.key };
     }
@@ -146,7 +150,7 @@ function voltsFromTo([low, high]: Range): string {
 function pinsOfCutHousings(build: Build, slot: Slot, from: PartModel, cut: ReadonlySet<string>): Map<string, string> {
   const pins = new Map<string, string>();
   for (const id of cut) {
-    const { a, b, shift } = build.mates[id]!;
+    const { a, b, shift } = lookUp(build.mates, id)!;
     const [own, other] = 'slot' in a && a.slot === slot ? [a, b] : [b, a];
     const connector = 'slot' in own ? from.connectors.find((connector) => connector.id === own.connector) : null;
     if (!connector || !('housing' in other)) continue;

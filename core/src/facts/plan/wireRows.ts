@@ -5,6 +5,7 @@ import { splitRef } from '../terms/names';
 import type { Link } from './plan';
 import type { PlanChange } from './planChange';
 import type { Assembly } from '../assembly/assembly';
+import { lookUp } from '../terms/lookUp';
 
 export interface WireRow {
   wire: WireId;
@@ -64,19 +65,22 @@ export function changesFromRows(
     const [a, b] = [row.from, row.to].map((word) => landingOf(word, assembly));
     if (!a) faults.push({ line, message: `there is no ${row.from} in this build` });
     if (!b) faults.push({ line, message: `there is no ${row.to} in this build` });
-    if (a && b) wires[row.wire] = wireOf(row, a, b, assembly.build.wires[row.wire]);
+    if (a && b) wires[row.wire] = wireOf(row, a, b, lookUp(assembly.build.wires, row.wire));
   }
   const missing = Object.values(assembly.build.wires).filter(({ id, from }) => from === 'tail' && !seen.has(id));
   for (const { id } of missing)
     faults.push({ line: 0, message: `${id} is a lead of its part and must be in the list` });
   if (faults.length > 0) return { ok: false, faults };
   const ids = [...new Set([...Object.keys(assembly.build.wires), ...Object.keys(wires)])];
-  const differs = (id: WireId) => JSON.stringify(rowOf(assembly.build.wires[id])) !== JSON.stringify(rowOf(wires[id]));
+  const differs = (id: WireId) =>
+    JSON.stringify(rowOf(lookUp(assembly.build.wires, id))) !== JSON.stringify(rowOf(lookUp(wires, id)));
   return {
     ok: true,
-    changes: ids
-      .filter(differs)
-      .map((id) => ({ path: `wires/${id}`, before: assembly.build.wires[id] ?? null, after: wires[id] ?? null })),
+    changes: ids.filter(differs).map((id) => ({
+      path: `wires/${id}`,
+      before: lookUp(assembly.build.wires, id) ?? null,
+      after: lookUp(wires, id) ?? null,
+    })),
   };
 }
 
@@ -88,7 +92,7 @@ function landingOf(word: string, assembly: Assembly): Landing | null {
   if (word === 'bare' || word === 'insulated') return { on: 'air', end: word };
   const cavity = /^([^#]+)#(\d+)$/.exec(word);
   if (cavity) {
-    const housing = assembly.build.housings[cavity[1]!];
+    const housing = lookUp(assembly.build.housings, cavity[1]!);
     const position = Number(cavity[2]);
     return housing && position >= 1 && position <= housing.ways
       ? { on: 'cavity', housing: housing.id, position }

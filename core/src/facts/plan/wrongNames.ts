@@ -7,6 +7,7 @@ import type { ConnectorRef } from '../assembly/build';
 import type { PlanDraft } from './plan';
 import { pinName } from './planChange';
 import { assemble } from '../assembly/assembly';
+import { lookUp } from '../terms/lookUp';
 
 export interface WrongName {
   /** Where in the plan: `target.wires.W1.ends.1`. */
@@ -44,7 +45,7 @@ export function wrongNames(plan: Named, catalogue: Catalogue): WrongName[] {
       if (at.on === 'terminal')
         return assemble(target, catalogue).terminal(at.ref) ? [] : [{ path, reason: `there is no ${at.ref}` }];
       if (at.on === 'air') return [];
-      const housing = target.housings[at.housing];
+      const housing = lookUp(target.housings, at.housing);
       return housing && at.position <= housing.ways
         ? []
         : [{ path, reason: `there is no contact ${at.position} in a housing ${at.housing}` }];
@@ -52,9 +53,9 @@ export function wrongNames(plan: Named, catalogue: Catalogue): WrongName[] {
   );
   const exists = (side: ConnectorRef) =>
     'housing' in side
-      ? side.housing in target.housings
-      : side.slot in target.slots &&
-        catalogue.model(target.slots[side.slot]!).connectors.some(({ id }) => id === side.connector);
+      ? Object.hasOwn(target.housings, side.housing)
+      : Object.hasOwn(target.slots, side.slot) &&
+        catalogue.model(lookUp(target.slots, side.slot)!).connectors.some(({ id }) => id === side.connector);
   const unplugged = Object.entries(target.mates).flatMap(([id, mate]) =>
     [mate.a, mate.b]
       .filter((side) => !exists(side))

@@ -1,5 +1,6 @@
 /** Numbers as people say and write them at the bench. */
 import type { Range } from './names';
+import { lookUp } from './lookUp';
 
 const factors: Readonly<Record<string, number>> = { '': 1, m: 1e-3, k: 1e3, K: 1e3, M: 1e6 };
 
@@ -17,7 +18,7 @@ export function parseQuantity(text: string, unit = ''): number | null {
   // 4k7 is 4.7 k: the prefix stands where the point would.
   if (after && (prefix === '' || before.includes('.'))) return null;
   if (!/\d/.test(before)) return null;
-  return Number(after ? `${before}.${after}` : before) * factors[prefix]!;
+  return Number(after ? `${before}.${after}` : before) * lookUp(factors, prefix)!;
 }
 
 /**

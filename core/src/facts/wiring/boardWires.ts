@@ -9,6 +9,7 @@ import { jointName, splitRef } from '../terms/names';
 import { terminalUnder } from './terminalUnder';
 import type { Assembly, Stages } from '../assembly/assembly';
 import { isBoard } from '../catalogue/kinds';
+import { lookUp } from '../terms/lookUp';
 
 export type Becomes = 'stays' | 'comes off' | 'goes on' | 'differs';
 
@@ -37,7 +38,9 @@ export function boardsOf(stages: Stages): BoardOf[] {
   const [start, target] = [stages.start.build, stages.target.build];
   const wired = (board: BoardOf) =>
     isBoard(stages[board.from].model(board.slot)!) && boardWires(board, stages).length > 0;
-  const old = Object.keys(start.slots).filter((slot) => !sameFitted(start.slots[slot], target.slots[slot]));
+  const old = Object.keys(start.slots).filter(
+    (slot) => !sameFitted(lookUp(start.slots, slot), lookUp(target.slots, slot)),
+  );
   return [
     ...Object.keys(target.slots).map((slot): BoardOf => ({ slot, from: 'target' })),
     ...old.map((slot): BoardOf => ({ slot, from: 'start' })),
@@ -47,15 +50,15 @@ export function boardsOf(stages: Stages): BoardOf[] {
 /** Wires on a board, in the order of their names. */
 export function boardWires({ slot, from }: BoardOf, stages: Stages): BoardWire[] {
   const { start, asBuilt, target } = stages;
-  const board = stages[from].build.slots[slot];
+  const board = lookUp(stages[from].build.slots, slot);
   const found: BoardWire[] = [];
   for (const id of new Set([start, asBuilt, target].flatMap(({ build }) => Object.keys(build.wires)))) {
     for (const end of [0, 1] as const) {
       const at = (assembly: Assembly) =>
-        sameFitted(assembly.build.slots[slot], board) ? terminalOn(assembly, id, end, slot) : null;
+        sameFitted(lookUp(assembly.build.slots, slot), board) ? terminalOn(assembly, id, end, slot) : null;
       const [before, now, after] = [at(start), at(asBuilt), at(target)];
       const add = (assembly: Assembly, terminal: TerminalId, becomes: Becomes, done: boolean) => {
-        const wire = assembly.build.wires[id]!;
+        const wire = lookUp(assembly.build.wires, id)!;
         if (wire.ends[end].by === 'factory') return;
         found.push({
           joint: jointName(id, end),
@@ -79,7 +82,7 @@ export function boardWires({ slot, from }: BoardOf, stages: Stages): BoardWire[]
 }
 
 function terminalOn(assembly: Assembly, id: string, end: 0 | 1, slot: Slot): TerminalId | null {
-  const wire = assembly.build.wires[id];
+  const wire = lookUp(assembly.build.wires, id);
   const ref = wire ? terminalUnder(assembly, wire.ends[end]) : null;
   return ref && splitRef(ref).slot === slot ? splitRef(ref).terminal : null;
 }

@@ -9,6 +9,7 @@ import type { TerminalRef, WireId } from '../terms/names';
 import { splitRef, terminalRef } from '../terms/names';
 import type { Assembly } from '../assembly/assembly';
 import { remembered } from '../assembly/assembly';
+import { lookUp } from '../terms/lookUp';
 
 export interface Net {
   id: string;
@@ -59,7 +60,7 @@ export function matedPoints(assembly: Assembly, mate: Mate): { a: string; b: str
 
 function pointsOf(assembly: Assembly, side: ConnectorRef): (string | null)[] {
   if ('housing' in side) {
-    const ways = assembly.build.housings[side.housing]?.ways ?? 0;
+    const ways = lookUp(assembly.build.housings, side.housing)?.ways ?? 0;
     return Array.from({ length: ways }, (_, index) => `${side.housing}#${index + 1}`);
   }
   const model = assembly.model(side.slot);
@@ -121,7 +122,7 @@ function collect(assembly: Assembly, find: (point: string) => string): Netlist {
   return {
     nets: [...byRoot.values()],
     netOf: (ref) => byRoot.get(rootOfTerminal.get(ref) ?? '') ?? null,
-    netOfWire: (wire) => (assembly.build.wires[wire] ? (byRoot.get(find(`~${wire}`)) ?? null) : null),
+    netOfWire: (wire) => (lookUp(assembly.build.wires, wire) ? (byRoot.get(find(`~${wire}`)) ?? null) : null),
     idOf: find,
   };
 }

@@ -10,6 +10,7 @@ import { netlist } from './netlist';
 import type { Act } from '../assembly/act';
 import type { Assembly } from '../assembly/assembly';
 import type { Change } from '../assembly/difference';
+import { lookUp } from '../terms/lookUp';
 
 /** The terminals touched; an act that changed nothing touches none. */
 export function touchedBy(act: Act, before: Assembly, after: Assembly): ReadonlySet<TerminalRef> {
@@ -53,7 +54,7 @@ function seeds(act: Act, assembly: Assembly): TerminalRef[] {
     case 'mate':
       return [...ofSide(assembly, act.mate.a), ...ofSide(assembly, act.mate.b)];
     case 'unmate': {
-      const mate = assembly.build.mates[act.id];
+      const mate = lookUp(assembly.build.mates, act.id);
       return mate ? [...ofSide(assembly, mate.a), ...ofSide(assembly, mate.b)] : [];
     }
     case 'contact':
@@ -62,7 +63,7 @@ function seeds(act: Act, assembly: Assembly): TerminalRef[] {
     case 'bare':
       return [...act.refs];
     case 'drop wire': {
-      const wire = assembly.build.wires[act.wire];
+      const wire = lookUp(assembly.build.wires, act.wire);
       return wire ? wire.ends.flatMap((end) => landedOn(end) ?? []) : [];
     }
     default:

@@ -1,3 +1,4 @@
+import { lookUp } from '../terms/lookUp';
 /** How the colours of wires are drawn. */
 export const wireHex: Readonly<Record<string, string>> = {
   red: '#c0281f',
@@ -15,5 +16,5 @@ export const wireHex: Readonly<Record<string, string>> = {
 
 /** A colour that nobody has named is drawn grey. */
 export function hexOf(colour: string): string {
-  return wireHex[colour] ?? wireHex.grey!;
+  return lookUp(wireHex, colour) ?? wireHex.grey!;
 }

@@ -18,6 +18,7 @@ import type { Meter, MeterSource } from '../../facts/terms/meter';
 import { sourceOf } from '../../facts/terms/meter';
 import { classesBetween, lengthClass, watchS } from '../../facts/terms/toneLength';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /** Relative spread of capacitors around their print, and of resistors and loads inside parts. */
 const capacitorSpread = 0.2;
@@ -50,7 +51,7 @@ export function expect(assembly: Assembly, touch: Touch, options: ExpectOptions)
 
 /** The same for a circuit that is compiled already. */
 export function expectIn(circuit: Circuit, touch: Touch, options: ExpectOptions): Expectation {
-  const [black, red] = [circuit.at[touch.black], circuit.at[touch.red]];
+  const [black, red] = [lookUp(circuit.at, touch.black), lookUp(circuit.at, touch.red)];
   if (!black || !red) throw new RangeError(`no terminal ${black ? touch.red : touch.black} in the build`);
   if (touch.mode === 'volts') {
     return { touch, from: 'computed', passes: [], band: [-restLimitV, restLimitV], chargeAfterV: {}, because: [] };
@@ -70,7 +71,7 @@ export function expectIn(circuit: Circuit, touch: Touch, options: ExpectOptions)
 
 /** Volts left on the capacitors when the probes were really held for `heldS`. */
 export function chargeAfter(circuit: Circuit, touch: Touch, options: ExpectOptions): Readonly<Record<string, number>> {
-  const [black, red] = [circuit.at[touch.black], circuit.at[touch.red]];
+  const [black, red] = [lookUp(circuit.at, touch.black), lookUp(circuit.at, touch.red)];
   if (!black || !red || touch.mode === 'volts') return options.chargeV ?? {};
   const port = reduceToPort(circuit, { blackNode: black, redNode: red }, conductorBelowOhms, false);
   const start = relax(port, options.chargeV ?? {}, options.pauseS ?? 0);
@@ -101,7 +102,7 @@ function respond(
   const heardFor = (way: -1 | 1, charge: Readonly<Record<string, number>>) =>
     touchResponse(spreadBy(port, -way), withThreshold(meter, 1 + way * meter.spread), charge, { heldS: 0, watchS });
   // The charge of earlier touches may be there whole, or gone: it lengthens one tone and shortens another.
-  const charges = port.branches.some(({ id }) => chargeV[id]) ? [chargeV, {}] : [{}];
+  const charges = port.branches.some(({ id }) => lookUp(chargeV, id)) ? [chargeV, {}] : [{}];
   // A tone shorter than the meter's answer may stay unheard altogether.
   const tones = [heardFor(-1, {}), nominal, ...charges.map((charge) => heardFor(1, charge))].map(({ toneS }) => toneS);
   const low = Math.min(...tones);

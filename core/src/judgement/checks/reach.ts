@@ -34,7 +34,7 @@ export const contactsBehindPlugs = remembered((assembly): ReadonlySet<TerminalRe
     );
     assembly.connector(own.slot, own.connector)?.pins.forEach((pin, index) => {
       const ref = terminalRef(own.slot, pin);
-      if (crimped.has(index + 1) && !(ref in hidden)) found.add(ref);
+      if (crimped.has(index + 1) && !Object.hasOwn(hidden, ref)) found.add(ref);
     });
   }
   return found;

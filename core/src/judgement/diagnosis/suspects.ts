@@ -6,6 +6,7 @@ import { netlist } from '../../facts/wiring/netlist';
 import type { Reading } from '../../facts/log/reading';
 import { gapMm } from '../../physics/geometry/gap';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /**
  * For a tone that is missing: the joints on its way. For a tone that should not be: the joints on either net, those
@@ -13,7 +14,7 @@ import type { Assembly } from '../../facts/assembly/assembly';
  */
 export function suspectJoints({ touch, expected }: Reading, assembly: Assembly): string[] {
   const soldered = (joint: { wire: string; end: 0 | 1 }) =>
-    assembly.build.wires[joint.wire]?.ends[joint.end].by === 'solder';
+    lookUp(assembly.build.wires, joint.wire)?.ends[joint.end].by === 'solder';
   if (expected.passes.includes('does not stop')) {
     return expected.because.flatMap((site) =>
       'wire' in site && site.end !== undefined && soldered({ wire: site.wire, end: site.end })

@@ -1,3 +1,4 @@
+import { lookUp } from '../../facts/terms/lookUp';
 /**
  * What stands on a board, taken apart: capitals without spaces, one kind of minus; alternatives told by a stroke; a
  * stem with its number and sign; the unit it belongs to; volts and ranges of volts.
@@ -143,7 +144,7 @@ export function wornFrom(text: string): { text: string; changes: number }[] {
     all = all.flatMap((one) => [
       { text: one.text + letter, changes: one.changes },
       ...(one.changes < maxChanges
-        ? [...(lookalikes[letter] ?? '')].map((other) => ({ text: one.text + other, changes: one.changes + 1 }))
+        ? [...(lookUp(lookalikes, letter) ?? '')].map((other) => ({ text: one.text + other, changes: one.changes + 1 }))
         : []),
     ]);
   }

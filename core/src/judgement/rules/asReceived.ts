@@ -11,11 +11,12 @@ import type { Finding } from './finding';
 import { judge, newFindings } from './judge';
 import type { Act } from '../../facts/assembly/act';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /** Kill and stop findings of the start that still hold. What only works badly there is the customer's own choice. */
 export function judgeAsReceived(start: Assembly, asBuilt: Assembly, cells: Range): Finding[] {
   const untouched = (id: string) => {
-    const [before, now] = [start.build.wires[id], asBuilt.build.wires[id]];
+    const [before, now] = [lookUp(start.build.wires, id), lookUp(asBuilt.build.wires, id)];
     return Boolean(
       before && now && ([0, 1] as const).every((end) => sameLanding(before.ends[end].at, now.ends[end].at)),
     );
@@ -42,7 +43,7 @@ export function foundElsewhere(
   to: TerminalRef,
   cells: Range,
 ): FoundElsewhere {
-  const known = asBuilt.build.wires[wire];
+  const known = lookUp(asBuilt.build.wires, wire);
   if (!known) throw new RangeError(`no wire ${wire} in the quad`);
   const act: Act = {
     do: 'land',

@@ -5,6 +5,7 @@ import type { SupplyTree } from '../../physics/loads/supplyTree';
 import { terminalUnder } from '../../facts/wiring/terminalUnder';
 import type { RuleView } from './finding';
 import { hasRole } from '../../facts/catalogue/roles';
+import { lookUp } from '../../facts/terms/lookUp';
 
 interface Feed {
   /** The supply terminal that is fed. */
@@ -25,14 +26,16 @@ function fedBy(view: RuleView, id: string): { ref: TerminalRef; shared: number }
   if (!net || !view.sources.has(net)) return null;
   const takes = (ref: TerminalRef) =>
     view.terminal(ref).roles.some((role) => role.is === 'supply' && role.dir === 'takes');
-  const wire = view.assembly.build.wires[id]!;
+  const wire = lookUp(view.assembly.build.wires, id)!;
   const own = wire.ends
     .map((end) => terminalUnder(view.assembly, end))
     .find((ref) => ref !== null && view.nets.netOf(ref) && hasRole(view.terminal(ref), 'supply') && takes(ref));
   if (!own) return null;
   const { slot } = splitRef(own);
   const shared = net.wires.filter((other) =>
-    view.assembly.build.wires[other]!.ends.some((end) => terminalUnder(view.assembly, end)?.startsWith(`${slot}.`)),
+    lookUp(view.assembly.build.wires, other)!.ends.some((end) =>
+      terminalUnder(view.assembly, end)?.startsWith(`${slot}.`),
+    ),
   ).length;
   return { ref: own, shared: Math.max(1, shared) };
 }

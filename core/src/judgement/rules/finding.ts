@@ -11,6 +11,7 @@ import { terminalUnder } from '../../facts/wiring/terminalUnder';
 import type { Drive, NetSource } from './sources';
 import { drivesOf, sourcesOf } from './sources';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /** kill destroys hardware; stop does not work or is unsafe; warn works badly. */
 export type Severity = 'kill' | 'stop' | 'warn';
@@ -101,7 +102,9 @@ export function finding(
 ): Finding {
   const near = new Set([net, ...at.flatMap((ref) => view.nets.netOf(ref) ?? [])].flatMap(({ wires }) => wires));
   const touching = [...near].filter((id) =>
-    view.assembly.build.wires[id]!.ends.some((end) => at.includes(terminalUnder(view.assembly, end) as TerminalRef)),
+    lookUp(view.assembly.build.wires, id)!.ends.some((end) =>
+      at.includes(terminalUnder(view.assembly, end) as TerminalRef),
+    ),
   );
   return {
     key: `${rule}:${[...at].sort().join('+')}`,

@@ -10,6 +10,7 @@ import { polarity } from './polarity';
 import { rules } from './rules';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { assemble } from '../../facts/assembly/assembly';
+import { lookUp } from '../../facts/terms/lookUp';
 
 const rank: Readonly<Record<Severity, number>> = { kill: 0, stop: 1, warn: 2 };
 
@@ -55,9 +56,9 @@ export function judgeSoFar(
 function targetAsLanded(asBuilt: Build, target: Build, start: Build): Build {
   const wires = { ...target.wires };
   const untouched = (wire: Wire, end: 0 | 1) =>
-    Boolean(start.wires[wire.id] && sameLanding(start.wires[wire.id]!.ends[end].at, wire.ends[end].at));
+    Boolean(lookUp(start.wires, wire.id) && sameLanding(lookUp(start.wires, wire.id)!.ends[end].at, wire.ends[end].at));
   for (const wire of Object.values(asBuilt.wires)) {
-    const planned = wires[wire.id];
+    const planned = lookUp(wires, wire.id);
     if (!planned) {
       if (!untouched(wire, 0) || !untouched(wire, 1)) wires[wire.id] = wire;
       continue;

@@ -3,6 +3,7 @@ import type { PortPin } from '../../facts/catalogue/partModel';
 import type { Link } from '../../facts/plan/plan';
 import type { Finding, Rule, RuleView } from './finding';
 import { finding, pinOf, portOf, portsOn, spoken } from './finding';
+import { lookUp } from '../../facts/terms/lookUp';
 
 const name = 'link open';
 /** Which pin hears what. */
@@ -35,7 +36,8 @@ export const linkOpen: Rule = {
 
 function openIn(view: RuleView, { id, purpose, ends }: Link): Finding[] {
   const [own, other] = ends;
-  if (!own || !other || !view.assembly.build.slots[own.slot] || !view.assembly.build.slots[other.slot]) return [];
+  if (!own || !other || !lookUp(view.assembly.build.slots, own.slot) || !lookUp(view.assembly.build.slots, other.slot))
+    return [];
   for (const end of [own, other]) {
     if (view.assembly.model(end.slot)!.ports.some((port) => port.id === end.port)) continue;
     return [

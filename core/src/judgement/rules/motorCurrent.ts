@@ -8,6 +8,7 @@ import type { Finding, Rule, RuleView, Severity } from './finding';
 import { finding, portsOn, spoken } from './finding';
 import type { Flow } from './motorFlow';
 import { motorFlow } from './motorFlow';
+import { lookUp } from '../../facts/terms/lookUp';
 
 const name = 'motor current';
 
@@ -86,7 +87,7 @@ function ways(view: RuleView, motors: readonly Driven[]): Finding[] {
 }
 
 function limitOf(view: RuleView, { wire: id, ref, contactA }: Flow): { amps: number; what: string } | null {
-  const wire = id === null ? undefined : view.assembly.build.wires[id];
+  const wire = id === null ? undefined : lookUp(view.assembly.build.wires, id);
   if (wire) {
     const words = capital(wireWords(wire, view.assembly));
     return { amps: ampsFor(wire.awg, false), what: `${words} is ${wire.awg} AWG and carries` };

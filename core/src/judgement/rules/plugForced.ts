@@ -4,6 +4,7 @@ import type { TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
 import type { Rule, RuleView } from './finding';
 import { finding } from './finding';
+import { lookUp } from '../../facts/terms/lookUp';
 
 const name = 'plug forced';
 
@@ -23,7 +24,7 @@ export const plugForced: Rule = {
 
 function bodyOf({ assembly }: RuleView, side: ConnectorRef): { pitchMm: number } | null {
   return 'housing' in side
-    ? (assembly.build.housings[side.housing] ?? null)
+    ? (lookUp(assembly.build.housings, side.housing) ?? null)
     : assembly.connector(side.slot, side.connector);
 }
 

@@ -10,6 +10,7 @@ import type { Netlist } from '../../facts/wiring/netlist';
 import { netlist } from '../../facts/wiring/netlist';
 import type { Rule, RuleView } from './finding';
 import { feedsOf, finding, spoken } from './finding';
+import { lookUp } from '../../facts/terms/lookUp';
 
 const name = 'power ground';
 /** Thinner wires and finer contacts are signals' own. */
@@ -44,7 +45,7 @@ function withoutThin({ assembly }: RuleView): Netlist {
   const { wires, mates, housings } = assembly.build;
   const bears = (side: (typeof mates)[string]['a']) =>
     'housing' in side
-      ? (housings[side.housing]?.pitchMm ?? 0) > 2.6
+      ? (lookUp(housings, side.housing)?.pitchMm ?? 0) > 2.6
       : (assembly.connector(side.slot, side.connector)?.ampsPerPin ?? 0) >= leastContactA;
   return netlist(
     assemble(

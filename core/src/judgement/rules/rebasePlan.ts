@@ -12,6 +12,7 @@ import type { Finding } from './finding';
 import { newFindings } from './judge';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { assemble } from '../../facts/assembly/assembly';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export interface RebasedPlan {
   changes: readonly PlanChange[];
@@ -26,7 +27,7 @@ export function rebasePlan(
   { wireId, end }: { wireId: WireId; end: 0 | 1 },
   to: TerminalRef,
 ): RebasedPlan {
-  const wire = plan.target.wires[wireId];
+  const wire = lookUp(plan.target.wires, wireId);
   if (!wire) throw new RangeError(`no wire ${wireId} in the plan`);
   const moved = withLanding(wire, end, to);
   const displaced = displacedBy(plan, asBuilt, { wire, end }, to);
@@ -66,7 +67,8 @@ function displacedBy(
   for (const other of Object.values(plan.target.wires)) {
     for (const otherEnd of [0, 1] as const) {
       const isThere = landedOn(other.ends[otherEnd]) === to && other.ends[otherEnd].by !== 'factory';
-      const done = asBuilt.build.wires[other.id] && landedOn(asBuilt.build.wires[other.id]!.ends[otherEnd]) === to;
+      const done =
+        lookUp(asBuilt.build.wires, other.id) && landedOn(lookUp(asBuilt.build.wires, other.id)!.ends[otherEnd]) === to;
       if (isThere && !done && other.id !== wire.id) return [{ wire: other, end: otherEnd }];
     }
   }

@@ -40,6 +40,7 @@ import { videoGround } from './videoGround';
 import { wireColours } from './wireColours';
 import { wireTooThick } from './wireTooThick';
 import { wrongKindOfPad } from './wrongKindOfPad';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export const rules: readonly Rule[] = [
   polarity,
@@ -94,5 +95,5 @@ const alsoFoundBy: Readonly<Record<string, Rule>> = {
 
 /** Why a rule exists, in a technician's words. */
 export function whyRule(name: string): string {
-  return (alsoFoundBy[name] ?? rules.find((rule) => rule.name === name))?.why ?? '';
+  return (lookUp(alsoFoundBy, name) ?? rules.find((rule) => rule.name === name))?.why ?? '';
 }

@@ -4,6 +4,7 @@ import { wireWords } from '../../facts/assembly/itemWords';
 import { capital } from '../../facts/terms/capital';
 import type { Finding, Rule, RuleView } from './finding';
 import { finding, spoken } from './finding';
+import { lookUp } from '../../facts/terms/lookUp';
 
 const name = 'unused conductor';
 
@@ -41,7 +42,7 @@ function toNowhere(view: RuleView): Finding[] {
     const ref = net.terminals.find(
       (terminal) =>
         view.terminal(terminal).roles.length === 0 &&
-        net.wires.some((id) => view.assembly.build.wires[id]!.ends.some((end) => landedOn(end) === terminal)),
+        net.wires.some((id) => lookUp(view.assembly.build.wires, id)!.ends.some((end) => landedOn(end) === terminal)),
     );
     if (!ref) return [];
     const boot = /boot/i.test(view.terminal(ref).printed);

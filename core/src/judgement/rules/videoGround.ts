@@ -4,6 +4,7 @@ import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { Rule, RuleView } from './finding';
 import { finding, portsOn, spoken } from './finding';
 import { hasRole } from '../../facts/catalogue/roles';
+import { lookUp } from '../../facts/terms/lookUp';
 
 const name = 'video ground';
 
@@ -57,7 +58,7 @@ function beside(view: RuleView, a: Slot, b: Slot): boolean {
   );
   const ground = new Set(groundsOf(view, a).flatMap((ref) => view.nets.netOf(ref)?.wires ?? []));
   return [...ground].some((id) => {
-    const slots = view.assembly.build.wires[id]!.ends.map(({ at }) => {
+    const slots = lookUp(view.assembly.build.wires, id)!.ends.map(({ at }) => {
       if (at.on === 'terminal') return splitRef(at.ref).slot;
       if (at.on === 'cavity') return housings.get(at.housing);
       return null;

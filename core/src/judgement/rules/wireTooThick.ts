@@ -2,6 +2,7 @@
 import type { Rule } from './finding';
 import { finding, spoken } from './finding';
 import { wiresOnPads } from './padFull';
+import { lookUp } from '../../facts/terms/lookUp';
 
 const name = 'wire too thick';
 
@@ -11,9 +12,9 @@ export const wireTooThick: Rule = {
   judge: (view) =>
     [...wiresOnPads(view)].flatMap(([ref, wires]) => {
       const { thickestAwg } = view.terminal(ref);
-      const thick = wires.find((id) => view.assembly.build.wires[id]!.awg < thickestAwg);
+      const thick = wires.find((id) => lookUp(view.assembly.build.wires, id)!.awg < thickestAwg);
       if (!thick) return [];
-      const message = `${thick} is ${view.assembly.build.wires[thick]!.awg} AWG; ${spoken(view, ref)} takes ${thickestAwg} AWG at most.`;
+      const message = `${thick} is ${lookUp(view.assembly.build.wires, thick)!.awg} AWG; ${spoken(view, ref)} takes ${thickestAwg} AWG at most.`;
       return [
         {
           ...finding(view, { rule: name, severity: 'warn', net: view.nets.netOf(ref)!, at: [ref], message }),

@@ -6,6 +6,7 @@ import type { Finding, PortAt, Rule, RuleView } from './finding';
 import { finding, portOf, portsOn, spoken } from './finding';
 import { hasRole } from '../../facts/catalogue/roles';
 import { isController } from '../../facts/catalogue/kinds';
+import { lookUp } from '../../facts/terms/lookUp';
 
 const name = 'wrong kind of pad';
 /** Kinds of port that belong together. */
@@ -26,7 +27,7 @@ function wrongOn(view: RuleView, net: Net): Finding[] {
     const others = net.terminals.filter((ref) => splitRef(ref).slot !== a.slot);
     const suits = (ref: TerminalRef) => {
       const b = portOf(view, ref);
-      return b !== null && (mates[a.port.kind] ?? [a.port.kind]).includes(b.port.kind);
+      return b !== null && (lookUp(mates, a.port.kind) ?? [a.port.kind]).includes(b.port.kind);
     };
     // A partner that is a rail of its own part, like the plus pad of a buzzer, brings that rail's other parts with it.
     const odd = others.some((other) => suits(other) && onRail(view, net, other))

@@ -13,6 +13,7 @@ import type { Site } from '../../facts/terms/site';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { remembered } from '../../facts/assembly/assembly';
 import { lengthMmOf } from '../geometry/wireLength';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export type BranchElement =
   | { is: 'resistor'; ohms: number }
@@ -91,11 +92,11 @@ function compiled(assembly: Assembly): Circuit {
     }
   }
   for (const { a, b, ohms } of assembly.build.contacts) {
-    if (!at[a] || !at[b]) continue;
+    if (!lookUp(at, a) || !lookUp(at, b)) continue;
     branches.push({
       id: `${a}=${b}`,
-      a: at[a]!,
-      b: at[b]!,
+      a: lookUp(at, a)!,
+      b: lookUp(at, b)!,
       element: { is: 'resistor', ohms },
       site: { between: [a, b] },
     });

@@ -9,6 +9,7 @@ import type { CapacitorAs, Drive } from './solve';
 import { solvePort } from './solve';
 import type { Meter } from '../../facts/terms/meter';
 import { sourceOf } from '../../facts/terms/meter';
+import { lookUp } from '../../facts/terms/lookUp';
 
 interface TouchResponse {
   /** How long the meter sounds from the moment of touch, in seconds; Infinity when it never stops. */
@@ -46,7 +47,7 @@ export function touchResponse(
   const open = solvePort(circuit, drive, () => null);
   const settledV = Math.min(open.portV, sourceOf(meter, mode).limitV);
   const capacitors = circuit.branches.filter(({ element }) => element.is === 'capacitor');
-  const startCharge = Object.fromEntries(capacitors.map(({ id }) => [id, chargeV[id] ?? 0]));
+  const startCharge = Object.fromEntries(capacitors.map(({ id }) => [id, lookUp(chargeV, id) ?? 0]));
   const sounds = (portV: number, limit: number) => portV < limit && (meter.beepsOnReverse || portV > -limit);
   if (capacitors.length === 0) {
     return { toneS: sounds(open.portV, thresholdV) ? Infinity : 0, settledV, chargeAfterV: { ...chargeV } };
@@ -80,7 +81,7 @@ export function relax(
   pauseS: number,
 ): Record<string, number> {
   const known = new Set(circuit.branches.filter(({ element }) => element.is === 'capacitor').map(({ id }) => id));
-  const start = Object.fromEntries([...known].map((id) => [id, chargeV[id] ?? 0]));
+  const start = Object.fromEntries([...known].map((id) => [id, lookUp(chargeV, id) ?? 0]));
   if (pauseS <= 0 || Object.values(start).every((volts) => Math.abs(volts) < 2e-3)) return { ...chargeV };
   let last = start;
   run(circuit, null, start, {
@@ -117,12 +118,15 @@ function run(
     (charge: Record<string, number>, stepS: number): CapacitorAs =>
     (id) => {
       const { farads, esrOhms } = parts.get(id)!;
-      return { volts: charge[id]!, ohms: esrOhms + stepS / farads };
+      return { volts: lookUp(charge, id)!, ohms: esrOhms + stepS / farads };
     };
   const step = (charge: Record<string, number>, stepS: number, guess?: readonly number[]) => {
     const { portV, capacitorA, volts } = solvePort(circuit, drive, at(charge, stepS), guess);
     const next = Object.fromEntries(
-      Object.keys(charge).map((id) => [id, charge[id]! + (capacitorA[id]! * stepS) / parts.get(id)!.farads]),
+      Object.keys(charge).map((id) => [
+        id,
+        lookUp(charge, id)! + (lookUp(capacitorA, id)! * stepS) / parts.get(id)!.farads,
+      ]),
     );
     return { portV, charge: next, volts };
   };
@@ -137,7 +141,7 @@ function run(
     const half = step(now.charge, h / 2, now.volts);
     const halves = step(half.charge, h / 2, half.volts);
     const error = Math.max(
-      ...Object.keys(start).map((id) => Math.abs(halves.charge[id]! - whole.charge[id]!)),
+      ...Object.keys(start).map((id) => Math.abs(lookUp(halves.charge, id)! - lookUp(whole.charge, id)!)),
       Math.abs(halves.portV - whole.portV),
     );
     if (error > errorV && h > shortestStepS) {
@@ -145,7 +149,9 @@ function run(
       continue;
     }
     // Richardson: the two results together are of second order.
-    const charge = Object.fromEntries(Object.keys(start).map((id) => [id, 2 * halves.charge[id]! - whole.charge[id]!]));
+    const charge = Object.fromEntries(
+      Object.keys(start).map((id) => [id, 2 * lookUp(halves.charge, id)! - lookUp(whole.charge, id)!]),
+    );
     const v = 2 * halves.portV - whole.portV;
     const t = h === target - now.t ? target : now.t + h;
     if (see({ t, v, charge })) return;

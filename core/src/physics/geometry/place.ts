@@ -10,6 +10,7 @@ import type { TerminalRef, XY } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { liesByArrow } from '../../facts/catalogue/kinds';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /** A service loop, so that boards can be lifted for repair. */
 const slackMm = 30;
@@ -34,7 +35,7 @@ const usual: Readonly<Partial<Record<PartKind, readonly [number, number, number]
 
 /** Place of a part: its own, its corner's for a numbered motor or ESC, or the usual one of its kind. */
 export function placeOf(assembly: Assembly, slot: string): Pose {
-  const pose = assembly.build.slots[slot]?.pose;
+  const pose = lookUp(assembly.build.slots, slot)?.pose;
   if (pose) return pose;
   const kind = assembly.model(slot)!.kind;
   const number = /^(ESC|M)(\d+)$/.exec(slot)?.[2];

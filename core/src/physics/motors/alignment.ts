@@ -6,6 +6,7 @@
 import type { Slot } from '../../facts/terms/names';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { isController } from '../../facts/catalogue/kinds';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export interface Alignment {
   slot: Slot;
@@ -30,7 +31,7 @@ export function alignmentOf(assembly: Assembly): Alignment | null {
   const slot = Object.keys(assembly.build.slots).find((key) => isController(assembly.model(key)!.kind));
   if (!slot) return null;
   const { arrowDeg } = assembly.model(slot)!.body;
-  const pose = assembly.build.slots[slot]!.pose;
+  const pose = lookUp(assembly.build.slots, slot)!.pose;
   if (!pose) return { slot, yawDeg: 0, upsideDown: false, known: arrowDeg !== null };
   const upsideDown = pose.face === 'down';
   // Turned over, a board's x runs the other way.

@@ -16,6 +16,7 @@ import { alignmentChange, motorChanges } from './motorChanges';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { isController } from '../../facts/catalogue/kinds';
 import { lengthMmOf } from '../../physics/geometry/wireLength';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export interface Conversion {
   /** Parts and wires that are not touched. */
@@ -59,26 +60,26 @@ export function conversion(from: Assembly, to: Assembly): Conversion {
     changes.flatMap(({ about }) => (about.kind === 'joint' || about.kind === 'wire' ? [about.wire] : [])),
   );
   const opened = openedEnds(from.build, changes);
-  const soldered = opened.filter(({ wire, end }) => from.build.wires[wire]!.ends[end].by === 'solder');
+  const soldered = opened.filter(({ wire, end }) => lookUp(from.build.wires, wire)!.ends[end].by === 'solder');
   const [before, after] = [portsUsed(from), portsUsed(to)];
-  const swapped = (slot: Slot) => from.build.slots[slot]?.model !== to.build.slots[slot]?.model;
+  const swapped = (slot: Slot) => lookUp(from.build.slots, slot)?.model !== lookUp(to.build.slots, slot)?.model;
   return {
     stays: {
-      parts: Object.keys(to.build.slots).filter((slot) => slot in from.build.slots && !swapped(slot)),
-      wires: Object.keys(to.build.wires).filter((id) => id in from.build.wires && !touched.has(id)),
+      parts: Object.keys(to.build.slots).filter((slot) => Object.hasOwn(from.build.slots, slot) && !swapped(slot)),
+      wires: Object.keys(to.build.wires).filter((id) => Object.hasOwn(from.build.wires, id) && !touched.has(id)),
     },
     changes,
     opens: soldered.map(({ wire, end }) => jointName(wire, end)),
     cleans: [
       ...new Set(
         soldered
-          .map(({ wire, end }) => landedOn(from.build.wires[wire]!.ends[end])!)
-          .filter((ref) => splitRef(ref).slot in to.build.slots && !swapped(splitRef(ref).slot)),
+          .map(({ wire, end }) => landedOn(lookUp(from.build.wires, wire)!.ends[end])!)
+          .filter((ref) => Object.hasOwn(to.build.slots, splitRef(ref).slot) && !swapped(splitRef(ref).slot)),
       ),
     ],
     contactsOut: opened.flatMap(({ wire, end }) => {
-      const { at } = from.build.wires[wire]!.ends[end];
-      return at.on === 'cavity' && to.build.housings[at.housing]
+      const { at } = lookUp(from.build.wires, wire)!.ends[end];
+      return at.on === 'cavity' && lookUp(to.build.housings, at.housing)
         ? [{ wire, housing: at.housing, position: at.position }]
         : [];
     }),
@@ -101,7 +102,7 @@ export function conversion(from: Assembly, to: Assembly): Conversion {
 function openedEnds(from: Build, changes: readonly Change[]): { wire: WireId; end: 0 | 1 }[] {
   const ends = new Map<string, { wire: WireId; end: 0 | 1 }>();
   const add = (wire: WireId, end: 0 | 1) => {
-    if (isAttached(from.wires[wire]!.ends[end])) ends.set(jointName(wire, end), { wire, end });
+    if (isAttached(lookUp(from.wires, wire)!.ends[end])) ends.set(jointName(wire, end), { wire, end });
   };
   for (const { verb, about } of changes) {
     if (verb === 'free') add(about.wire, about.end);
@@ -120,7 +121,7 @@ function openedEnds(from: Build, changes: readonly Change[]): { wire: WireId; en
 }
 
 export function workOf(from: Build, changes: readonly Change[]): Work {
-  const opened = openedEnds(from, changes).map(({ wire, end }) => from.wires[wire]!.ends[end].by);
+  const opened = openedEnds(from, changes).map(({ wire, end }) => lookUp(from.wires, wire)!.ends[end].by);
   const landed = changes.flatMap(({ effect }) => effect.flatMap((act) => (act.do === 'land' ? [act.as.by] : [])));
   const count = (...verbs: Change['verb'][]) => changes.filter(({ verb }) => verbs.includes(verb)).length;
   return {
@@ -138,7 +139,7 @@ function newWires(from: Build, changes: readonly Change[]): WireBody[] {
   const bodies = new Map(
     changes.flatMap(({ effect }) =>
       effect.flatMap((act) =>
-        act.do === 'land' && act.body.from !== 'tail' && !(act.wire in from.wires)
+        act.do === 'land' && act.body.from !== 'tail' && !Object.hasOwn(from.wires, act.wire)
           ? [[act.wire, act.body] as const]
           : [],
       ),

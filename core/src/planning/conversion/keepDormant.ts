@@ -8,16 +8,17 @@ import type { HousingId, Slot } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
 import type { Pinned } from '../../facts/plan/plan';
 import type { Wish } from '../../facts/plan/wish';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /** The target with the part of the build as it is left in, dormant. It is judged like every other part. */
 export function keepDormant(target: Build, asBuilt: Build, slot: Slot): Build {
-  const fitted = asBuilt.slots[slot];
-  if (!fitted || slot in target.slots) return target;
+  const fitted = lookUp(asBuilt.slots, slot);
+  if (!fitted || Object.hasOwn(target.slots, slot)) return target;
   const onPart = (end: WireEnd) => landedOn(end) !== null && splitRef(landedOn(end)!).slot === slot;
   const isOwn = ({ ends }: Wire) => ends.some(onPart);
   // A plug of its own is pulled and stays on its wires; out of a plug that others use its contacts are taken.
   const stays = (housing: HousingId) =>
-    !(housing in target.housings) &&
+    !Object.hasOwn(target.housings, housing) &&
     Object.values(asBuilt.wires).every(
       (wire) => isOwn(wire) || wire.ends.every(({ at }) => at.on !== 'cavity' || at.housing !== housing),
     );
@@ -26,14 +27,14 @@ export function keepDormant(target: Build, asBuilt: Build, slot: Slot): Build {
       ? end
       : { at: { on: 'air', end: 'insulated' }, by: 'none' };
   const own = Object.values(asBuilt.wires)
-    .filter((wire) => isOwn(wire) && !(wire.id in target.wires))
+    .filter((wire) => isOwn(wire) && !Object.hasOwn(target.wires, wire.id))
     .map((wire): Wire => ({ ...wire, ends: [left(wire.ends[0]), left(wire.ends[1])] }));
   const housings = own.flatMap(({ ends }) => ends.flatMap(({ at }) => (at.on === 'cavity' ? [at.housing] : [])));
   return {
     ...target,
     slots: { ...target.slots, [slot]: fitted },
     wires: { ...target.wires, ...Object.fromEntries(own.map((wire) => [wire.id, wire])) },
-    housings: { ...target.housings, ...Object.fromEntries(housings.map((id) => [id, asBuilt.housings[id]!])) },
+    housings: { ...target.housings, ...Object.fromEntries(housings.map((id) => [id, lookUp(asBuilt.housings, id)!])) },
   };
 }
 
@@ -62,6 +63,6 @@ export function movePlace({ slots, wishes, pinned }: Asked, from: Slot, to: Slot
 export function placeBeside(slot: Slot, slots: Build['slots']): Slot {
   const stem = slot.replace(/\d+$/, '');
   let number = 2;
-  while (`${stem}${number}` in slots || `${stem}${number}` === slot) number++;
+  while (Object.hasOwn(slots, `${stem}${number}`) || `${stem}${number}` === slot) number++;
   return `${stem}${number}`;
 }

@@ -8,6 +8,7 @@ import { recipeFor } from '../../physics/joints/recipe';
 import { screwLengthMm, solderG, tapePerArmMm } from './amounts';
 import type { Assembly } from '../../facts/assembly/assembly';
 import type { Need, Joint } from './kitNeed';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export function solderNeeds(joints: readonly Joint[], alloy: Alloy): Need[] {
   return joints.map(({ id, wire, padMm }): Need => ({
@@ -149,7 +150,7 @@ export function consumableNeeds(joints: readonly Joint[]): Need[] {
 
 /** Braid where a joint comes off and its pad is wicked clean. */
 export function braidNeeds(changes: readonly Change[], start: Build): Need[] {
-  const isSoldered = (wire: string, end: 0 | 1) => start.wires[wire]?.ends[end].by === 'solder';
+  const isSoldered = (wire: string, end: 0 | 1) => lookUp(start.wires, wire)?.ends[end].by === 'solder';
   const off = changes.find(
     (change) =>
       (change.verb === 'free' && isSoldered(change.about.wire, change.about.end)) ||

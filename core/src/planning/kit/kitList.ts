@@ -9,6 +9,7 @@ import type { Assembly } from '../../facts/assembly/assembly';
 import type { Need, Joint } from './kitNeed';
 import { partNeeds, leadNeeds, wireNeeds, sleeveNeeds, housingNeeds } from './partNeeds';
 import { solderNeeds, fixingNeeds, screwNeeds, toolNeeds, consumableNeeds, braidNeeds } from './benchNeeds';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /** Lines in picking order: parts, leads, wire, sleeves, housings, solder, fixings, screws, tools, consumables. */
 export function kitList(start: Assembly, target: Assembly, alloy: Alloy = 'leaded'): KitLine[] {
@@ -33,7 +34,7 @@ export function kitList(start: Assembly, target: Assembly, alloy: Alloy = 'leade
 function jointsOf(changes: readonly Change[], target: Assembly): Joint[] {
   return changes.flatMap(({ verb, subject, about }): Joint[] => {
     const joint = verb === 'land' ? about : null;
-    const wire = joint && target.build.wires[joint.wire];
+    const wire = joint && lookUp(target.build.wires, joint.wire);
     const ref = wire && landedOn(wire.ends[joint.end]);
     const terminal = ref && target.terminal(ref);
     if (!wire || !terminal || wire.ends[joint.end].by !== 'solder') return [];

@@ -8,6 +8,7 @@ import { offcutShare, sleeveFor, sleeveMm, trimMm } from './amounts';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { lengthMmOf } from '../../physics/geometry/wireLength';
 import type { Need } from './kitNeed';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export function partNeeds(changes: readonly Change[], target: Assembly): Need[] {
   return changes
@@ -34,7 +35,7 @@ export function leadNeeds(changes: readonly Change[], target: Build): Need[] {
       const at = wires.flatMap(({ ends }) =>
         ends.flatMap((end) => (end.at.on === 'cavity' ? [end.at.housing] : [])),
       )[0];
-      const housing = at ? target.housings[at] : null;
+      const housing = at ? lookUp(target.housings, at) : null;
       const lengthMm = lengthMmOf(wires[0] ?? { lengthMm: null });
       const family = housing?.family ?? 'plug';
       return {
@@ -49,7 +50,7 @@ export function leadNeeds(changes: readonly Change[], target: Build): Need[] {
 }
 
 const cutWires = (start: Build, target: Build) =>
-  Object.values(target.wires).filter(({ id, from }) => from === 'stock' && !start.wires[id]);
+  Object.values(target.wires).filter(({ id, from }) => from === 'stock' && !lookUp(start.wires, id));
 
 export function wireNeeds(start: Build, target: Build): Need[] {
   return cutWires(start, target).map(({ id, awg, colour, lengthMm }): Need => ({
@@ -84,7 +85,7 @@ export function sleeveNeeds(start: Build, target: Build): Need[] {
     };
   });
   const legs = Object.values(target.wires)
-    .filter(({ id, from, insulation }) => from === 'tail' && insulation === 'none' && !start.wires[id])
+    .filter(({ id, from, insulation }) => from === 'tail' && insulation === 'none' && !lookUp(start.wires, id))
     .map(({ id, lengthMm }): Need => ({
       key: 'sleeve:2',
       kind: 'sleeve',
@@ -101,7 +102,7 @@ export function housingNeeds(changes: readonly Change[], start: Build, target: B
   const housings = changes
     .filter(({ verb }) => verb === 'house')
     .map(({ subject }): Need => {
-      const { family, ways } = target.housings[subject]!;
+      const { family, ways } = lookUp(target.housings, subject)!;
       return {
         key: `housing:${family}:${ways}`,
         kind: 'housing',
@@ -114,7 +115,7 @@ export function housingNeeds(changes: readonly Change[], start: Build, target: B
   const contacts = cutWires(start, target).flatMap((wire) =>
     wire.ends.flatMap((end, index): Need[] => {
       if (end.at.on !== 'cavity' || end.by !== 'crimp') return [];
-      const family = target.housings[end.at.housing]?.family ?? 'plug';
+      const family = lookUp(target.housings, end.at.housing)?.family ?? 'plug';
       return [
         {
           key: `contact:${family}`,

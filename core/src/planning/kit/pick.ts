@@ -2,6 +2,7 @@
 import type { KitLine, KitState } from './kitLine';
 import type { Part } from '../../facts/catalogue/part';
 import type { StockLine } from '../../facts/catalogue/stockLine';
+import { lookUp } from '../../facts/terms/lookUp';
 
 type PartInHand = Readonly<{
   id: Part['id'];
@@ -100,7 +101,7 @@ const alikeBy: Readonly<Record<string, number>> = { tie: 1, sleeve: 1, tape: 1, 
 /** What the stock holds that would do in a line's place, the nearest in size; null where there is nothing alike. */
 export function insteadFor(line: KitLine, stock: readonly StockLine[]): StockLine | null {
   const own = line.key.split(':');
-  const alike = alikeBy[own[0]!];
+  const alike = lookUp(alikeBy, own[0]!);
   if (alike === undefined) return null;
   const size = (key: string) => Number(key.split(':').at(-1)) || 0;
   const others = stock.filter(

@@ -9,6 +9,7 @@ import { wireLengthMm } from '../../physics/geometry/place';
 import type { Assembly } from '../../facts/assembly/assembly';
 import type { Option } from './ways';
 import type { Join, PowerPath } from './fixedJoins';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export interface Chosen {
   assembly: Assembly;
@@ -182,7 +183,7 @@ export class Drawing {
   private freeHousing(name: string, side: 'E' | 'F'): HousingId {
     for (let code = side.charCodeAt(0); ; code++) {
       const id = `${name}${String.fromCharCode(code)}`;
-      if (!(id in this.housings) && !(id in this.chosen.keep.housings)) return id;
+      if (!Object.hasOwn(this.housings, id) && !Object.hasOwn(this.chosen.keep.housings, id)) return id;
     }
   }
 
@@ -196,7 +197,7 @@ export class Drawing {
     return (
       Object.values(this.chosen.keep.wires).find(
         ({ id, ends }) =>
-          !(id in this.wires) &&
+          !Object.hasOwn(this.wires, id) &&
           ((key(ends[0]) === key(a) && key(ends[1]) === key(b)) ||
             (key(ends[0]) === key(b) && key(ends[1]) === key(a))),
       ) ?? null
@@ -206,14 +207,18 @@ export class Drawing {
   private nextWire(): WireId {
     let id = '';
     do id = `W${++this.numbers.wire}`;
-    while (id in this.chosen.keep.wires || id in this.wires);
+    while (Object.hasOwn(this.chosen.keep.wires, id) || Object.hasOwn(this.wires, id));
     return id;
   }
 
   /** Named by the contact it sits on. */
   private nextInBundle(bundle: string, { own, to }: Join): WireId {
     let number = (this.socketOf(own) ?? this.socketOf(to))!.position;
-    while (`${bundle}-${number}` in this.wires || `${bundle}-${number}` in this.chosen.keep.wires) number++;
+    while (
+      Object.hasOwn(this.wires, `${bundle}-${number}`) ||
+      Object.hasOwn(this.chosen.keep.wires, `${bundle}-${number}`)
+    )
+      number++;
     return `${bundle}-${number}`;
   }
 
@@ -237,7 +242,7 @@ export class Drawing {
     if (carries === 'supply') return plusColour;
     if (carries === 'ground') return minusColour;
     const role = this.chosen.assembly.terminal(own)!.roles.find((role) => role.is === 'port');
-    return (role?.is === 'port' && signalColours[role.pin]) || 'violet';
+    return (role?.is === 'port' && lookUp(signalColours, role.pin)) || 'violet';
   }
 
   private length({ own, to }: Join): number {

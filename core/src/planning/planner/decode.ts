@@ -7,6 +7,7 @@ import type { Option } from './ways';
 import type { Chosen } from './Drawing';
 import { Drawing } from './Drawing';
 import type { Join } from './fixedJoins';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /** The target build and its links. */
 export function decode(chosen: Chosen): { target: Build; links: Link[] } {
@@ -14,7 +15,7 @@ export function decode(chosen: Chosen): { target: Build; links: Link[] } {
   const links: Link[] = chosen.path.links.map((link) => ({ ...link, wires: [], set: {} }));
   for (const option of chosen.options) {
     links.push({
-      id: chosen.purposes[option.wish] ?? option.wish,
+      id: lookUp(chosen.purposes, option.wish) ?? option.wish,
       purpose: purposeWords(option),
       ends: option.ends,
       wires: [],
@@ -26,7 +27,7 @@ export function decode(chosen: Chosen): { target: Build; links: Link[] } {
       joins.push({
         own,
         to: chosen.pads.get(own)!,
-        link: link ?? chosen.purposes[option.wish] ?? option.wish,
+        link: link ?? lookUp(chosen.purposes, option.wish) ?? option.wish,
         carries: carries ?? 'signal',
       });
   }

@@ -9,6 +9,7 @@ import type { Prepared } from './planWiring';
 import { prepare } from './planWiring';
 import { wishesFor } from './wishesFor';
 import { assemble } from '../../facts/assembly/assembly';
+import { lookUp } from '../../facts/terms/lookUp';
 
 type Chosen = Pick<Plan, 'target' | 'wishes' | 'cells' | 'pinned'>;
 
@@ -46,7 +47,7 @@ export function bodyByHand(
   id: WireId,
   body: { colour: string; awg: number },
 ): PlanChange[] {
-  const wire = plan.target.wires[id];
+  const wire = lookUp(plan.target.wires, id);
   if (!wire) throw new RangeError(`no wire ${id} in the plan`);
   if (wire.colour === body.colour && wire.awg === body.awg) return [];
   const [a, b] = wire.ends.map((end) => terminalUnder(assemble(plan.target, catalogue), end));

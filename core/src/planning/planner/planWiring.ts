@@ -26,6 +26,7 @@ import type { Option } from './ways';
 import type { WiringInput } from './wiringVariables';
 import { dropName, joinName, optionName } from './wiringVariables';
 import type { PowerPath } from './fixedJoins';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export interface PlanRequest {
   /** The parts, with their places where known. */
@@ -175,11 +176,11 @@ function solveInOrder(
 }
 
 function sumOf(terms: Terms, values: Readonly<Record<string, number>>): number {
-  return Math.round(terms.reduce((sum, [name, factor]) => sum + factor * (values[name] ?? 0), 0));
+  return Math.round(terms.reduce((sum, [name, factor]) => sum + factor * (lookUp(values, name) ?? 0), 0));
 }
 
 function on(values: Readonly<Record<string, number>>, name: string): boolean {
-  return (values[name] ?? 0) > 0.5;
+  return (lookUp(values, name) ?? 0) > 0.5;
 }
 
 function toPlan(

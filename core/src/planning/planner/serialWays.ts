@@ -4,6 +4,7 @@ import type { Wish } from '../../facts/plan/wish';
 import type { Assembly } from '../../facts/assembly/assembly';
 import type { Signal, Option } from './ways';
 import { wayLoss, controllers, pinsOf, hearsEachOther } from './ways';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /** A serial port of the part on each serial port of the controller that speaks the same. */
 export function serial(
@@ -47,7 +48,7 @@ export function serial(
         };
         const option = (way: string, signals: readonly Signal[]): Option[] =>
           signals.length > 0 && signals.every(({ pads }) => pads.length > 0)
-            ? [{ ...base, id: `${wish.id} ${way} ${host}/${item.id}`, way, signals, loss: wayLoss[way] ?? 0 }]
+            ? [{ ...base, id: `${wish.id} ${way} ${host}/${item.id}`, way, signals, loss: lookUp(wayLoss, way) ?? 0 }]
             : [];
         const full = allowed
           .filter((way) => way !== 'control only')

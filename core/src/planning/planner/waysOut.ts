@@ -10,6 +10,7 @@ import { feasible, prepare } from './planWiring';
 import type { Solve } from '../../facts/terms/solver';
 import { isController } from '../../facts/catalogue/kinds';
 import { wayLoss, waysOf } from './ways';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export type WayOut =
   | { do: 'drop'; wish: string; loss: number; message: string }
@@ -37,7 +38,8 @@ export function waysOut(request: PlanRequest, conflict: Conflict, solve: Solve):
         ...request,
         wishes: request.wishes.map((asked) => (asked === wish ? { ...asked, ways: [...asked.ways, way] } : asked)),
       };
-      if (works(wider)) found.push({ do: 'allow', wish: id, way, loss: wayLoss[way] ?? 0, message: `${id}: ${way}` });
+      if (works(wider))
+        found.push({ do: 'allow', wish: id, way, loss: lookUp(wayLoss, way) ?? 0, message: `${id}: ${way}` });
     }
   }
   for (const pin of request.pinned) {
@@ -49,18 +51,18 @@ export function waysOut(request: PlanRequest, conflict: Conflict, solve: Solve):
 
 /** Another controller, or another of the parts whose wishes clash, from the catalogue. */
 function otherParts(request: PlanRequest, conflict: Conflict, works: (changed: PlanRequest) => boolean): WayOut[] {
-  const kindOf = (slot: Slot) => request.catalogue.model(request.slots[slot]!).kind;
+  const kindOf = (slot: Slot) => request.catalogue.model(lookUp(request.slots, slot)!).kind;
   const clashing = new Set(conflict.wishes.map((id) => request.wishes.find((wish) => wish.id === id)!.of));
   // Parts of one model would all be tried alike.
   const tried = new Set<string>();
   const slots = Object.keys(request.slots).filter((slot) => {
-    const { model } = request.slots[slot]!;
+    const { model } = lookUp(request.slots, slot)!;
     const worth = (isController(kindOf(slot)) || clashing.has(slot)) && !tried.has(model);
     if (worth) tried.add(model);
     return worth;
   });
   return slots.flatMap((slot) => {
-    const own = request.slots[slot]!;
+    const own = lookUp(request.slots, slot)!;
     return newest(request.catalogue, kindOf(slot))
       .filter(({ id }) => id !== own.model)
       .flatMap((model): WayOut[] => {

@@ -22,6 +22,7 @@ import type { Remedy, Scene } from './scene';
 import { change, moved, spoken, placeWords, under, insulatedEnd } from './scene';
 import { missing, nearestFree } from './missingWires';
 import { otherModels } from './otherModels';
+import { lookUp } from '../../facts/terms/lookUp';
 
 const gauges = [10, 12, 14, 16, 18, 20, 22, 24, 26, 28, 30];
 
@@ -30,7 +31,7 @@ export function candidates(plan: Plan, catalogue: Catalogue, found: Finding): Re
   const { target } = plan;
   const assembly = assemble(target, catalogue);
   const sense = joinable(plan, catalogue);
-  const named = found.wires.flatMap((id) => target.wires[id] ?? []);
+  const named = found.wires.flatMap((id) => lookUp(target.wires, id) ?? []);
   const slots = new Set([
     ...named.flatMap((wire) => slotsOf(assembly, wire)),
     ...found.at.map((ref) => splitRef(ref).slot),

@@ -7,6 +7,7 @@ import type { Wanted } from './joinable';
 import { hasRole } from '../../facts/catalogue/roles';
 import type { Remedy, Scene } from './scene';
 import { spoken, under } from './scene';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /** Of the pads that would do, the nearest. */
 const maxPads = 6;
@@ -19,7 +20,7 @@ export function missing(scene: Scene): Remedy[] {
   return [...alone.filter(here), ...alone.filter((wanted) => !here(wanted))].flatMap(({ own, pads }) =>
     nearestFree(scene, own, pads).flatMap(({ ref, at }): Remedy[] => {
       const wire = newWire(scene, own, at, ref);
-      return wire && !target.wires[wire.id]
+      return wire && !lookUp(target.wires, wire.id)
         ? [
             {
               message: `Add a wire from ${spoken(scene, own)} to ${spoken(scene, ref)}`,
@@ -120,6 +121,6 @@ function newWire(scene: Scene, own: TerminalRef, to: WireEnd, pad: TerminalRef):
 
 function freeWireId({ wires }: Build): WireId {
   let number = Object.keys(wires).length + 1;
-  while (`W${number}` in wires) number++;
+  while (Object.hasOwn(wires, `W${number}`)) number++;
   return `W${number}`;
 }

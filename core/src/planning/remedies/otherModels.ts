@@ -4,6 +4,7 @@ import type { PartKind } from '../../facts/catalogue/partModel';
 import { splitRef } from '../../facts/terms/names';
 import type { Finding } from '../../judgement/rules/finding';
 import type { Remedy, Scene } from './scene';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /** Parts that are exchanged without making everything anew. */
 const exchangeable: readonly PartKind[] = [
@@ -27,7 +28,7 @@ const maxModels = 12;
 export function otherModels({ target, assembly, slots }: Scene, { at }: Finding): Remedy[] {
   const about = new Set(at.length > 0 ? at.map((ref) => splitRef(ref).slot) : slots);
   return [...about].flatMap((slot): Remedy[] => {
-    const fitted = target.slots[slot]!;
+    const fitted = lookUp(target.slots, slot)!;
     const { id: own, kind, connectors } = assembly.catalogue.model(fitted);
     if (!exchangeable.includes(kind)) return [];
     const used = new Set(

@@ -3,6 +3,7 @@ import { landedOn } from '../../facts/assembly/build';
 import { difference } from '../../facts/assembly/difference';
 import type { Step } from '../sequence/stepTable';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export interface Grade {
   word: 'plain' | 'fine' | 'delicate';
@@ -25,7 +26,7 @@ const plugS = 20;
 export function gradeJob(start: Assembly, target: Assembly, steps: readonly Step[]): Grade {
   const ends = difference(start.build, target.build).flatMap(({ verb, about }) => {
     const joint = verb === 'land' ? about : null;
-    const wire = joint && target.build.wires[joint.wire];
+    const wire = joint && lookUp(target.build.wires, joint.wire);
     const ref = wire && landedOn(wire.ends[joint.end]);
     return wire && ref ? [{ ref, awg: wire.awg, by: wire.ends[joint.end].by, pad: target.terminal(ref) }] : [];
   });
@@ -45,9 +46,9 @@ export function gradeJob(start: Assembly, target: Assembly, steps: readonly Step
   };
   const word = wordOf();
   const minutes = steps.filter(({ done }) => !done).reduce((sum, { takesS }) => sum + takesS, 0) / 60;
-  const plugs = Object.keys(target.build.mates).filter((id) => !(id in start.build.mates)).length;
+  const plugs = Object.keys(target.build.mates).filter((id) => !Object.hasOwn(start.build.mates, id)).length;
   const contacts = Object.values(target.build.wires)
-    .filter((wire) => !(wire.id in start.build.wires))
+    .filter((wire) => !Object.hasOwn(start.build.wires, wire.id))
     .flatMap((wire) => wire.ends)
     .filter(({ at }) => at.on === 'cavity').length;
   return {

@@ -10,21 +10,21 @@ import { continuitySchool, onlyTouched } from '../sequence/continuitySchool';
  */
 export function planFromBook(asBuilt: Build, last: Plan, repair: boolean): PlanDraft | null {
   if (Object.keys(asBuilt.slots).length === 0) return null;
-  const isThere = ({ slot }: { slot: string }) => slot in asBuilt.slots;
+  const isThere = ({ slot }: { slot: string }) => Object.hasOwn(asBuilt.slots, slot);
   const { [continuitySchool]: _last, ...schools } = last.schools;
   return {
     // What was measured to touch is a fault, not a plan; heats are history.
     target: { ...asBuilt, contacts: asBuilt.contacts.filter(({ why }) => why !== 'measured'), heats: {} },
-    front: last.front !== null && last.front in asBuilt.slots ? last.front : null,
+    front: last.front !== null && Object.hasOwn(asBuilt.slots, last.front) ? last.front : null,
     links: last.links
       .map((link) => ({
         ...link,
         ends: link.ends.filter(isThere),
-        wires: link.wires.filter((wire) => wire in asBuilt.wires),
+        wires: link.wires.filter((wire) => Object.hasOwn(asBuilt.wires, wire)),
       }))
       .filter(({ wires, ends }) => wires.length > 0 && ends.length > 0),
-    wishes: last.wishes.filter(({ of }) => of in asBuilt.slots),
-    pinned: last.pinned.filter(({ of }) => of.split('.')[0]! in asBuilt.slots),
+    wishes: last.wishes.filter(({ of }) => Object.hasOwn(asBuilt.slots, of)),
+    pinned: last.pinned.filter(({ of }) => Object.hasOwn(asBuilt.slots, of.split('.')[0]!)),
     cells: last.cells,
     schools: repair ? { ...schools, [continuitySchool]: onlyTouched } : schools,
   };

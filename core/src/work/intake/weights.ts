@@ -11,6 +11,7 @@ import type { Range, Slot } from '../../facts/terms/names';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { assemble } from '../../facts/assembly/assembly';
 import { lengthMmOf } from '../../physics/geometry/wireLength';
+import { lookUp } from '../../facts/terms/lookUp';
 
 interface WeightForecast {
   dryG: Range;
@@ -36,7 +37,9 @@ export function forecastWeight(
 ): WeightForecast {
   const models = Object.keys(target.build.slots).map((slot) => ({ slot, model: target.model(slot)! }));
   const known = new Map(
-    models.flatMap(({ slot, model }) => (weighed[slot] === undefined ? [] : [[model.id, weighed[slot]] as const])),
+    models.flatMap(({ slot, model }) =>
+      lookUp(weighed, slot) === undefined ? [] : [[model.id, lookUp(weighed, slot)] as const],
+    ),
   );
   const parts = models.map(({ model }): Range => {
     const own = known.get(model.id);

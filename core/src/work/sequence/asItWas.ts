@@ -7,5 +7,5 @@ export function asItWas(
   table: 'slots' | 'wires' | 'mates',
   name: string,
 ): Assembly {
-  return name in start.build[table] ? start : target;
+  return Object.hasOwn(start.build[table], name) ? start : target;
 }

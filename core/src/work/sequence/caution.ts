@@ -3,6 +3,7 @@ import type { Stages } from '../../facts/assembly/assembly';
 import { wireWords } from '../../facts/assembly/itemWords';
 import { slotWords } from '../../facts/assembly/slotWords';
 import type { Slot, WireId } from '../../facts/terms/names';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export type Caution =
   | { is: 'hot iron' }
@@ -43,7 +44,7 @@ export function cautionWords(caution: Caution, { start, target }: Pick<Stages, '
     case 'set up':
       return `Set up ${slotWords(caution.slot, target)} while it is loose: output kind, region, channel`;
     case 'lead in the lid': {
-      const wire = start.build.wires[caution.wire];
+      const wire = lookUp(start.build.wires, caution.wire);
       const words = wire ? wireWords(wire, start) : caution.wire;
       return `Before the lid lifts, find and unplug ${words}: it tears`;
     }

@@ -9,6 +9,7 @@ import { splitJoint, terminalRef } from '../../facts/terms/names';
 import { netlist } from '../../facts/wiring/netlist';
 import { withdrawnOf } from '../../facts/log/withdrawn';
 import type { Site } from '../../facts/terms/site';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /** Faults that nobody has mended or accepted yet, of whatever job. */
 export function openFaults(log: LogState): NoteOf<'fault'>[] {
@@ -77,10 +78,10 @@ function placesIn(site: Site, then: Assembly): TerminalRef[] {
 function placesOf(site: Site, assembly: Assembly): TerminalRef[] {
   const { build } = assembly;
   if ('between' in site) return [...site.between];
-  if ('wire' in site) return (build.wires[site.wire]?.ends ?? []).flatMap((end) => landedOn(end) ?? []);
+  if ('wire' in site) return (lookUp(build.wires, site.wire)?.ends ?? []).flatMap((end) => landedOn(end) ?? []);
   const own = (slot: string, ids: readonly string[]) => ids.map((id) => terminalRef(slot, id));
   if ('slot' in site) return own(site.slot, assembly.model(site.slot)?.terminals.map(({ id }) => id) ?? [site.slot]);
-  const mate = build.mates[site.mate];
+  const mate = lookUp(build.mates, site.mate);
   return (mate ? [mate.a, mate.b] : []).flatMap((side) =>
     'slot' in side ? own(side.slot, assembly.connector(side.slot, side.connector)?.pins ?? []) : [],
   );

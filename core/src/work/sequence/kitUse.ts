@@ -4,6 +4,7 @@ import type { Assembly } from '../../facts/assembly/assembly';
 import { splitRef } from '../../facts/terms/names';
 import type { KitLine } from '../../planning/kit/kitLine';
 import type { Step } from './stepTable';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /** "M1, M2" for parts, "12 joints on ESC, FC" for what goes into joints; empty where no step names it. */
 export function kitUse(line: KitLine, steps: readonly Step[], target: Assembly): string {
@@ -13,7 +14,7 @@ export function kitUse(line: KitLine, steps: readonly Step[], target: Assembly):
   );
   if (joints.length === 0) return '';
   const on = joints.flatMap(({ wire, end }) => {
-    const planned = target.build.wires[wire];
+    const planned = lookUp(target.build.wires, wire);
     const ref = planned && landedOn(planned.ends[end]);
     return ref ? [splitRef(ref).slot] : [];
   });

@@ -16,7 +16,7 @@ export interface OpenPlug {
 /** Plugs that acts of the job pulled, that the plan wants home and that are not. */
 export function openPlugs(job: Pick<JobContext, 'log' | 'jobId' | 'asBuilt' | 'target'>): OpenPlug[] {
   const { log, jobId, asBuilt, target } = job;
-  const open = Object.keys(target.build.mates).filter((mate) => !(mate in asBuilt.build.mates));
+  const open = Object.keys(target.build.mates).filter((mate) => !Object.hasOwn(asBuilt.build.mates, mate));
   return open.flatMap((mate): OpenPlug[] => {
     const pull = log.acts.findLast(
       ({ record: { body, jobId: of } }) => of === jobId && body.do === 'unmate' && body.id === mate,

@@ -6,6 +6,7 @@ import { groupOfWire, stretchOfGroup } from './group';
 import type { Place } from './order';
 import type { Replacement } from './replacements';
 import { jointTurns, offTurns, turns } from './order';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export type PlacedChange = Change & { place: Place };
 
@@ -58,7 +59,7 @@ function groupOf({ about }: Change, builds: Builds): Group {
       return { kind: 'plug', mate: about.mate };
     case 'joint':
     case 'wire': {
-      const wire = builds.map(({ build }) => build.wires[about.wire]).find(Boolean);
+      const wire = builds.map(({ build }) => lookUp(build.wires, about.wire)).find(Boolean);
       return wire ? groupOfWire(wire, builds) : { kind: 'loose', name: about.wire };
     }
   }

@@ -7,6 +7,7 @@ import { partnersOf } from '../../judgement/diagnosis/partners';
 import { jointS, seconds } from '../../physics/joints/seconds';
 import { listOf } from './askedTouches';
 import { withoutPart } from './replacements';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export interface ReplacementWork {
   /** Opened, and made again. */
@@ -20,11 +21,14 @@ export interface ReplacementWork {
 
 /** @throws {RangeError} If the slot is empty. */
 export function replacementOf(asBuilt: Assembly, target: Assembly, slot: Slot): ReplacementWork {
-  if (!asBuilt.build.slots[slot]) throw new RangeError(`no part ${slot}`);
+  if (!lookUp(asBuilt.build.slots, slot)) throw new RangeError(`no part ${slot}`);
   const off = difference(asBuilt.build, withoutPart(asBuilt, slot).build);
   const freed = off.flatMap((change) => (change.verb === 'free' ? [change.about] : []));
   const touched = namedByChanges(off, asBuilt);
-  const jointsS = freed.reduce((sum, { wire }) => sum + seconds.free + jointS(asBuilt.build.wires[wire]?.awg), 0);
+  const jointsS = freed.reduce(
+    (sum, { wire }) => sum + seconds.free + jointS(lookUp(asBuilt.build.wires, wire)?.awg),
+    0,
+  );
   const plugs = off.filter(({ verb }) => verb === 'unmate').length;
   return {
     joints: freed.length,

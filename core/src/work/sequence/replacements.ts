@@ -12,6 +12,7 @@ import { notesAbout, notesOf, ofJob } from '../../facts/log/notesOf';
 import type { Note } from '../../facts/log/records';
 import type { Id, Slot } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export interface Replacement {
   slot: Slot;
@@ -35,7 +36,7 @@ export function replacementsIn(log: LogState, jobId: Id, target: Assembly): Repl
       const own = note.record.body;
       const { slot } = own;
       const then = findEntry(log, note.record.id)?.before.asBuilt;
-      if (!then?.build.slots[slot]) return [];
+      if (!then || !lookUp(then.build.slots, slot)) return [];
       const bare = withoutPart(then, slot);
       return [
         {
@@ -59,7 +60,7 @@ function isPictured(log: LogState, { madeSeq, record }: NoteOf<'replace'>): bool
 
 /** What is left to be done, when some parts have still to come off before it goes on to the plan. */
 export function leftToDo(asBuilt: Assembly, target: Assembly, replacements: readonly Replacement[]): Change[] {
-  const pending = replacements.filter((one) => one.pending && one.slot in asBuilt.build.slots);
+  const pending = replacements.filter((one) => one.pending && Object.hasOwn(asBuilt.build.slots, one.slot));
   const bare = pending.reduce((left, { slot }) => withoutPart(left, slot), asBuilt);
   const changes = [
     ...(bare === asBuilt ? [] : difference(asBuilt.build, bare.build)),

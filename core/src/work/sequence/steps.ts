@@ -5,6 +5,7 @@ import type { JobContext } from './jobContext';
 import { comparePlaces } from './order';
 import type { AnyDraft, Step } from './stepTable';
 import { kindOf, stepTable } from './stepTable';
+import { lookUp } from '../../facts/terms/lookUp';
 
 /** Each needs the one before it. */
 export function stepsOf(job: JobContext): Step[] {
@@ -25,7 +26,7 @@ export function stepsOf(job: JobContext): Step[] {
 /** The plug between controller and ESC is pushed home before the others. */
 function plugsFirst({ builds, target }: JobContext): (mate: string) => boolean {
   return (id) => {
-    const mate = builds.map(({ build }) => build.mates[id]).find(Boolean);
+    const mate = builds.map(({ build }) => lookUp(build.mates, id)).find(Boolean);
     const kind = mate && 'slot' in mate.a ? target.model(mate.a.slot)?.kind : undefined;
     return kind !== undefined && isEsc(kind);
   };

@@ -2,6 +2,8 @@
  * What the local law says and no wire tells: the region that radios are set to, the most that may be transmitted. The
  * program keeps what somebody has answered and judges none of it.
  */
+import { lookUp } from '../../facts/terms/lookUp';
+
 export const lawSchools = {
   region: 'law region',
   transmitMw: 'law transmit mW',
@@ -15,8 +17,8 @@ export interface LocalLaw {
 /** What has been answered; null where nobody has. */
 export function localLawOf(schools: Readonly<Record<string, string>>): LocalLaw {
   return {
-    region: schools[lawSchools.region] ?? null,
-    transmitMw: schools[lawSchools.transmitMw] ?? null,
+    region: lookUp(schools, lawSchools.region) ?? null,
+    transmitMw: lookUp(schools, lawSchools.transmitMw) ?? null,
   };
 }
 

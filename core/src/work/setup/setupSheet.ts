@@ -10,6 +10,7 @@ import { assemble } from '../../facts/assembly/assembly';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { isController } from '../../facts/catalogue/kinds';
 import { localLawOf } from './localLaw';
+import { lookUp } from '../../facts/terms/lookUp';
 
 export interface SheetLine {
   key: string;
@@ -53,7 +54,7 @@ function ports({ target, links }: PlanDraft, assembly: Assembly): SheetLine[] {
       .map(({ id }): SheetLine => {
         const link = links.find(({ ends }) => ends.some((end) => end.slot === slot && end.port === id));
         const user = link?.ends.find((end) => end.slot !== slot)?.slot;
-        const use = link ? `${uses[String(link.set.protocol)] ?? link.purpose} (${user})` : 'off';
+        const use = link ? `${lookUp(uses, String(link.set.protocol)) ?? link.purpose} (${user})` : 'off';
         return {
           key: `port ${id.toLowerCase()}`,
           value: use,

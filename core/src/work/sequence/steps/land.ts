@@ -4,11 +4,12 @@ import { slotWords } from '../../../facts/assembly/slotWords';
 import { splitRef } from '../../../facts/terms/names';
 import { jointS } from '../../../physics/joints/seconds';
 import { changeStep } from '../changeStep';
+import { lookUp } from '../../../facts/terms/lookUp';
 
 /** One end of a wire goes to its pad, or its contact into a plug. */
 export const land = changeStep('land', {
   words: ({ about }, { target }) => {
-    const wire = target.build.wires[about.wire];
+    const wire = lookUp(target.build.wires, about.wire);
     if (!wire) return 'Land a wire that the plan does not have any more';
     const { at } = wire.ends[about.end];
     if (at.on === 'cavity')
@@ -21,5 +22,5 @@ export const land = changeStep('land', {
     place.stretch === 'power path'
       ? 'the big thermal mass comes first, before small parts are near'
       : 'one part at a time, so that a short has one place',
-  takesS: ({ about }, { target }) => jointS(target.build.wires[about.wire]?.awg),
+  takesS: ({ about }, { target }) => jointS(lookUp(target.build.wires, about.wire)?.awg),
 });

@@ -11,6 +11,7 @@ import { turns } from '../order';
 import type { PlacedChange } from '../placedChanges';
 import type { Draft, StepKind, StepState } from '../step';
 import { done, open } from '../step';
+import { lookUp } from '../../../facts/terms/lookUp';
 
 type LookAbout =
   { kind: 'joints'; of: Group; joints: readonly string[] } | { kind: 'plug'; slot: Slot; connector: string };
@@ -45,7 +46,7 @@ function subjectsOf(about: LookAbout): readonly string[] {
 function looksAtJoints(changes: readonly PlacedChange[], { build }: Assembly): LookStep[] {
   const rows = new Map<string, { place: PlacedChange['place']; of: Group; joints: string[] }>();
   for (const { verb, subject, about, place } of changes) {
-    if (verb !== 'land' || build.wires[about.wire]?.ends[about.end].by !== 'solder') continue;
+    if (verb !== 'land' || lookUp(build.wires, about.wire)?.ends[about.end].by !== 'solder') continue;
     const of: Group = place.stretch === 'power path' ? { kind: 'power path' } : place.group;
     const row = rows.get(nameOf(of)) ?? { place, of, joints: [] };
     row.joints.push(subject);
@@ -62,7 +63,7 @@ function looksAtJoints(changes: readonly PlacedChange[], { build }: Assembly): L
 function looksIntoPlugs(changes: readonly PlacedChange[], { build }: Assembly): LookStep[] {
   return changes.flatMap(({ verb, about, place }): LookStep[] => {
     if (verb !== 'mate') return [];
-    const mate = build.mates[about.mate];
+    const mate = lookUp(build.mates, about.mate);
     const side = mate && [mate.a, mate.b].find((end) => 'slot' in end);
     if (!side || !('slot' in side)) return [];
     const { slot, connector } = side;

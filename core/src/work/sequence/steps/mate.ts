@@ -11,7 +11,7 @@ export const mate = changeStep('mate', {
     const stays = stayingOpen(about.mate, job);
     return stays
       ? done(stays.record.id)
-      : open(about.mate in job.start.build.mates ? 'Pulled in this job, still open' : null);
+      : open(Object.hasOwn(job.start.build.mates, about.mate) ? 'Pulled in this job, still open' : null);
   },
   words: ({ about }, { target }) => `Push plug ${plugWords(about.mate, target)} home until it clicks`,
   why: () => 'both ends were looked at',

@@ -25,7 +25,7 @@ export const picture: StepKind<PictureStep> = {
   },
   words: ({ about }, { target, asBuilt }) => {
     if (about.slot === null) return `Take a picture of ${about.of} before anything is opened`;
-    const words = slotWords(about.slot, about.slot in asBuilt.build.slots ? asBuilt : target);
+    const words = slotWords(about.slot, Object.hasOwn(asBuilt.build.slots, about.slot) ? asBuilt : target);
     return about.before === 'off'
       ? `Take a picture of ${words} and its wires before they come off`
       : `Take a picture of ${words} before it lies face down`;

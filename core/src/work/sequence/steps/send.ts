@@ -6,6 +6,7 @@ import { handOverPlace, handOverTurns } from '../handOver';
 import { lastNote } from '../jobContext';
 import type { Draft, StepKind } from '../step';
 import { done, open } from '../step';
+import { lookUp } from '../../../facts/terms/lookUp';
 
 /** `part`: what it was called when it came off; `to`: where it was said to go then. */
 type SendStep = Draft<'send', { kind: 'old part'; act: Id; slot: Slot; part: string; to: 'bench' | 'customer' }>;
@@ -17,7 +18,7 @@ export const send: StepKind<SendStep> = {
       const { body } = record;
       if (body.do !== 'take off' || (body.to !== 'bench' && body.to !== 'customer')) return [];
       const then = findEntry(log, record.id)?.before.asBuilt;
-      if (!then?.build.slots[body.slot]) return [];
+      if (!then || !lookUp(then.build.slots, body.slot)) return [];
       return [
         {
           verb: 'send',

@@ -4,7 +4,7 @@ import { changeStep, inThisOrder } from '../changeStep';
 /** A housing is taken away. */
 export const unhouse = changeStep('unhouse', {
   words: ({ about }, { start, target }) =>
-    `Put ${housingWords(about.housing, about.housing in start.build.housings ? start : target)} away: nothing goes into it`,
+    `Put ${housingWords(about.housing, Object.hasOwn(start.build.housings, about.housing) ? start : target)} away: nothing goes into it`,
   why: () => inThisOrder,
   takesS: () => 5,
 });
