@@ -30,6 +30,8 @@ async function readableInBothThemes(page: Page): Promise<void> {
 
 for (const size of sizes)
   test(`${size.width} x ${size.height}`, async ({ page, shop }) => {
+    // Some fifty looks of axe, in two themes: minutes, where other journeys run beside it.
+    test.setTimeout(300_000);
     await page.setViewportSize(size);
     await signIn(page, shop.url);
     await takeUp(page);

@@ -1,6 +1,10 @@
 /** Small parts and wires that rules are tried on, one fault at a time. */
-import type { Element, Port, Terminal } from '../facts/catalogue/partModel';
-import { gives, ground, model, pin, takes, terminal, wire } from './fixtures';
+import { assemble } from '../facts/assembly/assembly';
+import type { Build, Wire } from '../facts/assembly/build';
+import { makeCatalogue } from '../facts/catalogue/catalogue';
+import type { Element, PartModel, Port, Terminal } from '../facts/catalogue/partModel';
+import { judge } from '../judgement/rules/judge';
+import { buildOf, gives, ground, model, pin, takes, terminal, wire } from './fixtures';
 
 export const lead = model('lead', 'battery lead', [terminal('P', [gives(0, 60)]), terminal('N', [ground])]);
 export const regulator = (outV: number, over: Partial<Extract<Element, { is: 'regulator' }>> = {}): Element => ({
@@ -60,3 +64,11 @@ export function board(terminals: readonly Terminal[], ports: readonly Port[], el
 export const power = [wire('WP', 'BAT.P', 'FC.VB', { awg: 14 }), wire('WN', 'BAT.N', 'FC.G', { awg: 14 })];
 export const fed = [wire('V', 'X.V', 'FC.O5'), wire('XG', 'X.G', 'FC.G')];
 export const own = [terminal('V', [takes(4.5, 5.5)], { withstandV: [-0.3, 6] }), terminal('G', [ground])];
+
+/** Severity and rule of everything that is found on these parts, beside a battery lead. */
+export function found(parts: Record<string, PartModel>, wires: readonly Wire[], more: Partial<Build> = {}): string[] {
+  const slots = Object.fromEntries(Object.entries(parts).map(([slot, { id }]) => [slot, id]));
+  const build = { ...buildOf({ BAT: 'lead', ...slots }, wires), ...more };
+  const catalogue = makeCatalogue([lead, ...new Map(Object.values(parts).map((one) => [one.id, one])).values()]);
+  return judge(assemble(build, catalogue), [], [4, 6]).map(({ severity, rule }) => `${severity} ${rule}`);
+}

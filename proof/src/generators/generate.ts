@@ -164,7 +164,7 @@ export function generate(seed: number, catalogue: Catalogue, kind: Generated['ki
       put('VTX', family.cells[1] === 4 ? pick(['kittiwake-vtx-26', 'tern-vtx-5']) : 'kittiwake-vtx-26');
       put('CAM', 'gadwall-cam-26');
     }
-    put('ANT', 'reed-ant-lolly');
+    put('ANT', digital ? 'reed-ant-dipole' : 'reed-ant-lolly');
   }
   if (!brushed)
     for (const [slot, models, count] of extras)

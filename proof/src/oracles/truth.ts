@@ -6,6 +6,7 @@ import type { Build, Catalogue, Link, PartModel, Port } from '@junctor/core';
 import type { Powered } from './dcSolve';
 import { groundNode, powerUp } from './dcSolve';
 import { motorsThroughSignal, overcurrent } from './motorCurrents';
+import { onPaper } from './onPaper';
 
 export type Truth = 'kill' | 'stop' | 'fine';
 
@@ -39,8 +40,8 @@ export function truth(one: Case, original: Build): Outcome {
   const through = motorsThroughSignal(one.build, one.catalogue);
   if (through) return { is: 'kill', because: `the motors of ${through} return through a signal lead` };
   if (harmed) return harmed;
-  const forced = forcedPlug(one);
-  if (forced) return { is: 'stop', because: `${forced} is forced on` };
+  const unsuited = onPaper(one.build, one.catalogue);
+  if (unsuited) return { is: 'stop', because: unsuited };
   const hot = overcurrent(one.build, one.catalogue);
   if (hot) return { is: 'stop', because: hot };
   const fedBefore = fed(original, one.catalogue, powerUp(original, one.catalogue, emptyV, 'low'));
@@ -130,19 +131,6 @@ function harm({ build, catalogue }: Case, power: Powered): Outcome {
     if (over) return kill(`${slot}.${over.id} is fed ${power.volts(slot, over.node).toFixed(1)} V`);
   }
   return worst;
-}
-
-/** A plug whose two sides have not the same distance from contact to contact. */
-function forcedPlug({ build, catalogue }: Case): string | null {
-  const pitch = (side: Build['mates'][string]['a']) =>
-    'housing' in side
-      ? build.housings[side.housing]?.pitchMm
-      : catalogue.model(build.slots[side.slot]!).connectors.find(({ id }) => id === side.connector)?.pitchMm;
-  const found = Object.entries(build.mates).find(([, { a, b }]) => {
-    const [one, other] = [pitch(a), pitch(b)];
-    return one !== undefined && other !== undefined && Math.abs(one - other) > 0.05;
-  });
-  return found?.[0] ?? null;
 }
 
 /** Slots whose every supply that gets volts gets enough. */

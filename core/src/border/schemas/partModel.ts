@@ -2,10 +2,8 @@
 import Joi from 'joi';
 import { partKinds } from '../../facts/catalogue/partModel';
 import { key, printable, tagged, version } from './common';
+import { amps, element, volts } from './element';
 
-const volts = Joi.number().min(-200).max(200);
-const ohms = Joi.number().positive().max(1e12);
-const amps = Joi.number().min(0).max(1000);
 const mm = Joi.number().min(-3000).max(3000);
 const size = Joi.number().min(0).max(3000);
 const xy = Joi.array().ordered(mm, mm).length(2);
@@ -47,67 +45,6 @@ const terminal = Joi.object({
   touch: Joi.string().valid('easy', 'fine', 'no'),
   contact: Joi.string().valid('bare', 'resin', 'anodised'),
   roles: Joi.array().items(role).max(8),
-});
-
-const common = { id: key, fails: Joi.array().items(Joi.string().valid('open', 'short', 'leaky')) };
-
-const element = tagged('is', {
-  resistor: { ...common, a: key, b: key, ohms },
-  winding: { ...common, a: key, b: key, ohms, henries: Joi.number().positive().max(10) },
-  capacitor: {
-    ...common,
-    plus: key,
-    minus: key,
-    farads: Joi.number().positive().max(10),
-    esrOhms: ohms,
-    leakOhms: ohms,
-    ratedV: volts,
-    keepsAtRated: Joi.number().min(0).max(1),
-    polarised: Joi.boolean(),
-  },
-  diode: {
-    ...common,
-    anode: key,
-    cathode: key,
-    forwardV: volts,
-    atA: Joi.number().positive(),
-    seriesOhms: Joi.number().min(0),
-  },
-  switch: {
-    ...common,
-    a: key,
-    b: key,
-    onOhms: ohms,
-    closedWhen: Joi.string().valid('never', 'powered', 'driven', 'unknown'),
-  },
-  regulator: {
-    ...common,
-    kindOf: Joi.string().valid('linear', 'step-down', 'step-up'),
-    input: key,
-    output: key,
-    ground: key,
-    enable: key,
-    outV: volts,
-    minInV: volts,
-    limitA: amps,
-    stillAirA: amps,
-    efficiency: Joi.number().min(0).max(1),
-    idleA: amps,
-    offOhms: ohms,
-    backDiodeV: volts.allow(null),
-  },
-  load: {
-    ...common,
-    plus: key,
-    minus: key,
-    offOhms: ohms,
-    idleA: amps,
-    typicalA: amps,
-    peakA: amps,
-    constant: Joi.string().valid('current', 'power', 'ohms'),
-    wakesAtV: volts,
-    liveOnUsb: Joi.boolean(),
-  },
 });
 
 const thread = Joi.string().pattern(/^M\d(\.\d)?$/, 'thread');
@@ -163,6 +100,8 @@ const frame = Joi.object({
   conducts: Joi.boolean(),
 });
 
+const megahertz = Joi.number().positive().max(100000);
+
 const portKind = Joi.string().valid(
   'serial',
   'i2c',
@@ -172,6 +111,7 @@ const portKind = Joi.string().valid(
   'lights',
   'buzzer',
   'sense',
+  'strength',
   'escData',
   'aerial',
   'usb',
@@ -201,6 +141,7 @@ export const partModel = Joi.object({
         key,
         exitDeg: Joi.number(),
         ampsPerPin: amps,
+        pulledInService: Joi.boolean().valid(true).optional(),
       }),
     ),
   tails: Joi.array()
@@ -230,6 +171,10 @@ export const partModel = Joi.object({
         halfDuplex: Joi.boolean(),
         excludes: Joi.array().items(port).max(20),
         needs: Joi.array().items(port).max(20),
+        radio: Joi.object({
+          bandMHz: Joi.array().ordered(megahertz, megahertz).length(2),
+          polarisation: Joi.string().valid('linear', 'left', 'right').optional(),
+        }).optional(),
       }),
     ),
   signs: Joi.array()
@@ -265,6 +210,7 @@ export const partModel = Joi.object({
     typicalA: Joi.number().positive().max(1000),
     peakA: Joi.number().positive().max(1000),
   }).optional(),
+  wantsCapacitor: Joi.object({ farads: Joi.number().positive().max(10) }).optional(),
   cells: Joi.object({
     series: Joi.number().integer().min(1).max(14),
     capacityAh: Joi.number().positive().max(200),

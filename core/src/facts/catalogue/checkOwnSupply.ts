@@ -6,7 +6,7 @@ import type { Element, PartModel } from './partModel';
 type Regulator = Extract<Element, { is: 'regulator' }>;
 
 export function checkOwnSupply(model: PartModel): ModelMistake[] {
-  return [...twoLimits(model), ...ownOverload(model), ...tooLittleIn(model)];
+  return [...twoLimits(model), ...ownOverload(model), ...tooLittleIn(model), ...ownHeat(model)];
 }
 
 /** One conductor bears one voltage. */
@@ -29,6 +29,29 @@ function ownPeakA(model: PartModel, regulator: Regulator, seen: readonly string[
       amps + (element.kindOf === 'linear' ? below : (below * element.outV) / (element.efficiency * regulator.outV))
     );
   }, 0);
+}
+
+/** A linear regulator whose own loads alone, at the most that the part takes, are more than its package bears. */
+function ownHeat(model: PartModel): ModelMistake[] {
+  return model.elements.flatMap((element, index) => {
+    if (element.is !== 'regulator' || element.kindOf !== 'linear' || !element.packageW) return [];
+    const given = model.elements.flatMap((above) =>
+      above.is === 'regulator' && above.output === element.input ? [above.outV] : [],
+    );
+    const taken = model.terminals.flatMap(({ node, roles }) =>
+      roles.flatMap((role) =>
+        node === element.input && role.is === 'supply' && role.dir === 'takes' ? [role.volts[1]] : [],
+      ),
+    );
+    const typicalA = model.elements.reduce(
+      (amps, one) => amps + (one.is === 'load' && one.plus === element.output ? one.typicalA : 0),
+      0,
+    );
+    const heatW = Math.max(0, Math.max(0, ...given, ...taken) - element.outV) * typicalA;
+    if (heatW <= element.packageW) return [];
+    const said = `${element.id} burns ${heatW.toFixed(2)} W for the part's own loads, and its package bears ${element.packageW} W`;
+    return [mistake(`elements.${index}.packageW`, 'heat', said)];
+  });
 }
 
 function ownOverload(model: PartModel): ModelMistake[] {

@@ -43,6 +43,16 @@ export function liesByArrow(kind: PartKind): boolean {
   return isController(kind) || isEsc(kind);
 }
 
+/** A capacitor of its own, to stand beside a board. */
+export function isCapacitor({ elements }: Pick<PartModel, 'elements'>): boolean {
+  return elements.length > 0 && elements.every(({ is }) => is === 'capacitor');
+}
+
+/** Passes on what a USB socket gives; a board that has one makes its own volts of the pack. */
+export function isUsbSource({ elements, ports }: Pick<PartModel, 'elements' | 'ports'>): boolean {
+  return ports.some(({ kind }) => kind === 'usb') && !elements.some(({ is }) => is === 'regulator');
+}
+
 /** Has nothing in it that lives on a supply, like a capacitor. */
 export function isPassive({ elements }: Pick<PartModel, 'elements'>): boolean {
   return elements.length > 0 && elements.every(({ is }) => is === 'capacitor' || is === 'resistor' || is === 'winding');

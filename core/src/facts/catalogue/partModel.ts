@@ -58,6 +58,8 @@ export interface PartModel {
    * end, and for seconds.
    */
   motorCurrent?: { typicalA: number; peakA: number };
+  /** For what switches the pack's current: its sheet wants so much outside, on the rail that the pack feeds. */
+  wantsCapacitor?: { farads: number };
   /** For a motor built for one turning sense, told by the colour of its leads; others turn either way. */
   turns?: 'clockwise' | 'anticlockwise';
   /** For a pack: cells in series and what it holds. */
@@ -117,6 +119,7 @@ export type PortKind =
   | 'lights'
   | 'buzzer'
   | 'sense'
+  | 'strength'
   | 'escData'
   | 'aerial'
   | 'usb';
@@ -133,7 +136,12 @@ export interface Port {
   /** Ports that share a pin or a timer with this one. */
   excludes: readonly PortId[];
   needs: readonly PortId[];
+  /** For an aerial and for what sends through one; what the sheet does not say is not known. */
+  radio?: { bandMHz: Range; polarisation?: Polarisation };
 }
+
+/** As the wave turns, seen in the direction in which it goes. */
+export type Polarisation = 'linear' | 'left' | 'right';
 
 /** Pins in order of position, 1 first, looking into the mating face with the latch up. */
 export interface Connector {
@@ -144,6 +152,8 @@ export interface Connector {
   key: string;
   exitDeg: number;
   ampsPerPin: number;
+  /** Its plug is pulled in normal service while the pack stays on: a card reader, a camera that is exchanged. */
+  pulledInService?: true;
 }
 
 /** A lead that the part brings with it: becomes a wire with one end fixed at the maker. */
@@ -158,7 +168,12 @@ export interface Tail {
 }
 
 /** One list serves the meter (part unpowered) and first power: each element says what it is in both. */
-export type Element = { id: string; fails: readonly ('open' | 'short' | 'leaky')[] } & (
+export type Element = {
+  id: string;
+  fails: readonly ('open' | 'short' | 'leaky')[];
+  /** Share by which its value may differ from what is said, where a sheet says so. */
+  tolerance?: number;
+} & (
   | { is: 'resistor'; a: NodeId; b: NodeId; ohms: number }
   | { is: 'winding'; a: NodeId; b: NodeId; ohms: number; henries: number }
   | {
@@ -185,6 +200,8 @@ export type Element = { id: string; fails: readonly ('open' | 'short' | 'leaky')
       minInV: number;
       limitA: number;
       stillAirA: number;
+      /** Heat that its package bears without air. */
+      packageW?: number;
       efficiency: number;
       idleA: number;
       offOhms: number;

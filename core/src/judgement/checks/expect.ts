@@ -20,7 +20,7 @@ import { classesBetween, lengthClass, watchS } from '../../facts/terms/toneLengt
 import type { Assembly } from '../../facts/assembly/assembly';
 import { lookUp } from '../../facts/terms/lookUp';
 
-/** Relative spread of capacitors around their print, and of resistors and loads inside parts. */
+/** Relative spread of capacitors around their print, and of resistors and loads inside parts, where no sheet says. */
 const capacitorSpread = 0.2;
 const resistorSpread = 0.3;
 /** Junctions of one sheet differ by so much from part to part and with the room. */
@@ -132,13 +132,19 @@ function spreadBy(port: PortCircuit, way: number): PortCircuit {
     const { element } = branch;
     switch (element.is) {
       case 'capacitor':
-        return { ...branch, element: { ...element, farads: element.farads * (1 - way * capacitorSpread) } };
+        return {
+          ...branch,
+          element: { ...element, farads: element.farads * (1 - way * (element.tolerance ?? capacitorSpread)) },
+        };
       case 'diode':
         return { ...branch, element: { ...element, forwardV: element.forwardV + way * diodeSpreadV } };
       case 'resistor':
         return element.ohms < copperBelowOhms
           ? branch
-          : { ...branch, element: { ...element, ohms: element.ohms * (1 + way * resistorSpread) } };
+          : {
+              ...branch,
+              element: { ...element, ohms: element.ohms * (1 + way * (element.tolerance ?? resistorSpread)) },
+            };
     }
   });
   return { ...port, branches };

@@ -105,7 +105,7 @@ export function portShape({ is, index, dir }: Meaning, kind: PartKind): PortShap
     case 'signal strength':
       return {
         id: `${is === 'current' ? 'CURRENT' : 'STRENGTH'}${number}`,
-        kind: 'sense',
+        kind: is === 'current' ? 'sense' : 'strength',
         way: master ? 'takes' : 'gives',
         pin: master ? 'in' : 'out',
         levelV: 3.3,

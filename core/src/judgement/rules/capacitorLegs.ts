@@ -4,6 +4,7 @@
  * Source: inductance of a pair of wires side by side, 0.6 to 1.1 nH/mm.
  */
 import type { Wire } from '../../facts/assembly/build';
+import { isCapacitor } from '../../facts/catalogue/kinds';
 import { landedOn } from '../../facts/assembly/build';
 import { wireOhms } from '../../physics/circuit/compile';
 import { terminalRef } from '../../facts/terms/names';
@@ -23,7 +24,7 @@ export const capacitorLegs: Rule = {
   judge: (view) =>
     Object.keys(view.assembly.build.slots).flatMap((slot) => {
       const model = view.assembly.model(slot)!;
-      if (model.kind !== 'capacitor') return [];
+      if (!isCapacitor(model)) return [];
       return model.elements.flatMap((element) => {
         if (element.is !== 'capacitor') return [];
         const legs = [element.plus, element.minus].flatMap(

@@ -1,5 +1,6 @@
 /** A capacitor's rating must exceed the full pack with room for the spike. */
 import { terminalRef } from '../../facts/terms/names';
+import { isCapacitor } from '../../facts/catalogue/kinds';
 import type { Rule } from './finding';
 import { finding } from './finding';
 
@@ -13,7 +14,7 @@ export const capacitorMargin: Rule = {
   judge: (view) =>
     Object.keys(view.assembly.build.slots).flatMap((slot) => {
       const model = view.assembly.model(slot)!;
-      if (model.kind !== 'capacitor') return [];
+      if (!isCapacitor(model)) return [];
       return model.elements.flatMap((element) => {
         const plus = element.is === 'capacitor' ? model.terminals.find(({ node }) => node === element.plus) : undefined;
         const net = plus && view.nets.netOf(terminalRef(slot, plus.id));

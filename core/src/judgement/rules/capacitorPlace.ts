@@ -1,4 +1,5 @@
 /** A capacitor where it does its work: both legs on the rail that the pack feeds. */
+import { isCapacitor } from '../../facts/catalogue/kinds';
 import { terminalRef } from '../../facts/terms/names';
 import type { Finding, Rule, RuleView } from './finding';
 import { finding } from './finding';
@@ -13,7 +14,7 @@ export const capacitorPlace: Rule = {
 
 function judgeSlot(view: RuleView, slot: string): Finding[] {
   const model = view.assembly.model(slot)!;
-  if (model.kind !== 'capacitor') return [];
+  if (!isCapacitor(model)) return [];
   return model.elements.flatMap((element): Finding[] => {
     if (element.is !== 'capacitor') return [];
     const at = (node: string) => model.terminals.find((one) => one.node === node);

@@ -8,7 +8,7 @@ import { finding, portsOn, spoken } from './finding';
 
 const name = 'direction';
 /** Kinds with one output and its inputs. */
-const oneWay: readonly PortKind[] = ['video', 'lights', 'sense', 'motorSignal'];
+const oneWay: readonly PortKind[] = ['video', 'lights', 'sense', 'strength', 'motorSignal'];
 /** Kinds whose pins go to the pin of the same name. */
 const likePins: readonly PortKind[] = ['buzzer', 'i2c', 'usb'];
 

@@ -1,19 +1,10 @@
 /** Rules of grounds, supplies and what holds them, each on a worked case of its own. */
 import { describe, expect, it } from 'vitest';
-import type { Build, Wire } from '../../facts/assembly/build';
-import { makeCatalogue } from '../../facts/catalogue/catalogue';
-import type { Element, PartModel, Port } from '../../facts/catalogue/partModel';
-import { assemble } from '../../facts/assembly/assembly';
-import { buildOf, gives, ground, model, port, takes, terminal, wire } from '../../testing/fixtures';
-import { board, fed, lead, load, own, power, regulator, signal } from '../../testing/ruleParts';
-import { judge } from './judge';
+import type { Wire } from '../../facts/assembly/build';
+import type { Element, Port } from '../../facts/catalogue/partModel';
+import { gives, ground, model, port, takes, terminal, wire } from '../../testing/fixtures';
+import { board, fed, found, load, own, power, regulator, signal } from '../../testing/ruleParts';
 
-function found(parts: Record<string, PartModel>, wires: readonly Wire[], more: Partial<Build> = {}): string[] {
-  const slots = Object.fromEntries(Object.entries(parts).map(([slot, { id }]) => [slot, id]));
-  const build = { ...buildOf({ BAT: 'lead', ...slots }, wires), ...more };
-  const catalogue = makeCatalogue([lead, ...new Map(Object.values(parts).map((one) => [one.id, one])).values()]);
-  return judge(assemble(build, catalogue), [], [4, 6]).map(({ severity, rule }) => `${severity} ${rule}`);
-}
 const plain = board([], []);
 const radio = model('radio', 'receiver', own);
 

@@ -1,4 +1,5 @@
 /** A part whose only ground comes through another part's plug loses it the moment that plug is pulled. */
+import type { Mate } from '../../facts/assembly/build';
 import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { splitRef, terminalRef } from '../../facts/terms/names';
 import { assemble } from '../../facts/assembly/assembly';
@@ -25,11 +26,17 @@ export const groundThroughPlug: Rule = {
       return losingGround(view, { pulled: id, minus: leads.minus, owners }).map((slot) => {
         const at = terminalsOf(view.assembly, slot, 'ground')[0]!;
         const message = `${slot} has its ground only through the plug between ${owners.join(' and ')}: pulled, ${spoken(view, at)} is open while its supply stays.`;
-        return finding(view, { rule: name, severity: 'warn', net: view.nets.netOf(at)!, at: [at], message });
+        const severity = isPulled(view, mate) ? 'stop' : 'warn';
+        return finding(view, { rule: name, severity, net: view.nets.netOf(at)!, at: [at], message });
       });
     });
   },
 };
+
+/** True when its maker says that this plug is pulled while the pack stays on. */
+function isPulled({ assembly }: RuleView, { a, b }: Mate): boolean {
+  return [a, b].some((side) => 'slot' in side && assembly.connector(side.slot, side.connector)?.pulledInService);
+}
 
 /** The parts that a housing's wires end on, also through plugs. */
 function partsOn({ assembly }: RuleView, housing: string): Slot[] {

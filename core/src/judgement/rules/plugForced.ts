@@ -1,5 +1,8 @@
-/** Housings that do not belong together: twins of another pitch nearly fit, and bend every pin. */
-import type { ConnectorRef } from '../../facts/assembly/build';
+/**
+ * Housings that do not belong together: of another pitch, family or sex. Twins of another pitch nearly fit, and bend
+ * every pin.
+ */
+import type { ConnectorRef, Housing } from '../../facts/assembly/build';
 import type { TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
 import type { Rule, RuleView } from './finding';
@@ -14,15 +17,28 @@ export const plugForced: Rule = {
   judge: (view) =>
     Object.values(view.assembly.build.mates).flatMap(({ a, b }) => {
       const [first, second] = [bodyOf(view, a), bodyOf(view, b)];
-      if (!first || !second || Math.abs(first.pitchMm - second.pitchMm) < 0.05) return [];
+      const message = first && second && unlike(first, second);
+      if (!message) return [];
       const at = [a, b].flatMap((side) => pinsOf(view, side))[0];
       if (!at) return [];
-      const message = `A housing of ${first.pitchMm} mm pitch is put to one of ${second.pitchMm} mm.`;
       return [finding(view, { rule: name, severity: 'stop', net: view.nets.netOf(at)!, at: [at], message })];
     }),
 };
 
-function bodyOf({ assembly }: RuleView, side: ConnectorRef): { pitchMm: number } | null {
+type Shape = Pick<Housing, 'family' | 'pitchMm' | 'key'>;
+
+/** Why two housings do not belong together, or null. */
+function unlike(first: Shape, second: Shape): string | null {
+  if (Math.abs(first.pitchMm - second.pitchMm) >= 0.05)
+    return `A housing of ${first.pitchMm} mm pitch is put to one of ${second.pitchMm} mm.`;
+  if (first.family !== second.family) return `A ${first.family} is put to a ${second.family}.`;
+  // Two plugs or two sockets screw together and join nothing; other keys are the same on both sides.
+  return first.key === second.key && sexed.has(first.key) ? `A ${first.family} ${first.key} is put to another.` : null;
+}
+
+const sexed: ReadonlySet<string> = new Set(['plug', 'socket']);
+
+function bodyOf({ assembly }: RuleView, side: ConnectorRef): Shape | null {
   return 'housing' in side
     ? (lookUp(assembly.build.housings, side.housing) ?? null)
     : assembly.connector(side.slot, side.connector);

@@ -1,5 +1,9 @@
 /** All rules, in the order in which they are told when equally grave. */
+import { aerialKind } from './aerialKind';
 import { aerialMissing } from './aerialMissing';
+import { capacitorMissing } from './capacitorMissing';
+import { drivenWhileOff } from './drivenWhileOff';
+import { regulatorHeat } from './regulatorHeat';
 import { capacitorLegs } from './capacitorLegs';
 import { capacitorMargin } from './capacitorMargin';
 import { capacitorPlace } from './capacitorPlace';
@@ -49,6 +53,7 @@ export const rules: readonly Rule[] = [
   touching,
   noSupply,
   notSwitchedOn,
+  drivenWhileOff,
   powerGround,
   groundMissing,
   groundThroughPlug,
@@ -71,12 +76,15 @@ export const rules: readonly Rule[] = [
   videoGround,
   portTaken,
   regulatorLoad,
+  regulatorHeat,
   padFull,
   wireTooThick,
   gauge,
   plugContact,
   plugForced,
   aerialMissing,
+  aerialKind,
+  capacitorMissing,
   capacitorPlace,
   capacitorMargin,
   capacitorLegs,

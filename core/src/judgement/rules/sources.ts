@@ -1,5 +1,6 @@
 /** What feeds or pushes volts onto which net: the battery, regulators inside parts, USB, signal pins, motor phases. */
 import { throughDiodes } from '../../physics/loads/throughDiodes';
+import { isBatteryLead, isUsbSource } from '../../facts/catalogue/kinds';
 import type { SupplyTree } from '../../physics/loads/supplyTree';
 import type { Range, Slot, TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
@@ -42,13 +43,13 @@ export function sourcesOf(assembly: Assembly, nets: Netlist, tree: SupplyTree): 
       roles.some((role) => role.is === 'supply' && role.dir === 'gives'),
     );
     const given = gives?.roles.find((role) => role.is === 'supply');
-    if (model.kind === 'battery lead') {
+    if (isBatteryLead(model.kind)) {
       const plus = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'supply'));
       if (plus) add(terminalRef(slot, plus.id), { slot, from: 'battery', volts: tree.packV, nominalV: tree.packV[0] });
     }
     // An adapter that passes USB on through a diode gives way to any other supply.
     const diode = model.elements.some((element) => element.is === 'diode' && element.cathode === gives?.node);
-    if (model.kind === 'adapter' && gives && given?.is === 'supply')
+    if (isUsbSource(model) && gives && given?.is === 'supply')
       add(terminalRef(slot, gives.id), {
         slot,
         from: 'USB',

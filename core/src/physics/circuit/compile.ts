@@ -16,8 +16,8 @@ import { lengthMmOf } from '../geometry/wireLength';
 import { lookUp } from '../../facts/terms/lookUp';
 
 export type BranchElement =
-  | { is: 'resistor'; ohms: number }
-  | { is: 'capacitor'; farads: number; esrOhms: number }
+  | { is: 'resistor'; ohms: number; tolerance?: number }
+  | { is: 'capacitor'; farads: number; esrOhms: number; tolerance?: number }
   | { is: 'diode'; forwardV: number; atA: number; seriesOhms: number }
   | { is: 'unknown switch'; onOhms: number };
 
@@ -121,13 +121,14 @@ function partBranches(slot: string, element: Element): Branch[] {
     element: as,
     site,
   });
+  const tolerance = element.tolerance === undefined ? {} : { tolerance: element.tolerance };
   switch (element.is) {
     case 'resistor':
     case 'winding':
-      return [branch('', element.a, element.b, { is: 'resistor', ohms: element.ohms })];
+      return [branch('', element.a, element.b, { is: 'resistor', ohms: element.ohms, ...tolerance })];
     case 'capacitor':
       return [
-        branch('', element.plus, element.minus, { is: 'capacitor', farads: element.farads, esrOhms: element.esrOhms }),
+        branch('', element.plus, element.minus, { is: 'capacitor', farads: element.farads, esrOhms: element.esrOhms, ...tolerance }),
         branch('/leak', element.plus, element.minus, { is: 'resistor', ohms: element.leakOhms }),
       ];
     case 'diode':

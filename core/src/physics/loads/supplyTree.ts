@@ -12,7 +12,7 @@ import type { PowerStage } from '../../facts/terms/powerStage';
 import { throughDiodes } from './throughDiodes';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { remembered } from '../../facts/assembly/assembly';
-import { isHighValue } from '../../facts/catalogue/kinds';
+import { isBatteryLead, isHighValue } from '../../facts/catalogue/kinds';
 
 export interface Amps {
   idle: number;
@@ -93,7 +93,7 @@ function treeAt(assembly: Assembly, cells: Range, stage: PowerStage): SupplyTree
     const model = assembly.model(slot)!;
     const net = (node: string) => nets.idOf(`${slot}:${node}`);
     const plus =
-      model.kind === 'battery lead'
+      isBatteryLead(model.kind)
         ? model.terminals.find(({ roles }) => roles.some(({ is }) => is === 'supply'))
         : undefined;
     if (plus) battery = net(plus.node);

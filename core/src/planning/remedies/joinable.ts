@@ -28,7 +28,7 @@ export interface Joinable {
 const heardBy: Readonly<Partial<Record<PortPin, PortPin>>> = { tx: 'rx', rx: 'tx', in: 'out', out: 'in' };
 
 /** Kinds whose pins may be joined wherever they hear each other; motors and aerials belong to one place. */
-const talking: readonly PortKind[] = ['serial', 'escData', 'video', 'lights', 'buzzer', 'i2c', 'sense'];
+const talking: readonly PortKind[] = ['serial', 'escData', 'video', 'lights', 'buzzer', 'i2c', 'sense', 'strength'];
 
 export function joinable({ target, links, cells }: Plan, catalogue: Catalogue): Joinable {
   const assembly = assemble(target, catalogue);

@@ -3,8 +3,9 @@
  * Each makes what it can of a good build.
  */
 import { copper } from './copper';
+import { fitting } from './fitting';
 import type { Family } from './family';
 import { signals } from './signals';
 import { supplies } from './supplies';
 
-export const families: readonly Family[] = [...supplies, ...signals, ...copper];
+export const families: readonly Family[] = [...supplies, ...signals, ...copper, ...fitting];
