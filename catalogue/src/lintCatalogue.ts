@@ -1,6 +1,6 @@
 /** Lists what the shipped part models lack or contradict; ends with an error when there is anything. */
 import type { PartModel, PlanDraft } from '@junctor/core';
-import { checkLooseReadings, checkModel, judge, makeCatalogue, assemble } from '@junctor/core';
+import { checkComplete, checkLooseReadings, checkModel, judge, makeCatalogue, assemble } from '@junctor/core';
 import { buildFile, check, partModel } from '@junctor/core/schemas';
 import { shippedModels, shippedTemplates } from './shipped';
 
@@ -8,7 +8,9 @@ import { shippedModels, shippedTemplates } from './shipped';
 export function modelGaps(model: PartModel): string[] {
   const checked = check(partModel, model);
   if (!checked.ok) return checked.mistakes.map(({ path, message }) => `${path}: ${message}`);
-  return [...checkModel(model), ...checkLooseReadings(model)].map(({ path, message }) => `${path}: ${message}`);
+  return [...checkModel(model), ...checkComplete(model), ...checkLooseReadings(model)].map(
+    ({ path, message }) => `${path}: ${message}`,
+  );
 }
 
 function templateGaps(id: string, name: string, plan: PlanDraft, models: readonly PartModel[]): string[] {

@@ -30,6 +30,7 @@ export type {
   Terminal,
 } from './facts/catalogue/partModel';
 export { partKinds } from './facts/catalogue/partModel';
+export { checkComplete } from './facts/catalogue/checkComplete';
 export { checkModel } from './facts/catalogue/checkModel';
 export { certaintyAt, compareModels, revisionMistakes } from './facts/catalogue/revisions';
 export type { LooseReading } from './judgement/checks/looseReadings';
@@ -169,11 +170,11 @@ export type { ModelIndexLine, PartLine, Intake } from './border/api/stores';
 export { forecastWeight } from './work/intake/weights';
 export type { LinearModel, Solution, Solve } from './facts/terms/solver';
 export { toLpText } from './facts/terms/solver';
-export type { Conflict, Planned, PlannedWish, PlanRequest, PlanResult } from './planning/planner/planWiring';
+export type { Conflict, Planned, PlannedWish, PlanRequest, PlanResult } from './planning/planner/request';
 export { planWiring } from './planning/planner/planWiring';
 export { bodyByHand, padByHand } from './planning/planner/handPin';
 export type { WayOut } from './planning/planner/waysOut';
-export { waysOut } from './planning/planner/waysOut';
+export { waysOut, withWayOut } from './planning/planner/waysOut';
 export { lying, placeOf, pointOf } from './physics/geometry/place';
 export { possibleWishes, wishesFor } from './planning/planner/wishesFor';
 export type { Amps, Rail, SupplyTree } from './physics/loads/supplyTree';

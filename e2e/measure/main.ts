@@ -18,6 +18,7 @@ import {
   unseen,
   wholeHistories,
   wrongFamilies,
+  impossibleRequests,
 } from '@junctor/proof';
 import { firstLoad } from './firstLoad';
 import { access } from './access';
@@ -34,6 +35,7 @@ const long = process.argv.includes('--long');
 const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   rules,
   'families of wrong wiring': wrongFamilies,
+  'impossible requests': () => impossibleRequests(long),
   'unseen wirings': unseen,
   remedies,
   planner,

@@ -3,6 +3,7 @@ export type { Bridge } from './oracles/trueMeter';
 export { TrueMeter } from './oracles/trueMeter';
 export { random } from './generators/generate';
 export { conversions } from './benchmarks/conversion';
+export { impossibleRequests } from './benchmarks/impossible';
 export { wrongFamilies } from './benchmarks/families';
 export { growth } from './benchmarks/growth';
 export { wholeHistories } from './benchmarks/histories';

@@ -2,11 +2,12 @@
  * The planner on generated builds of all families: solved, proven, minimal, and how fast. Truth: rules, a powered DC
  * solve, and trying everything.
  */
-import type { PlanRequest, PlanResult, Solve } from '@junctor/core';
+import type { Build, PlanRequest, PlanResult, Solve } from '@junctor/core';
 import { planWiring } from '@junctor/core';
 import { catalogue } from '../trials/ruleTrial';
 import { truth } from '../oracles/truth';
 import type { Generated } from '../generators/generate';
+import { freeGrounds, groundLost } from '../oracles/groundLost';
 import { bestByTrying } from '../oracles/bestByTrying';
 import { generate } from '../generators/generate';
 import { loadSolver } from '@junctor/solver/node';
@@ -31,6 +32,7 @@ export async function planner(): Promise<Measurement[]> {
       result.findings.some(({ severity }) => severity !== 'warn') ||
       truth({ build: result.target, catalogue, links: result.links, cells: given.cells }, result.target).is !== 'fine',
   );
+  const grounds = planned.reduce((sum, { given, result }) => sum + avoidable(given, result.target), 0);
   const loose = conflicts.filter(({ given, result }) => !minimal(given, result.wishes, solve));
   for (const { given, result } of loose)
     console.log(`# not minimal: ${given.name}: ${result.wishes.join(', ')}: ${result.why}`);
@@ -64,6 +66,12 @@ export async function planner(): Promise<Measurement[]> {
       all.every(({ result }) => result.is !== 'gave up'),
     ),
     count('plans that a rule or the powered solve objects to', bad.length, '0', bad.length === 0),
+    count(
+      'parts that lose their only ground with the plug of others, another pad being free',
+      grounds,
+      '0',
+      grounds === 0,
+    ),
     count('conflict sets that are not minimal', loose.length, '0', loose.length === 0),
     count(
       `optima equal to trying everything, of ${same.tried}`,
@@ -85,6 +93,16 @@ function kindOf(index: number) {
 
 function requestOf({ slots, cells, wishes }: Generated): PlanRequest {
   return { slots, catalogue, cells, wishes, pinned: [] };
+}
+
+/** Parts without ground once a plug of others is pulled, whose supply's own board has a ground with room. */
+function avoidable(given: Generated, target: Build): number {
+  const found = groundLost(target, catalogue).filter(({ slot, plug }) => {
+    const room = freeGrounds(slot, target, catalogue);
+    if (room.length > 0) console.log(`# ground lost: ${given.name}: ${slot} with ${plug}, though ${room.join(', ')}`);
+    return room.length > 0;
+  });
+  return found.length;
 }
 
 /** The set cannot be met as it stands, and can when any one of it is let go. */

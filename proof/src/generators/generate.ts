@@ -165,6 +165,8 @@ export function generate(seed: number, catalogue: Catalogue, kind: Generated['ki
       put('CAM', 'gadwall-cam-26');
     }
     put('ANT', digital ? 'reed-ant-dipole' : 'reed-ant-lolly');
+    // The digital unit has two sockets, and sends through both.
+    if (digital) parts.ANT2 = 'reed-ant-dipole';
   }
   if (!brushed)
     for (const [slot, models, count] of extras)

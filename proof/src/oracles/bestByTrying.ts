@@ -190,7 +190,7 @@ class World extends Ways {
       const choice = order[index];
       if (!choice) {
         if (this.bears(onRail) && this.rooted(placed))
-          found({ loss, softPenalties: floor + this.over(onRail) + idle, lengthMm: mm });
+          found({ loss, softPenalties: floor + this.over(onRail) + this.apart(placed) + idle, lengthMm: mm });
         return;
       }
       for (const { pad, rail, typical, peak, doubt: more, mm: length } of choice.to) {
@@ -212,6 +212,22 @@ class World extends Ways {
 
   private minor(slot: string): boolean {
     return !['controller', 'single board', 'esc', 'distribution'].includes(this.model(slot).kind);
+  }
+
+  /** Ten for each part that is grounded on another board than it is fed from. */
+  private apart(placed: readonly { own: Pad; pad: Pad }[]): number {
+    const is = ({ terminal }: Pad, role: 'ground' | 'supply') => terminal.roles.some((given) => given.is === role);
+    return (
+      10 *
+      placed.filter(
+        (supply) =>
+          is(supply.own, 'supply') &&
+          placed.some(
+            (ground) =>
+              ground.own.slot === supply.own.slot && is(ground.own, 'ground') && ground.pad.slot !== supply.pad.slot,
+          ),
+      ).length
+    );
   }
 
   /** A ground on a small part only together with a supply from it. */
@@ -239,7 +255,7 @@ class World extends Ways {
       .sort((a, b) => a.doubt - b.doubt || a.mm - b.mm)
       .filter(({ pad, rail, doubt }) => {
         if (this.fixed.has(`${pad.slot}.${pad.terminal.id}`) || owned.has(pad.terminal)) return true;
-        const kind = `${rail} ${doubt} ${this.minor(pad.slot) ? pad.slot : ''}`;
+        const kind = `${rail} ${doubt} ${pad.slot}`;
         seen.set(kind, (seen.get(kind) ?? 0) + 1);
         return seen.get(kind)! <= rivals;
       });

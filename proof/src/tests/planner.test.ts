@@ -140,7 +140,7 @@ describe('the planner', () => {
     const ways = waysOut(penalties, result, solve);
     expect(ways.map((way) => way.do)).toContain('exchange');
     expect(ways.filter((way) => way.do === 'drop').map(({ message }) => message)).toContain('Do without receiver RX3');
-    const other = ways.find((way) => way.do === 'exchange' && way.slot === 'FC')!;
+    const other = ways.find((way) => way.do === 'exchange' && way.slots[0] === 'FC')!;
     if (other.do !== 'exchange') return;
     planned({ ...penalties, slots: { ...slots, FC: { ...slots.FC!, model: other.model, revision: other.revision } } });
   });
@@ -258,7 +258,8 @@ describe('the planner', () => {
     expect(result).toMatchObject({
       is: 'conflict',
       wishes: [],
-      why: 'ESC2: nothing here gives the supply that ESC2.BP takes',
+      parts: ['ESC2'],
+      why: 'ESC2: nothing here gives the supply that ESC2.BP takes (7 to 17.6 V)',
     });
   });
 

@@ -3,6 +3,8 @@
  * The physical ground: nothing is fed from nowhere, no current into a node that is not there, no two pads in one place.
  */
 import { checkElements } from './checkElements';
+import { checkNumbers } from './checkNumbers';
+import { checkPorts } from './checkPorts';
 import type { ModelMistake } from './mistake';
 import { mistake } from './mistake';
 import type { PartModel, Terminal } from './partModel';
@@ -28,6 +30,8 @@ export function checkModel(model: PartModel): ModelMistake[] {
     ...checkConnectors(model),
     ...checkNames(model),
     ...checkElements(model),
+    ...checkNumbers(model),
+    ...checkPorts(model),
     ...checkKnownFrom(model),
   ];
 }

@@ -12,6 +12,7 @@ interface PlanParts {
   links: readonly Link[];
   wishes: readonly Wish[];
   pinned: readonly Pinned[];
+  cells?: PlanDraft['cells'];
 }
 
 /** Changes in an order that can be made; removals first. */
@@ -35,7 +36,9 @@ export function planChangesTo(from: PlanDraft, to: PlanParts): PlanChange[] {
     ),
     ...changed('pinned', named(from.pinned, pinName), named(to.pinned, pinName)),
   ];
-  return [...all.filter(({ after }) => after === null), ...all.filter(({ after }) => after !== null)];
+  const cells: PlanChange[] =
+    to.cells && !sameJson(from.cells, to.cells) ? [{ path: 'cells', before: from.cells, after: to.cells }] : [];
+  return [...cells, ...all.filter(({ after }) => after === null), ...all.filter(({ after }) => after !== null)];
 }
 
 type Part = 'slots' | 'housings' | 'mates' | 'wires' | 'links' | 'wishes' | 'pinned';

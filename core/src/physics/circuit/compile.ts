@@ -128,7 +128,12 @@ function partBranches(slot: string, element: Element): Branch[] {
       return [branch('', element.a, element.b, { is: 'resistor', ohms: element.ohms, ...tolerance })];
     case 'capacitor':
       return [
-        branch('', element.plus, element.minus, { is: 'capacitor', farads: element.farads, esrOhms: element.esrOhms, ...tolerance }),
+        branch('', element.plus, element.minus, {
+          is: 'capacitor',
+          farads: element.farads,
+          esrOhms: element.esrOhms,
+          ...tolerance,
+        }),
         branch('/leak', element.plus, element.minus, { is: 'resistor', ohms: element.leakOhms }),
       ];
     case 'diode':

@@ -92,10 +92,9 @@ function treeAt(assembly: Assembly, cells: Range, stage: PowerStage): SupplyTree
   for (const slot of Object.keys(assembly.build.slots)) {
     const model = assembly.model(slot)!;
     const net = (node: string) => nets.idOf(`${slot}:${node}`);
-    const plus =
-      isBatteryLead(model.kind)
-        ? model.terminals.find(({ roles }) => roles.some(({ is }) => is === 'supply'))
-        : undefined;
+    const plus = isBatteryLead(model.kind)
+      ? model.terminals.find(({ roles }) => roles.some(({ is }) => is === 'supply'))
+      : undefined;
     if (plus) battery = net(plus.node);
     for (const element of model.elements) {
       if (element.is === 'regulator')

@@ -148,7 +148,17 @@ function newWires(from: Build, changes: readonly Change[]): WireBody[] {
   return [...bodies.values()];
 }
 
-const counted: readonly PortKind[] = ['serial', 'video', 'lights', 'buzzer', 'i2c', 'escData', 'sense', 'strength', 'motorSignal'];
+const counted: readonly PortKind[] = [
+  'serial',
+  'video',
+  'lights',
+  'buzzer',
+  'i2c',
+  'escData',
+  'sense',
+  'strength',
+  'motorSignal',
+];
 
 /** Ports of boards that are joined to a port of another part. */
 function portsUsed(assembly: Assembly): Set<string> {

@@ -190,6 +190,11 @@ function beside(supply: Terminal, model: PartModel): Terminal | undefined {
   return [...grounds].sort((a, b) => far(a) - far(b))[0];
 }
 
+/** A part that takes and gives nothing that another part needs. */
+export function takesPart({ kind }: Pick<PartModel, 'kind'>): boolean {
+  return consumers.includes(kind) && !hosts.includes(kind);
+}
+
 /** Parts that are wired whether a wish names them or not; a regulator is when something hangs on it. */
 export function alwaysWired(kind: PartKind): boolean {
   return ['controller', 'single board', 'esc', 'distribution'].includes(kind);

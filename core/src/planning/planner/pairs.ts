@@ -1,4 +1,4 @@
-/** Plus and minus of one ESC on pads that belong together: a pair that is split is picked up wrongly at the bench. */
+/** Plus and minus of one part: an ESC's on pads that belong together, so that they are not picked up wrongly. */
 import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
 import type { Need } from './needs';
@@ -10,6 +10,16 @@ export function thickPairs(needs: readonly Need[]): { slot: Slot; supply: Need; 
     .filter(({ is, awg }) => is === 'supply' && awg === 'thick')
     .flatMap((supply) => {
       const ground = needs.find(({ slot, is, awg }) => slot === supply.slot && is === 'ground' && awg === 'thick');
+      return ground ? [{ slot: supply.slot, supply, ground }] : [];
+    });
+}
+
+/** Supply and ground of each part that carries no motor current: on one board, or a plug between the two parts them. */
+export function thinPairs(needs: readonly Need[]): { slot: Slot; supply: Need; ground: Need }[] {
+  return needs
+    .filter(({ is, awg }) => is === 'supply' && awg !== 'thick')
+    .flatMap((supply) => {
+      const ground = needs.find(({ slot, is, awg }) => slot === supply.slot && is === 'ground' && awg !== 'thick');
       return ground ? [{ slot: supply.slot, supply, ground }] : [];
     });
 }

@@ -16,6 +16,7 @@ import type { Assembly } from '../../facts/assembly/assembly';
 import type { Join, FixedLink, PowerPath, Channel } from './fixedJoins';
 import { thickest } from './fixedJoins';
 import { signals } from './motorSignals';
+import { channelsOf } from './channels';
 
 /** The fixed joins of a build's parts; nothing for parts that are not there. */
 export function powerPath(assembly: Assembly, keep: Build = emptyBuild): PowerPath {
@@ -112,29 +113,15 @@ function linkOf(lead: boolean, slot: string) {
   return `capacitor ${slot}`;
 }
 
-/** Motor channels in order: those of ESC1 before ESC2, on a board by their number. */
-function channelsOf(assembly: Assembly): Channel[] {
-  const number = (slot: Slot) => Number(/\d+$/.exec(slot)?.[0] ?? 0);
-  return Object.keys(assembly.build.slots)
-    .sort((a, b) => number(a) - number(b))
-    .flatMap((slot) =>
-      assembly
-        .model(slot)!
-        .ports.filter(({ kind, way }) => kind === 'motorPhase' && way === 'gives')
-        .map((port) => ({ slot, port: port.id, index: port.index ?? 1 }))
-        .sort((a, b) => a.index - b.index),
-    );
-}
-
 /** The channel of each motor: its own ESC's, or on a board the one whose pads lie nearest its corner. */
 function straightest(assembly: Assembly, channels: readonly Channel[], keep: Build): Map<Slot, Channel> {
   const number = (slot: Slot) => Number(/\d+$/.exec(slot)?.[0] ?? 1);
   const motors = Object.keys(assembly.build.slots)
-    .filter((slot) => assembly.model(slot)!.kind === 'motor' && number(slot) <= channels.length)
+    .filter((slot) => assembly.model(slot)!.kind === 'motor')
     .sort((a, b) => number(a) - number(b));
   const own = new Set(channels.map(({ slot }) => slot)).size === channels.length;
   const corners = frameOf(assembly)?.corners;
-  if (own || !corners || motors.length > 12) return new Map(motors.map((slot) => [slot, channels[number(slot) - 1]!]));
+  if (own || !corners || motors.length > Math.min(12, channels.length)) return byNumber(motors, channels, number);
   const distance = motors.map((motor) =>
     channels.map((channel) => {
       const corner = corners.find(({ index }) => index === number(motor))?.atMm ?? [0, 0];
@@ -158,4 +145,20 @@ function straightest(assembly: Assembly, channels: readonly Channel[], keep: Bui
 
 function isWired({ wires }: Build, own: TerminalRef, to: TerminalRef): boolean {
   return Object.values(wires).some(({ ends }) => landedOn(ends[0]) === own && landedOn(ends[1]) === to);
+}
+
+/** Motor n on channel n; one whose number no channel has takes what is left over. */
+function byNumber(
+  motors: readonly Slot[],
+  channels: readonly Channel[],
+  number: (slot: Slot) => number,
+): Map<Slot, Channel> {
+  const taken = new Map<Slot, Channel>();
+  for (const motor of motors) {
+    const channel = channels[number(motor) - 1];
+    if (channel && ![...taken.values()].includes(channel)) taken.set(motor, channel);
+  }
+  const left = channels.filter((channel) => ![...taken.values()].includes(channel));
+  for (const motor of motors) if (!taken.has(motor) && left.length > 0) taken.set(motor, left.shift()!);
+  return taken;
 }

@@ -5,8 +5,9 @@ import type { Work } from '../conversion/conversion';
 import { workOf } from '../conversion/conversion';
 import type { SoftPenalties } from './softPenalties';
 import { addedPenalties } from './softPenalties';
-import type { Planned, PlanRequest } from './planWiring';
-import { planWiring, prepare } from './planWiring';
+import { prepare } from './attempt';
+import type { Planned, PlanRequest } from './request';
+import { planWiring } from './planWiring';
 import type { Solve } from '../../facts/terms/solver';
 
 /** One line for a wish of a plan. */

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { penaltyWords, addedPenalties } from './softPenalties';
 
-const none = { doubled: 0, 'over plan': 0, split: 0, nominal: 0, 'listened to': 0 };
+const none = { doubled: 0, 'over plan': 0, apart: 0, split: 0, nominal: 0, 'listened to': 0 };
 
 it('says each kind once, the heaviest first, one and many', () => {
   expect(penaltyWords(none)).toEqual([]);
@@ -13,5 +13,9 @@ it('says each kind once, the heaviest first, one and many', () => {
 });
 
 it('counts what there is more of, and nothing for what there is less of', () => {
-  expect(addedPenalties({ ...none, doubled: 3 }, { ...none, doubled: 1, split: 2 })).toEqual({ ...none, split: 2 });
+  expect(addedPenalties({ ...none, doubled: 3 }, { ...none, doubled: 1, apart: 0, split: 2 })).toEqual({
+    ...none,
+    apart: 0,
+    split: 2,
+  });
 });

@@ -1,13 +1,24 @@
 /** Soft penalties of a wiring, by kind and in words: the planner avoids all of them, in this weight. */
 
 /** What each kind weighs against a doubled pad. */
-export const penaltyWeight = { doubled: 1, 'over plan': 10, split: 1, nominal: 5, 'listened to': 5 } as const;
+export const penaltyWeight = {
+  doubled: 1,
+  'over plan': 10,
+  apart: 10,
+  split: 1,
+  nominal: 5,
+  'listened to': 5,
+} as const;
 export type SoftPenalty = keyof typeof penaltyWeight;
 export type SoftPenalties = Readonly<Record<SoftPenalty, number>>;
 
 const words: Readonly<Record<SoftPenalty, readonly [one: string, more: string]>> = {
   doubled: ['doubled pad', 'doubled pads'],
   'over plan': ['rail over three quarters of its limit', 'rails over three quarters of their limits'],
+  apart: [
+    'part whose ground is on another board than its supply',
+    'parts whose grounds are on other boards than their supplies',
+  ],
   split: ['pair of plus and minus split', 'pairs of plus and minus split'],
   nominal: ['supply that fits only by its print', 'supplies that fit only by their print'],
   'listened to': ['port that the boot loader listens to', 'ports that the boot loader listens to'],

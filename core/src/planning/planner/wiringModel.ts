@@ -1,10 +1,9 @@
 /**
  * The wiring as a mixed-integer model. y: a wish is served in one way; drop: it is not; u: a part is wired; x: a
- * terminal
- * goes to a pad; over: a rail carries more than is planned for; d: wires on a pad beyond the first; split: an ESC's
- * plus
- * and minus are not on a pair.
- * Aims in this order: loss of wishes, then rails over plan, doubled pads and split pairs, then millimetres of wire.
+ * terminal goes to a pad; over: a rail carries more than is planned for; d: wires on a pad beyond the first; split: an
+ * ESC's plus and minus are not on a pair; apart: a part's ground is on another board than its supply.
+ * Aims in this order: loss of wishes, then rails over plan and grounds apart, doubled pads and split pairs, then
+ * millimetres of wire.
  */
 import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
@@ -12,11 +11,12 @@ import type { SoftPenalty } from './softPenalties';
 import { penaltyWeight } from './softPenalties';
 import { alwaysWired } from './needs';
 import { wireLengthMm } from '../../physics/geometry/place';
-import { partners, thickPairs } from './pairs';
+import type { Need } from './needs';
+import { partners, thickPairs, thinPairs } from './pairs';
 import type { Constraint, LinearModel, Terms } from '../../facts/terms/solver';
 import type { Option } from './ways';
 import type { WiringInput, WiringModel } from './wiringVariables';
-import { joinName, optionName, dropName, usedName, doubledName, splitName } from './wiringVariables';
+import { apartName, joinName, optionName, dropName, usedName, doubledName, splitName } from './wiringVariables';
 import { railLimits } from './railLimits';
 
 /** A soldered end weighs as much as this much wire: a plug is quicker and comes off again. */
@@ -200,6 +200,16 @@ export function wiringModel(input: WiringInput): WiringModel {
         );
     }
   }
+  // Fed from a board on which its ground is not: a plug between the two takes the ground and leaves the supply.
+  const thin = thinPairs(needs);
+  for (const { slot, supply, ground } of thin)
+    for (const host of new Set(supply.pads.map(({ ref }) => splitRef(ref).slot))) {
+      const on = (need: Need, factor: number) =>
+        need.pads
+          .filter(({ ref }) => splitRef(ref).slot === host && may(need.own, ref))
+          .map(({ ref }) => [joinName(need.own, ref), factor] as const);
+      add([...on(supply, 1), ...on(ground, -1), [apartName(slot), -1]], '<=', 0);
+    }
   const rails = railLimits(input, add);
   const lengths = [...joins].map(([name, { own, pad }]): [string, number] => {
     const kept = input.kept.has(`${own}>${pad}`) || input.kept.has(`${pad}>${own}`);
@@ -215,6 +225,7 @@ export function wiringModel(input: WiringInput): WiringModel {
       ...joins.keys(),
       ...rails.map((rail) => `over ${rail}`),
       ...thick.map(({ slot }) => splitName(slot)),
+      ...thin.map(({ slot }) => apartName(slot)),
     ],
     counts: doubled.map(doubledName),
     loss: [
@@ -224,6 +235,7 @@ export function wiringModel(input: WiringInput): WiringModel {
     penalised: {
       doubled: doubled.map(doubledName),
       'over plan': rails.map((rail) => `over ${rail}`),
+      apart: thin.map(({ slot }) => apartName(slot)),
       split: thick.map(({ slot }) => splitName(slot)),
       'listened to': [...joins].filter(([, { pad }]) => listenedTo(input, pad)).map(([name]) => name),
       nominal: needs.flatMap(({ own, pads }) =>

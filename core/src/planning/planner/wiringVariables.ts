@@ -40,4 +40,6 @@ export const usedName = (slot: Slot) => `u ${slot}`;
 
 export const doubledName = (pad: TerminalRef) => `d ${pad}`;
 
+export const apartName = (slot: Slot) => `apart ${slot}`;
+
 export const splitName = (slot: Slot) => `split ${slot}`;

@@ -7,7 +7,7 @@ import type { PortKind, PortPin } from '../../facts/catalogue/partModel';
 import type { TerminalRef } from '../../facts/terms/names';
 import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { Link, Plan } from '../../facts/plan/plan';
-import { prepare } from '../planner/planWiring';
+import { prepare } from '../planner/attempt';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { assemble } from '../../facts/assembly/assembly';
 

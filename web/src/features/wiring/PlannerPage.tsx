@@ -1,6 +1,6 @@
 /** The planner: wishes in the left hand, the wiring that serves them in the right, and what it costs between them. */
 import type { Conflict, Planned } from '@junctor/core';
-import { wiresBegun, planChangesTo, assemble } from '@junctor/core';
+import { wiresBegun, planChangesTo, assemble, capital, withWayOut } from '@junctor/core';
 import { useState } from 'react';
 import { useChangePlan } from '../../api/queries';
 import type { Answer } from '../../ui/Answers';
@@ -9,7 +9,7 @@ import { useBench } from '../../bench/provider/useBench';
 import { useDoors } from '../../bench/provider/useDoors';
 import { Cost, Outcome, Ways } from './PlannerOutcome';
 import type { Question, Row } from './question';
-import { firstQuestion, rowsOf, variedWays, withWay } from './question';
+import { firstQuestion, rowsOf, variedWays } from './question';
 import { rowAnswers } from './rowAnswers';
 import { usePlanner } from './usePlanner';
 import { useRivals } from './useRivals';
@@ -38,14 +38,14 @@ export function PlannerPage() {
     setQuestion(next);
     planner.forget();
   };
-  const ask = ({ slots, wishes, pinned, dormant }: Question) =>
+  const ask = ({ slots, wishes, pinned, dormant, cells }: Question) =>
     planner.ask({
       slots,
       wishes,
       pinned,
       dormant: dormant.map(({ slot }) => slot),
       models: (rivals.all ?? catalogue).models,
-      cells: plan.cells,
+      cells,
       keep: wiresBegun(asBuilt.build, plan.target),
       built: asBuilt.build,
     });
@@ -58,6 +58,7 @@ export function PlannerPage() {
           links: made.links,
           wishes: question.wishes,
           pinned: question.pinned,
+          cells: question.cells,
         }),
       },
       { onSuccess: () => doors.leave(doors.places.wiring()) },
@@ -65,8 +66,8 @@ export function PlannerPage() {
   const wayOut = (index: number) => {
     const way = ways[index];
     if (!way) return;
-    setQuestion(withWay(way, question));
-    ask(withWay(way, question));
+    setQuestion(withWayOut(way, question));
+    ask(withWayOut(way, question));
   };
   const answers: Answer[] = [
     state.is === 'running'
@@ -131,7 +132,9 @@ export function PlannerPage() {
   const underOf = () => {
     if (change.error) return `The plan was not changed: ${change.error.message}`;
     if (state.is === 'failed') return `The planner stopped: ${state.why}`;
-    if (ways.length > 0) return `Keys 1 to ${ways.length} take a way out and plan again.`;
+    const keys = `Keys 1 to ${ways.length} take a way out and plan again.`;
+    if (ways.length > 0)
+      return result?.is === 'conflict' && result.wishes.length > 2 ? `${capital(result.why)}. ${keys}` : keys;
     return underLine(planned, row);
   };
   return (

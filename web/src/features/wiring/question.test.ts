@@ -1,5 +1,5 @@
 /** What the planner is asked: lines, what the keys do with them, and ways out taken. */
-import { assemble } from '@junctor/core';
+import { assemble, withWayOut } from '@junctor/core';
 import type { Plan } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoPlan } from '../../testing/demo';
@@ -12,7 +12,6 @@ import {
   pinnedPort,
   rowsOf,
   variedWays,
-  withWay,
   without,
 } from './question';
 
@@ -50,8 +49,8 @@ describe('lines of the planner', () => {
 });
 
 it('offers of each kind of way out the cheapest first, and as many as there are keys', () => {
-  const drop = (wish: string, loss: number) => ({ do: 'drop' as const, wish, loss, message: '' });
-  const board = { do: 'exchange' as const, slot: 'FC', model: 'm', revision: 1, loss: 4, message: '' };
+  const drop = (wish: string, loss: number) => ({ do: 'drop' as const, wishes: [wish], loss, message: '' });
+  const board = { do: 'exchange' as const, slots: ['FC'], model: 'm', revision: 1, loss: 4, message: '' };
   const drops = Array.from({ length: 9 }, (_, index) => drop(`w${index}`, 3));
   expect(variedWays([...drops, board])).toEqual([drops[0], board, ...drops.slice(1, 7)]);
   expect(variedWays([])).toEqual([]);
@@ -117,20 +116,20 @@ describe('choices', () => {
 
   it('follow a way out', () => {
     const message = '';
-    expect(wish(withWay({ do: 'drop', wish: 'receiver RX', loss: 10, message }, first), 'receiver RX').must).toBe(
-      false,
-    );
+    expect(
+      wish(withWayOut({ do: 'drop', wishes: ['receiver RX'], loss: 10, message }, first), 'receiver RX').must,
+    ).toBe(false);
     expect(
       wish(
-        withWay({ do: 'allow', wish: 'video VTX', way: 'straight to the transmitter', loss: 3, message }, first),
+        withWayOut({ do: 'allow', wish: 'video VTX', way: 'straight to the transmitter', loss: 3, message }, first),
         'video VTX',
       ).ways,
     ).toContain('straight to the transmitter');
     expect(
-      withWay({ do: 'exchange', slot: 'FC', model: 'another', revision: 2, loss: 4, message }, first).slots.FC,
+      withWayOut({ do: 'exchange', slots: ['FC'], model: 'another', revision: 2, loss: 4, message }, first).slots.FC,
     ).toMatchObject({ model: 'another', revision: 2, part: null });
     expect(
-      withWay(
+      withWayOut(
         { do: 'unpin', pin: { what: 'port', of: 'x', value: 'FC/UART1' }, loss: 0, message },
         {
           ...first,
@@ -141,5 +140,14 @@ describe('choices', () => {
         },
       ).pinned,
     ).toEqual([{ what: 'colour', of: 'x', value: 'grey' }]);
+    const more = withWayOut({ do: 'add', slot: 'REG', model: 'one', revision: 1, loss: 2, message }, first);
+    expect(more.slots.REG).toEqual({ model: 'one', revision: 1, part: null, pose: null });
+    const less = withWayOut({ do: 'leave out', parts: ['GPS'], loss: 6, message }, first);
+    expect([Object.keys(less.slots).includes('GPS'), wish(less, 'positioning GPS'), less.dormant]).toEqual([
+      false,
+      undefined,
+      [],
+    ]);
+    expect(withWayOut({ do: 'cells', cells: [4, 4], loss: 3, message }, first).cells).toEqual([4, 4]);
   });
 });

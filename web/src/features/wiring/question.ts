@@ -16,6 +16,7 @@ import {
 } from '@junctor/core';
 
 export interface Question extends Asked {
+  cells: Plan['cells'];
   /** Old parts that stay in, unused, and where what comes in their stead has gone. */
   dormant: readonly { slot: Slot; moved: Slot | null }[];
 }
@@ -27,7 +28,7 @@ export type Row =
   | { is: 'old'; id: string; slot: Slot; name: string; kept: boolean };
 
 /** As the plan has it; a plan without wishes wants what its parts bring with them. */
-export function firstQuestion({ target, wishes, pinned }: Plan, asBuilt: Assembly): Question {
+export function firstQuestion({ target, wishes, pinned, cells }: Plan, asBuilt: Assembly): Question {
   const dormant = dormantParts(assemble(target, asBuilt.catalogue)).filter((slot) =>
     sameFitted(asBuilt.build.slots[slot], target.slots[slot]),
   );
@@ -35,6 +36,7 @@ export function firstQuestion({ target, wishes, pinned }: Plan, asBuilt: Assembl
   return {
     slots,
     pinned,
+    cells,
     wishes: wishes.length > 0 ? wishes : wishesFor(assemble({ ...emptyBuild, slots }, asBuilt.catalogue)),
     dormant: dormant.map((slot) => ({ slot, moved: null })),
   };
@@ -67,9 +69,13 @@ export function rowsOf({ slots, wishes, pinned, dormant }: Question, asBuilt: As
 export function keptOrNot(question: Question, slot: Slot): Question {
   const kept = question.dormant.find((line) => line.slot === slot);
   const dormant = question.dormant.filter((line) => line !== kept);
-  if (kept) return { ...(kept.moved ? movePlace(question, kept.moved, slot) : question), dormant };
+  if (kept) return { ...question, ...(kept.moved ? movePlace(question, kept.moved, slot) : question), dormant };
   const moved = slot in question.slots ? placeBeside(slot, question.slots) : null;
-  return { ...(moved ? movePlace(question, slot, moved) : question), dormant: [...dormant, { slot, moved }] };
+  return {
+    ...question,
+    ...(moved ? movePlace(question, slot, moved) : question),
+    dormant: [...dormant, { slot, moved }],
+  };
 }
 
 /** A choice by hand let go. */
@@ -110,25 +116,4 @@ const maxWays = 8;
 export function variedWays(ways: readonly WayOut[]): WayOut[] {
   const first = ways.filter((way, index) => ways.findIndex((other) => other.do === way.do) === index);
   return [...first, ...ways.filter((way) => !first.includes(way))].slice(0, maxWays);
-}
-
-/** Wishes, choices by hand and parts once a way out is taken. */
-export function withWay(way: WayOut, question: Question): Question {
-  const { wishes, pinned, slots } = question;
-  switch (way.do) {
-    case 'drop':
-      return { ...question, wishes: wishes.map((wish) => (wish.id === way.wish ? { ...wish, must: false } : wish)) };
-    case 'allow':
-      return {
-        ...question,
-        wishes: wishes.map((wish) => (wish.id === way.wish ? { ...wish, ways: [...wish.ways, way.way] } : wish)),
-      };
-    case 'unpin':
-      return { ...question, pinned: without(pinned, way.pin) };
-    case 'exchange':
-      return {
-        ...question,
-        slots: { ...slots, [way.slot]: { ...slots[way.slot]!, model: way.model, revision: way.revision, part: null } },
-      };
-  }
 }

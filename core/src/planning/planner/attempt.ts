@@ -1,0 +1,211 @@
+/**
+ * One try at a wiring: the exact model is made and solved, and what comes of it is judged by all rules before it is
+ * believed. Nothing is said of why it cannot be.
+ */
+import { emptyBuild } from '../../facts/assembly/build';
+import { keepDormant } from '../conversion/keepDormant';
+import type { Slot, TerminalRef } from '../../facts/terms/names';
+import { packVolts } from '../../facts/terms/names';
+import type { Finding } from '../../judgement/rules/finding';
+import { judge } from '../../judgement/rules/judge';
+import { counted } from './counted';
+import { decode, jointsOf } from './decode';
+import type { SoftPenalty, SoftPenalties } from './softPenalties';
+import type { Need } from './needs';
+import { needsOf } from './needs';
+import { optionsFor } from './options';
+import { straightened } from './straightened';
+import { powerPath } from './powerPath';
+import type { Constraint, Solve, Terms } from '../../facts/terms/solver';
+import { penaltiesOf, wiringModel, withAim } from './wiringModel';
+import { assemble } from '../../facts/assembly/assembly';
+import type { OnProgress, Planned, PlannedWish, PlanRequest } from './request';
+import type { Option } from './ways';
+import type { WiringInput } from './wiringVariables';
+import { dropName, joinName, optionName } from './wiringVariables';
+import type { PowerPath } from './fixedJoins';
+import { lookUp } from '../../facts/terms/lookUp';
+
+/** A wiring that the rules refuse is forbidden and the next best is taken, so often at most. */
+const maxCuts = 8;
+
+export interface Prepared {
+  path: PowerPath;
+  needs: readonly Need[];
+  options: readonly Option[];
+  input: WiringInput;
+}
+
+/** What the model is made from. */
+export function prepare(request: PlanRequest): Prepared {
+  const assembly = assemble({ ...emptyBuild, slots: request.slots }, request.catalogue);
+  const path = powerPath(assembly, request.keep);
+  const needs = needsOf(assembly, packVolts(request.cells), path);
+  const options = request.wishes.flatMap((wish) => optionsFor(wish, assembly));
+  const kept = request.keep ? jointsOf(assemble(request.keep, request.catalogue)) : new Set<string>();
+  return {
+    path,
+    needs,
+    options,
+    input: { assembly, path, needs, wishes: request.wishes, options, pinned: request.pinned, kept },
+  };
+}
+
+/** A wiring that no rule refuses, or what stands against it. */
+type Attempt = Planned | { is: 'impossible' } | { is: 'refused'; finding: Finding } | { is: 'gave up'; why: string };
+
+/** The best wiring that the rules let pass. */
+export function attempt(request: PlanRequest, solve: Solve, onProgress: OnProgress = () => undefined): Attempt {
+  const prepared = prepare(request);
+  if (counted(prepared.input.assembly)) return { is: 'impossible' };
+  const cuts: Constraint[] = [];
+  let first: Finding | null = null;
+  for (let round = 0; round <= maxCuts; round++) {
+    onProgress(0.1 + round / (maxCuts * 2), round === 0 ? 'weighing the ways' : 'looking for the next best');
+    const solved = solveInOrder(prepared, cuts, solve, onProgress);
+    if (solved.is === 'impossible' && first) return { is: 'refused', finding: first };
+    if (solved.is !== 'solved') return solved;
+    const planned = toPlan(request, prepared, solved);
+    const objecting = planned.findings.find(({ severity }) => severity !== 'warn');
+    if (!objecting) return planned;
+    first ??= objecting;
+    cuts.push(forbid(prepared, solved.values, objecting));
+  }
+  return first ? { is: 'refused', finding: first } : { is: 'gave up', why: 'no wiring was found' };
+}
+
+interface Solved {
+  is: 'solved';
+  values: Readonly<Record<string, number>>;
+  cost: Planned['cost'];
+  softPenalties: SoftPenalties;
+}
+
+/** No soft penalties weigh as much as the least loss, so that one solve settles both. */
+const lossOverPenalties = 1000;
+
+/** Loss and soft penalties first; then, with no more of either, length. */
+function solveInOrder(
+  { input }: Prepared,
+  cuts: readonly Constraint[],
+  solve: Solve,
+  onProgress: OnProgress,
+): Solved | { is: 'impossible' } | { is: 'gave up'; why: string } {
+  const model = wiringModel(input);
+  const held: Constraint[] = [...cuts];
+  const softPenalties = penaltiesOf(model);
+  const first: Terms = [
+    ...model.loss.map(([name, factor]) => [name, factor * lossOverPenalties] as const),
+    ...softPenalties,
+  ];
+  onProgress(0.3, 'serving the wishes, spreading over the pads');
+  const served = solve(withAim(model, first, held));
+  if (served.is !== 'optimal') return served;
+  held.push({ terms: first, is: '<=', value: Math.round(served.value) + 1e-4 });
+  onProgress(0.6, 'shortening the wires');
+  const shortened = solve(withAim(model, model.length, held));
+  if (shortened.is !== 'optimal') return shortened;
+  const { values } = shortened;
+  const counted = Object.fromEntries(
+    Object.entries(model.penalised).map(([kind, names]) => [
+      kind,
+      sumOf(
+        names.map((name) => [name, 1] as const),
+        values,
+      ),
+    ]),
+  ) as Record<SoftPenalty, number>;
+  return {
+    is: 'solved',
+    values,
+    cost: {
+      loss: sumOf(model.loss, values),
+      softPenalties: sumOf(softPenalties, values),
+      lengthMm: Math.round(shortened.value),
+    },
+    softPenalties: counted,
+  };
+}
+
+function sumOf(terms: Terms, values: Readonly<Record<string, number>>): number {
+  return Math.round(terms.reduce((sum, [name, factor]) => sum + factor * (lookUp(values, name) ?? 0), 0));
+}
+
+function on(values: Readonly<Record<string, number>>, name: string): boolean {
+  return (lookUp(values, name) ?? 0) > 0.5;
+}
+
+function toPlan(
+  request: PlanRequest,
+  { needs, options, input }: Prepared,
+  { values, cost, softPenalties }: Solved,
+): Planned {
+  const chosen = options.filter(({ id }) => on(values, optionName(id)));
+  const pads = new Map<TerminalRef, TerminalRef>();
+  const owns = [
+    ...needs.map(({ own, pads: offered }) => ({ own, offered: offered.map(({ ref }) => ref) })),
+    ...chosen.flatMap(({ signals }) => signals.map(({ own, pads: offered }) => ({ own, offered }))),
+  ];
+  for (const { own, offered } of owns) {
+    const pad = offered.find((ref) => on(values, joinName(own, ref)));
+    if (pad) pads.set(own, pad);
+  }
+  const straight = straightened(input, pads);
+  const purposes = Object.fromEntries(request.wishes.map(({ id }) => [id, id]));
+  const { target: wired, links } = decode({
+    assembly: input.assembly,
+    path: straight.path,
+    needs,
+    options: chosen,
+    pads: straight.pads,
+    pinned: request.pinned,
+    keep: request.keep ?? emptyBuild,
+    purposes,
+  });
+  const target = (request.dormant ?? []).reduce(
+    (made, slot) => keepDormant(made, request.keep ?? emptyBuild, slot),
+    wired,
+  );
+  const wishes = request.wishes.map((wish): PlannedWish => {
+    const option = on(values, dropName(wish.id)) ? undefined : chosen.find((option) => option.wish === wish.id);
+    const end = option?.ends.find(({ slot }) => slot !== wish.of);
+    return { wish, way: option?.way ?? null, port: end ? `${end.slot}/${end.port}` : null };
+  });
+  return {
+    is: 'planned',
+    target,
+    links,
+    wishes,
+    cost,
+    softPenalties,
+    crossings: straight.crossings,
+    findings: judge(assemble(target, request.catalogue), links, request.cells),
+  };
+}
+
+/** These choices around the finding, together, never again. */
+function forbid({ options, needs }: Prepared, values: Readonly<Record<string, number>>, { at }: Finding): Constraint {
+  const slots = new Set<Slot>(at.map((ref) => ref.slice(0, ref.indexOf('.'))));
+  const about = (ref: TerminalRef) => slots.size === 0 || slots.has(ref.slice(0, ref.indexOf('.')));
+  const names = [
+    ...needs.flatMap(({ own, pads }) => pads.map(({ ref }) => ({ own, ref }))),
+    ...options.flatMap(({ signals }) => signals.flatMap(({ own, pads }) => pads.map((ref) => ({ own, ref })))),
+  ]
+    .filter(({ own, ref }) => (about(own) || about(ref)) && on(values, joinName(own, ref)))
+    .map(({ own, ref }) => joinName(own, ref));
+  const chosen = [...new Set(names)];
+  return { terms: chosen.map((name) => [name, 1]), is: '<=', value: chosen.length - 1 };
+}
+
+/** True when these wishes can be met together, whatever becomes of the others. */
+export function feasible(
+  prepared: Prepared,
+  musts: ReadonlySet<string>,
+  solve: Solve,
+  pinned = prepared.input.pinned,
+): boolean {
+  if (counted(prepared.input.assembly)) return false;
+  const wishes = prepared.input.wishes.map((wish) => ({ ...wish, must: musts.has(wish.id) }));
+  const model = wiringModel({ ...prepared.input, wishes, pinned });
+  return solve(withAim(model, [], [])).is === 'optimal';
+}

@@ -1,0 +1,18 @@
+/** The channels that motors are soldered to. */
+import type { Assembly } from '../../facts/assembly/assembly';
+import type { Slot } from '../../facts/terms/names';
+import type { Channel } from './fixedJoins';
+
+/** Motor channels in order: those of ESC1 before ESC2, on a board by their number. */
+export function channelsOf(assembly: Assembly): Channel[] {
+  const number = (slot: Slot) => Number(/\d+$/.exec(slot)?.[0] ?? 0);
+  return Object.keys(assembly.build.slots)
+    .sort((a, b) => number(a) - number(b))
+    .flatMap((slot) =>
+      assembly
+        .model(slot)!
+        .ports.filter(({ kind, way }) => kind === 'motorPhase' && way === 'gives')
+        .map((port) => ({ slot, port: port.id, index: port.index ?? 1 }))
+        .sort((a, b) => a.index - b.index),
+    );
+}

@@ -1,0 +1,76 @@
+/** What stands against a request that cannot be met, in words with figures. */
+import { splitRef } from '../../facts/terms/names';
+import { isEsc } from '../../facts/catalogue/kinds';
+import type { Solve } from '../../facts/terms/solver';
+import type { Prepared } from './attempt';
+import { attempt, prepare } from './attempt';
+import { counted } from './counted';
+import { regulatorOn } from './feeds';
+import type { PlanRequest } from './request';
+
+/** @param request The clash alone: every part and every must in it is needed for it. */
+export function clashWords(request: PlanRequest, { solve, rule }: { solve: Solve; rule: string | null }): string {
+  const prepared = prepare(request);
+  const musts = request.wishes.filter(({ must }) => must).map(({ id }) => id);
+  return (
+    counted(prepared.input.assembly) ??
+    (rule === null ? null : refusal(request, solve)) ??
+    unfed(prepared) ??
+    (musts.length > 0 ? wishesWords(musts, prepared) : (overdrawn(prepared) ?? crowded(prepared)))
+  );
+}
+
+function refusal(request: PlanRequest, solve: Solve): string | null {
+  const tried = attempt(request, solve);
+  return tried.is === 'refused' ? tried.finding.message : null;
+}
+
+/** A part that nothing suits, with what it takes. */
+function unfed({ needs, input }: Prepared): string | null {
+  const without = needs.find(({ pads }) => pads.length === 0);
+  if (!without) return null;
+  const role = input.assembly.terminal(without.own)!.roles.find(({ is }) => is === 'supply');
+  const range = without.is === 'supply' && role?.is === 'supply' ? ` (${role.volts.join(' to ')} V)` : '';
+  return `${without.slot}: nothing here gives the ${without.is} that ${without.own} takes${range}`;
+}
+
+function wishesWords(musts: readonly string[], { options }: Prepared): string {
+  const ports = new Set(
+    options
+      .filter(({ wish }) => musts.includes(wish))
+      .flatMap(({ ends, wish }) =>
+        ends.flatMap(({ slot, port }) => (wish.endsWith(` ${slot}`) ? [] : [`${slot}/${port}`])),
+      ),
+  );
+  if (musts.length === 1) return `${musts[0]} cannot be met with these parts`;
+  const count = ports.size === 1 ? 'one port' : `${ports.size} ports`;
+  return `${musts.join(', ')} cannot all be met: ${count} for them${ports.size <= 4 && ports.size > 0 ? ` (${[...ports].join(', ')})` : ''}`;
+}
+
+/** Parts that take more together than what could feed them gives. */
+function overdrawn({ needs, input: { assembly } }: Prepared): string | null {
+  const supplies = needs.filter(({ is, awg }) => is === 'supply' && awg !== 'thick');
+  const rails = new Map<string, number>();
+  for (const { ref } of supplies.flatMap(({ pads }) => pads)) {
+    const { slot } = splitRef(ref);
+    const regulator = regulatorOn(assembly.model(slot)!, assembly.terminal(ref)!.node);
+    if (!regulator) return null;
+    rails.set(`${slot} ${regulator.outV} V`, regulator.limitA);
+  }
+  const drawnA = supplies.reduce((sum, { pads }) => sum + Math.min(...pads.map(({ typicalA }) => typicalA)), 0);
+  const givenA = [...rails.values()].reduce((sum, limitA) => sum + limitA, 0);
+  if (rails.size === 0 || drawnA === 0) return null;
+  const list = supplies.map(({ slot }) => slot).join(', ');
+  return `${list} take ${drawnA.toFixed(2)} A; ${[...rails.keys()].join(', ')} ${rails.size === 1 ? 'gives' : 'give'} ${givenA.toFixed(2)} A, and what hangs on them already counts`;
+}
+
+/** More wires than there are pads for. */
+function crowded({ needs, input: { assembly, pinned } }: Prepared): string {
+  if (pinned.length > 0) return 'what was chosen by hand cannot be kept';
+  const thick = needs.filter(({ awg }) => awg === 'thick');
+  const parts = thick.length > 0 && thick.every(({ slot }) => isEsc(assembly.model(slot)!.kind)) ? thick : needs;
+  const pads = new Set(parts.flatMap((need) => need.pads.map(({ ref }) => ref)));
+  const holds = [...pads].reduce((sum, ref) => sum + assembly.terminal(ref)!.holds, 0);
+  const slots = [...new Set(parts.map(({ slot }) => slot))];
+  return `the pads do not suffice for ${slots.join(', ')}: ${parts.length} wires, and ${pads.size} pads that would do hold ${holds}`;
+}

@@ -1,0 +1,91 @@
+/**
+ * Why a request cannot be met: the smallest set of wishes, or of parts, that cannot all be. One after another is taken
+ * away; what cannot go without the rest becoming possible is the set.
+ */
+import { isBatteryLead, isController, isMotor } from '../../facts/catalogue/kinds';
+import { hasRole } from '../../facts/catalogue/roles';
+import { assemble } from '../../facts/assembly/assembly';
+import { emptyBuild } from '../../facts/assembly/build';
+import type { Slot } from '../../facts/terms/names';
+import type { Solve } from '../../facts/terms/solver';
+import { attempt, feasible, prepare } from './attempt';
+import { takesPart } from './needs';
+import { clashWords } from './clashWords';
+import type { Conflict, OnProgress, PlanRequest } from './request';
+import { mustsOf, withMusts, withoutParts } from './restricted';
+
+interface Search {
+  solve: Solve;
+  onProgress: OnProgress;
+  /** The rule that refused every wiring; null when the model itself has none. */
+  rule: string | null;
+}
+
+export function conflictOf(request: PlanRequest, search: Search): Conflict {
+  search.onProgress(0.6, 'looking for what stands against what');
+  const found = clashOf(request, search);
+  // Where the model alone has no wiring, the rules have not spoken: what they refuse without it is the deeper clash.
+  if (search.rule !== null) return found;
+  const eased = withMusts(withoutParts(request, new Set(found.parts.slice(-1))), new Set());
+  const tried = attempt(eased, search.solve);
+  return tried.is === 'refused' ? clashOf(eased, { ...search, rule: tried.finding.rule }) : found;
+}
+
+function clashOf(request: PlanRequest, search: Search): Conflict {
+  const can = (one: PlanRequest) => possible(one, search);
+  const musts = [...mustsOf(request)];
+  const unasked = withMusts(request, new Set());
+  if (can(unasked)) {
+    const wishes = smallest(musts, (kept) => can(withMusts(request, new Set(kept))), search.onProgress);
+    return { is: 'conflict', wishes, parts: [], why: clashWords(withMusts(request, new Set(wishes)), search) };
+  }
+  const { clashing, others } = partsOf(unasked, can);
+  const gone = (kept: readonly Slot[]) => new Set(clashing.filter((slot) => !kept.includes(slot)));
+  const parts = smallest(clashing, (kept) => can(withoutParts(others, gone(kept))), search.onProgress);
+  return { is: 'conflict', wishes: [], parts, why: clashWords(withoutParts(others, gone(parts)), search) };
+}
+
+/**
+ * The parts among which the clash is, with the request that has no others but what serves them: those that only take;
+ * where it cannot be even without them, those that hang on the trunk; else the trunk, where the pack comes in.
+ */
+function partsOf(
+  request: PlanRequest,
+  can: (request: PlanRequest) => boolean,
+): { clashing: Slot[]; others: PlanRequest } {
+  const { build, model } = assemble({ ...emptyBuild, slots: request.slots }, request.catalogue);
+  const slots = Object.keys(build.slots);
+  const takers = slots.filter((slot) => takesPart(model(slot)!) || isMotor(model(slot)!.kind));
+  const served = withoutParts(request, new Set(takers));
+  if (can(served)) return { clashing: takers, others: request };
+  const { main } = prepare(request).path;
+  const isTrunk = (slot: Slot) => slot === main || isController(model(slot)!.kind);
+  const isFed = (slot: Slot) => model(slot)!.terminals.some((terminal) => hasRole(terminal, 'supply'));
+  const servers = slots.filter((slot) => !takers.includes(slot) && isFed(slot) && !isBatteryLead(model(slot)!.kind));
+  const branches = servers.filter((slot) => !isTrunk(slot));
+  const trunk = withoutParts(served, new Set(branches));
+  if (can(trunk)) return { clashing: branches, others: served };
+  return { clashing: servers.filter(isTrunk), others: trunk };
+}
+
+/** True when it can be wired, as far as what stood against the whole goes. */
+function possible(request: PlanRequest, { solve, rule }: Search): boolean {
+  if (!feasible(prepare(request), mustsOf(request), solve)) return false;
+  if (rule === null) return true;
+  const tried = attempt(request, solve);
+  return tried.is === 'planned' || (tried.is === 'refused' && tried.finding.rule !== rule);
+}
+
+function smallest(
+  all: readonly string[],
+  can: (kept: readonly string[]) => boolean,
+  onProgress: OnProgress,
+): readonly string[] {
+  let left = [...all];
+  for (const [index, one] of [...all].reverse().entries()) {
+    onProgress(0.6 + (0.4 * index) / all.length, 'looking for what stands against what');
+    const without = left.filter((other) => other !== one);
+    if (!can(without)) left = without;
+  }
+  return left;
+}
