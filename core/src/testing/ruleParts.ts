@@ -40,6 +40,24 @@ export const load = (plus: string, typicalA: number, peakA = typicalA): Element 
   wakesAtV: 3,
   liveOnUsb: false,
 });
+export const capacitor = (farads: number): PartModel =>
+  model('cap', 'capacitor', [terminal('P', [takes(0, 35)]), terminal('N', [ground])], {
+    elements: [
+      {
+        id: 'C',
+        fails: [],
+        is: 'capacitor',
+        plus: 'P',
+        minus: 'N',
+        farads,
+        esrOhms: 0.02,
+        leakOhms: 1e5,
+        ratedV: 35,
+        keepsAtRated: 1,
+        polarised: true,
+      },
+    ],
+  });
 export const signal = (
   id: string,
   portId: string,

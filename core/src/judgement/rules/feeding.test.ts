@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Wire } from '../../facts/assembly/build';
 import type { Element, Port } from '../../facts/catalogue/partModel';
 import { gives, ground, model, port, takes, terminal, wire } from '../../testing/fixtures';
-import { board, fed, found, load, own, power, regulator, signal } from '../../testing/ruleParts';
+import { board, capacitor, fed, found, load, own, power, regulator, signal } from '../../testing/ruleParts';
 
 const plain = board([], []);
 const radio = model('radio', 'receiver', own);
@@ -72,20 +72,7 @@ it('not switched on: an enable pad that nobody wired, a rail that waits for soft
 });
 
 it('capacitor place: behind a regulator, or with one leg open; neither kills', () => {
-  const bulk: Element = {
-    id: 'C',
-    fails: [],
-    is: 'capacitor',
-    plus: 'P',
-    minus: 'N',
-    farads: 1e-3,
-    esrOhms: 0.02,
-    leakOhms: 1e5,
-    ratedV: 35,
-    keepsAtRated: 1,
-    polarised: true,
-  };
-  const cap = model('cap', 'capacitor', [terminal('P', [takes(0, 35)]), terminal('N', [ground])], { elements: [bulk] });
+  const cap = capacitor(1e-3);
   const at = (...wires: readonly Wire[]) =>
     found({ FC: plain, X: cap }, [...power, ...wires]).filter((one) => one !== 'warn capacitor legs');
   const minus = wire('N', 'X.N', 'FC.G');

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Element, PartModel, Port } from '../../facts/catalogue/partModel';
 import { gives, ground, model, port, takes, terminal, wire } from '../../testing/fixtures';
-import { board, fed, found, load, own, power, regulator, signal } from '../../testing/ruleParts';
+import { board, capacitor, fed, found, load, own, power, regulator, signal } from '../../testing/ruleParts';
 
 const plain = board([], []);
 
@@ -32,35 +32,17 @@ describe('aerial kind', () => {
 });
 
 describe('capacitor missing', () => {
-  const bulk = (farads: number): PartModel =>
-    model('cap', 'capacitor', [terminal('P', [takes(0, 35)]), terminal('N', [ground])], {
-      elements: [
-        {
-          id: 'C',
-          fails: [],
-          is: 'capacitor',
-          plus: 'P',
-          minus: 'N',
-          farads,
-          esrOhms: 0.02,
-          leakOhms: 1e5,
-          ratedV: 35,
-          keepsAtRated: 1,
-          polarised: true,
-        },
-      ],
-    });
   const wanting = { ...plain, wantsCapacitor: { farads: 470e-6 } };
   const legs = [wire('P', 'X.P', 'FC.VB'), wire('N', 'X.N', 'FC.G')];
   const at = (parts: Record<string, PartModel>, wires = legs) =>
     found(parts, [...power, ...wires]).filter((one) => one !== 'warn capacitor legs');
   it('stops where there is none, and warns where there is less', () => {
-    expect(at({ FC: wanting, X: bulk(470e-6) })).toEqual([]);
+    expect(at({ FC: wanting, X: capacitor(470e-6) })).toEqual([]);
     expect(at({ FC: wanting }, [])).toEqual(['stop capacitor missing']);
-    expect(at({ FC: wanting, X: bulk(100e-6) })).toEqual(['warn capacitor missing']);
+    expect(at({ FC: wanting, X: capacitor(100e-6) })).toEqual(['warn capacitor missing']);
   });
   it('leaves one that is wired wrongly to the rule of its place', () => {
-    expect(at({ FC: wanting, X: bulk(470e-6) }, [legs[0]!])).toEqual(['warn capacitor place']);
+    expect(at({ FC: wanting, X: capacitor(470e-6) }, [legs[0]!])).toEqual(['warn capacitor place']);
     expect(at({ FC: plain }, [])).toEqual([]);
   });
 });

@@ -5,6 +5,7 @@ import { railWords } from '../../physics/loads/supplyTree';
 import { terminalRef } from '../../facts/terms/names';
 import type { Finding, Rule } from './finding';
 import { finding } from './finding';
+import { railRegulator } from './railRegulator';
 
 const name = 'regulator heat';
 
@@ -13,23 +14,22 @@ export const regulatorHeat: Rule = {
   why: 'A linear regulator burns the volts that it takes away. From a full pack even a small current is more than its package gets rid of: it shuts down, or dies and passes the pack on.',
   judge: (view) =>
     view.tree.rails.flatMap((rail): Finding[] => {
-      const model = rail.slot ? view.assembly.model(rail.slot) : null;
-      const element = model?.elements.find(({ id }) => `${rail.slot}/${id}` === rail.id);
-      const terminal =
-        element?.is === 'regulator' ? model!.terminals.find(({ node }) => node === element.output) : undefined;
+      const regulator = railRegulator(view, rail);
+      const bearsW = regulator?.element.packageW;
+      if (!regulator || regulator.element.kindOf !== 'linear' || !bearsW) return [];
+      const { slot, element, output } = regulator;
+      const ref = output ?? terminalRef(slot, view.assembly.model(slot)!.terminals[0]!.id);
       const inV = view.tree.rails.find(({ id }) => id === rail.parent)?.volts[1] ?? 0;
-      if (element?.is !== 'regulator' || element.kindOf !== 'linear' || !element.packageW) return [];
-      const ref = terminalRef(rail.slot!, (terminal ?? model!.terminals[0]!).id);
       const heatW = (amps: number) => Math.max(0, inV - element.outV) * amps;
       const [typicalW, peakW] = [heatW(rail.out.full.typical), heatW(rail.out.full.peak)];
-      if (peakW <= element.packageW) return [];
+      if (peakW <= bearsW) return [];
       const words = `${railWords(rail, view.tree.rails)} burns`;
-      const of = `its package bears ${element.packageW} W without air`;
+      const of = `its package bears ${bearsW} W without air`;
       const message =
-        typicalW > element.packageW
+        typicalW > bearsW
           ? `${words} ${typicalW.toFixed(1)} W at ${inV.toFixed(1)} V; ${of}.`
           : `${words} ${peakW.toFixed(1)} W at peak load and ${inV.toFixed(1)} V; ${of}.`;
-      const severity = typicalW > element.packageW ? 'stop' : 'warn';
+      const severity = typicalW > bearsW ? 'stop' : 'warn';
       return [finding(view, { rule: name, severity, net: view.nets.netOf(ref)!, at: [ref], message })];
     }),
 };

@@ -1,9 +1,9 @@
 /** A regulator that gives more than it can, at typical or at peak load. */
 import type { Rail } from '../../physics/loads/supplyTree';
 import { planShare, railWords } from '../../physics/loads/supplyTree';
-import { terminalRef } from '../../facts/terms/names';
 import type { Rule, RuleView } from './finding';
 import { finding } from './finding';
+import { railRegulator } from './railRegulator';
 import { fliesOnIt } from '../../facts/catalogue/kinds';
 
 const name = 'regulator load';
@@ -13,15 +13,9 @@ export const regulatorLoad: Rule = {
   why: 'Nobody adds up what hangs on the 5 V pads. Overloaded a regulator sags, and when the controller hangs on it the aircraft falls.',
   judge: (view) =>
     view.tree.rails.flatMap((rail) => {
-      if (!rail.slot || rail.limitA === null) return [];
-      const model = view.assembly.model(rail.slot)!;
-      const element = model.elements.find(({ id }) => `${rail.slot}/${id}` === rail.id);
-      const terminal =
-        element?.is === 'regulator'
-          ? [element.output, element.input].flatMap((end) => model.terminals.find(({ node }) => node === end) ?? [])[0]
-          : undefined;
-      if (!terminal) return [];
-      const ref = terminalRef(rail.slot, terminal.id);
+      const regulator = railRegulator(view, rail);
+      const ref = regulator?.output ?? regulator?.input;
+      if (!ref || rail.limitA === null) return [];
       const found = (severity: 'stop' | 'warn', message: string) => [
         finding(view, { rule: name, severity, net: view.nets.netOf(ref)!, at: [ref], message }),
       ];

@@ -1,9 +1,9 @@
 /** Rails that are dead until something switches them on, and the parts that hang on them. */
 import type { NodeId, Slot, TerminalRef } from '../../facts/terms/names';
-import { terminalRef } from '../../facts/terms/names';
 import type { Rail } from '../../physics/loads/supplyTree';
 import { railWords } from '../../physics/loads/supplyTree';
 import type { RuleView } from './finding';
+import { railRegulator } from './railRegulator';
 
 interface SwitchedRail {
   /** "FC 9 V". */
@@ -18,15 +18,13 @@ interface SwitchedRail {
 
 export function switchedRails(view: RuleView): SwitchedRail[] {
   return view.tree.rails.flatMap((rail): SwitchedRail[] => {
-    const { slot } = rail;
-    const model = slot ? view.assembly.model(slot) : null;
-    const element = model?.elements.find(({ id }) => `${slot}/${id}` === rail.id);
-    if (!slot || !model || element?.is !== 'regulator' || element.enable === 'always') return [];
-    const terminal = model.terminals.find(({ node }) => node === element.output);
+    const regulator = railRegulator(view, rail);
+    if (!regulator?.output || regulator.element.enable === 'always') return [];
+    const { slot, output: at, element } = regulator;
     const feeds = [...fedBy(view, rail)].filter((part) => part !== slot);
-    if (!terminal || feeds.length === 0) return [];
-    const words = railWords(rail, view.tree.rails);
-    return [{ words, slot, at: terminalRef(slot, terminal.id), enable: element.enable, feeds }];
+    return feeds.length === 0
+      ? []
+      : [{ words: railWords(rail, view.tree.rails), slot, at, enable: element.enable, feeds }];
   });
 }
 

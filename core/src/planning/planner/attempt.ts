@@ -197,15 +197,8 @@ function forbid({ options, needs }: Prepared, values: Readonly<Record<string, nu
   return { terms: chosen.map((name) => [name, 1]), is: '<=', value: chosen.length - 1 };
 }
 
-/** True when these wishes can be met together, whatever becomes of the others. */
-export function feasible(
-  prepared: Prepared,
-  musts: ReadonlySet<string>,
-  solve: Solve,
-  pinned = prepared.input.pinned,
-): boolean {
-  if (counted(prepared.input.assembly)) return false;
-  const wishes = prepared.input.wishes.map((wish) => ({ ...wish, must: musts.has(wish.id) }));
-  const model = wiringModel({ ...prepared.input, wishes, pinned });
-  return solve(withAim(model, [], [])).is === 'optimal';
+/** True when the model has a wiring: every part in its place and every must met, whatever becomes of other wishes. */
+export function feasible(request: PlanRequest, solve: Solve): boolean {
+  const { input } = prepare(request);
+  return !counted(input.assembly) && solve(withAim(wiringModel(input), [], [])).is === 'optimal';
 }

@@ -70,7 +70,7 @@ function partsOf(
 
 /** True when it can be wired, as far as what stood against the whole goes. */
 function possible(request: PlanRequest, { solve, rule }: Search): boolean {
-  if (!feasible(prepare(request), mustsOf(request), solve)) return false;
+  if (!feasible(request, solve)) return false;
   if (rule === null) return true;
   const tried = attempt(request, solve);
   return tried.is === 'planned' || (tried.is === 'refused' && tried.finding.rule !== rule);

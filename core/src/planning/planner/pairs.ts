@@ -4,22 +4,16 @@ import { splitRef } from '../../facts/terms/names';
 import type { Need } from './needs';
 import type { Assembly } from '../../facts/assembly/assembly';
 
-/** Supply and ground needs that carry motor current, part by part. */
-export function thickPairs(needs: readonly Need[]): { slot: Slot; supply: Need; ground: Need }[] {
-  return needs
-    .filter(({ is, awg }) => is === 'supply' && awg === 'thick')
+/** Supply and ground of each part: of those that carry motor current, or of the others. */
+export function pairsOf(
+  needs: readonly Need[],
+  carry: 'motor current' | 'little',
+): { slot: Slot; supply: Need; ground: Need }[] {
+  const fitting = needs.filter(({ awg }) => (awg === 'thick') === (carry === 'motor current'));
+  return fitting
+    .filter(({ is }) => is === 'supply')
     .flatMap((supply) => {
-      const ground = needs.find(({ slot, is, awg }) => slot === supply.slot && is === 'ground' && awg === 'thick');
-      return ground ? [{ slot: supply.slot, supply, ground }] : [];
-    });
-}
-
-/** Supply and ground of each part that carries no motor current: on one board, or a plug between the two parts them. */
-export function thinPairs(needs: readonly Need[]): { slot: Slot; supply: Need; ground: Need }[] {
-  return needs
-    .filter(({ is, awg }) => is === 'supply' && awg !== 'thick')
-    .flatMap((supply) => {
-      const ground = needs.find(({ slot, is, awg }) => slot === supply.slot && is === 'ground' && awg !== 'thick');
+      const ground = fitting.find(({ slot, is }) => slot === supply.slot && is === 'ground');
       return ground ? [{ slot: supply.slot, supply, ground }] : [];
     });
 }

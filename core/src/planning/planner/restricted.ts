@@ -13,7 +13,10 @@ export function withMusts(request: PlanRequest, musts: ReadonlySet<string>): Pla
 }
 
 /** The same without some parts, and without what is wished of them or held for them. */
-export function withoutParts(request: PlanRequest, gone: ReadonlySet<Slot>): PlanRequest {
+export function withoutParts<T extends Pick<PlanRequest, 'slots' | 'wishes' | 'pinned'>>(
+  request: T,
+  gone: ReadonlySet<Slot>,
+): T {
   const slots = Object.fromEntries(Object.entries(request.slots).filter(([slot]) => !gone.has(slot)));
   const wishes = request.wishes.filter(({ of }) => !gone.has(of));
   const asked = new Set(wishes.map(({ id }) => id));

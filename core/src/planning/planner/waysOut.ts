@@ -11,7 +11,7 @@ import { isBatteryLead, isController, isEsc, isMotor } from '../../facts/catalog
 import type { Solve } from '../../facts/terms/solver';
 import { lookUp } from '../../facts/terms/lookUp';
 import type { Wish } from '../../facts/plan/wish';
-import { attempt, feasible, prepare } from './attempt';
+import { attempt, feasible } from './attempt';
 import { conflictOf } from './conflict';
 import type { Conflict, PlanRequest } from './request';
 import { mustsOf, withMusts, withoutParts } from './restricted';
@@ -43,7 +43,7 @@ export function waysOut(request: PlanRequest, conflict: Conflict, solve: Solve):
   for (const way of byLoss(candidates(request, conflict))) {
     if (found.length === mostWays) break;
     const changed = withWayOut(way, request);
-    if (!feasible(prepare(changed), mustsOf(changed), solve)) continue;
+    if (!feasible(changed, solve)) continue;
     if (attempt(changed, solve).is === 'planned') found.push(way);
   }
   const isOfOne = found.some((way) => way.do === 'drop' || way.do === 'leave out');
@@ -104,7 +104,7 @@ export function withWayOut<T extends Pick<PlanRequest, 'slots' | 'wishes' | 'pin
       return { ...request, slots: { ...slots, [way.slot]: fitted } };
     }
     case 'leave out':
-      return { ...request, ...withoutParts(request as never, new Set(way.parts)) };
+      return withoutParts(request, new Set(way.parts));
     case 'cells':
       return { ...request, cells: way.cells };
   }

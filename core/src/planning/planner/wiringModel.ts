@@ -12,7 +12,7 @@ import { penaltyWeight } from './softPenalties';
 import { alwaysWired } from './needs';
 import { wireLengthMm } from '../../physics/geometry/place';
 import type { Need } from './needs';
-import { partners, thickPairs, thinPairs } from './pairs';
+import { pairsOf, partners } from './pairs';
 import type { Constraint, LinearModel, Terms } from '../../facts/terms/solver';
 import type { Option } from './ways';
 import type { WiringInput, WiringModel } from './wiringVariables';
@@ -185,7 +185,7 @@ export function wiringModel(input: WiringInput): WiringModel {
     }
   }
   // A plus pad and not its own minus pad: the pair is split.
-  const thick = thickPairs(needs);
+  const thick = pairsOf(needs, 'motor current');
   for (const { slot, supply, ground } of thick) {
     for (const [plus, minus] of partners(supply, ground, input.assembly)) {
       if (may(supply.own, plus))
@@ -201,7 +201,7 @@ export function wiringModel(input: WiringInput): WiringModel {
     }
   }
   // Fed from a board on which its ground is not: a plug between the two takes the ground and leaves the supply.
-  const thin = thinPairs(needs);
+  const thin = pairsOf(needs, 'little');
   for (const { slot, supply, ground } of thin)
     for (const host of new Set(supply.pads.map(({ ref }) => splitRef(ref).slot))) {
       const on = (need: Need, factor: number) =>

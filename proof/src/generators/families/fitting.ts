@@ -16,6 +16,10 @@ const scaled = (model: PartModel, farads: number): PartModel => ({
   ...model,
   elements: model.elements.map((one) => (one.is === 'capacitor' ? { ...one, farads } : one)),
 });
+const withAerialPlug = (good: Spoiled, plug: Partial<PartModel['connectors'][number]>) =>
+  first(good.slots('antenna')).map((slot) =>
+    changed(good, slot, (model) => ({ ...model, connectors: model.connectors.map((one) => ({ ...one, ...plug })) })),
+  );
 /** Builds with a part whose sheet wants a capacitor, and with one. */
 const capacitors = (good: Spoiled) =>
   good.slots().some((slot) => good.model(slot).wantsCapacitor) ? good.slots('capacitor') : [];
@@ -44,24 +48,12 @@ export const fitting: readonly Family[] = [
   {
     says: 'an aerial with a screw plug on a snap socket',
     is: 'stop',
-    make: (good) =>
-      first(good.slots('antenna')).map((slot) =>
-        changed(good, slot, (model) => ({
-          ...model,
-          connectors: model.connectors.map((one) => ({ ...one, family: 'coax screw' })),
-        })),
-      ),
+    make: (good) => withAerialPlug(good, { family: 'coax screw' }),
   },
   {
     says: 'an aerial whose plug is a socket',
     is: 'stop',
-    make: (good) =>
-      first(good.slots('antenna')).map((slot) =>
-        changed(good, slot, (model) => ({
-          ...model,
-          connectors: model.connectors.map((one) => ({ ...one, key: 'socket' })),
-        })),
-      ),
+    make: (good) => withAerialPlug(good, { key: 'socket' }),
   },
   {
     says: 'no capacitor where a sheet wants one',
