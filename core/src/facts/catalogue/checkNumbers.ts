@@ -116,7 +116,7 @@ function promised({ terminals, elements }: PartModel): ModelMistake[] {
         .flatMap((one) => one.roles.flatMap((other) => (other.is === 'supply' ? [other.volts] : [])))[0];
       return diode?.is === 'diode' && before
         ? when(
-            role.volts[0] > before[0] - diode.forwardV + 0.31,
+            role.volts[0] > before[0] - diode.forwardV,
             path,
             'promise',
             `${id} promises ${role.volts[0]} V at least, and ${diode.id} leaves ${(before[0] - diode.forwardV).toFixed(1)} V of ${before[0]} V`,

@@ -1,5 +1,5 @@
 /**
- * Why a request cannot be met: the smallest set of wishes, or of parts, that cannot all be. One after another is taken
+ * Why a request cannot be met: the smallest set of wishes, or of parts, that cannot all be. Halves are taken
  * away; what cannot go without the rest becoming possible is the set.
  */
 import { isBatteryLead, isController, isMotor } from '../../facts/catalogue/kinds';
@@ -28,7 +28,7 @@ export function conflictOf(request: PlanRequest, search: Search): Conflict {
   if (search.rule !== null) return found;
   const eased = withMusts(withoutParts(request, new Set(found.parts.slice(-1))), new Set());
   const tried = attempt(eased, search.solve);
-  return tried.is === 'refused' ? clashOf(eased, { ...search, rule: tried.finding.rule }) : found;
+  return tried.is === 'refused' ? clashOfParts(eased, { ...search, rule: tried.finding.rule }) : found;
 }
 
 function clashOf(request: PlanRequest, search: Search): Conflict {
@@ -39,6 +39,12 @@ function clashOf(request: PlanRequest, search: Search): Conflict {
     const wishes = smallest(musts, (kept) => can(withMusts(request, new Set(kept))), search.onProgress);
     return { is: 'conflict', wishes, parts: [], why: clashWords(withMusts(request, new Set(wishes)), search) };
   }
+  return clashOfParts(unasked, search);
+}
+
+/** The same for a request that cannot be met even where no wish must be. */
+export function clashOfParts(unasked: PlanRequest, search: Search): Conflict {
+  const can = (one: PlanRequest) => possible(one, search);
   const { clashing, others } = partsOf(unasked, can);
   const gone = (kept: readonly Slot[]) => new Set(clashing.filter((slot) => !kept.includes(slot)));
   const parts = smallest(clashing, (kept) => can(withoutParts(others, gone(kept))), search.onProgress);
@@ -76,16 +82,27 @@ function possible(request: PlanRequest, { solve, rule }: Search): boolean {
   return tried.is === 'planned' || (tried.is === 'refused' && tried.finding.rule !== rule);
 }
 
+/**
+ * The smallest set that cannot be, of one that cannot, by halves: what the second half must give beside the first, then
+ * what the first must give beside that. What came first is kept rather than what came last.
+ */
 function smallest(
   all: readonly string[],
   can: (kept: readonly string[]) => boolean,
   onProgress: OnProgress,
 ): readonly string[] {
-  let left = [...all];
-  for (const [index, one] of [...all].reverse().entries()) {
-    onProgress(0.6 + (0.4 * index) / all.length, 'looking for what stands against what');
-    const without = left.filter((other) => other !== one);
-    if (!can(without)) left = without;
-  }
-  return left;
+  let tried = 0;
+  const cannot = (kept: readonly string[]) => {
+    onProgress(1 - 0.4 / (1 + tried++ / all.length), 'looking for what stands against what');
+    return !can(kept);
+  };
+  const within = (beside: readonly string[], some: readonly string[], isAdded: boolean): readonly string[] => {
+    if (isAdded && cannot(beside)) return [];
+    if (some.length === 1) return some;
+    const half = Math.ceil(some.length / 2);
+    const [first, second] = [some.slice(0, half), some.slice(half)];
+    const ofSecond = within([...beside, ...first], second, true);
+    return [...within([...beside, ...ofSecond], first, ofSecond.length > 0), ...ofSecond];
+  };
+  return all.length > 0 ? within([], all, false) : [];
 }

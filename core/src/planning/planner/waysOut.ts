@@ -12,7 +12,7 @@ import type { Solve } from '../../facts/terms/solver';
 import { lookUp } from '../../facts/terms/lookUp';
 import type { Wish } from '../../facts/plan/wish';
 import { attempt, feasible } from './attempt';
-import { conflictOf } from './conflict';
+import { clashOfParts } from './conflict';
 import type { Conflict, PlanRequest } from './request';
 import { mustsOf, withMusts, withoutParts } from './restricted';
 import { wayLoss, waysOf } from './ways';
@@ -55,7 +55,8 @@ function togetherLess(request: PlanRequest, solve: Solve): WayOut[] {
   const parts: Slot[] = [];
   let left = request;
   for (let round = 0; round < Object.keys(request.slots).length; round++) {
-    const optional = attempt(withMusts(left, new Set()), solve);
+    const unasked = withMusts(left, new Set());
+    const optional = attempt(unasked, solve);
     if (optional.is === 'planned') {
       const dropped = optional.wishes.filter(({ wish, way }) => way === null && mustsOf(left).has(wish.id));
       return [
@@ -65,7 +66,7 @@ function togetherLess(request: PlanRequest, solve: Solve): WayOut[] {
     }
     if (optional.is === 'gave up') return [];
     const rule = optional.is === 'refused' ? optional.finding.rule : null;
-    const { parts: clashing } = conflictOf(left, { solve, rule, onProgress: () => undefined });
+    const { parts: clashing } = clashOfParts(unasked, { solve, rule, onProgress: () => undefined });
     const last = clashing.at(-1);
     if (!last) return [];
     const gone = partsOfOne(left, last);
