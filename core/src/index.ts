@@ -201,7 +201,7 @@ export { lawSchools, lawWords, localLawOf } from './work/setup/localLaw';
 export { setupSheet } from './work/setup/setupSheet';
 export type { DumpLine, DumpResult } from './work/setup/compareDump';
 export { compareDump } from './work/setup/compareDump';
-export type { WrongName } from './facts/plan/wrongNames';
+export type { WrongName } from './facts/plan/wrongReferences';
 export { wrongNames } from './facts/plan/wrongNames';
 export { planChangesTo } from './facts/plan/planChangesTo';
 export { pinName, reversePlanChanges } from './facts/plan/planChange';

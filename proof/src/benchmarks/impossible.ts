@@ -2,19 +2,19 @@
  * Requests that cannot be met: none planned, the set that clashes cannot be alone and can without any one of it, and
  * the first way out works when it is taken.
  */
-import type { PlanRequest, PlanResult, Slot } from '@junctor/core';
+import type { PlanRequest } from '@junctor/core';
 import { planWiring, waysOut, withWayOut } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import { generate } from '../generators/generate';
 import { impossible, kindsOfImpossible } from '../generators/impossible';
 import { catalogue } from '../trials/ruleTrial';
+import { isMinimal } from '../oracles/minimalClash';
 import { truth } from '../oracles/truth';
 import type { Measurement } from './measurement';
 import { atMost, none } from './measurement';
 
 const wanted = 100;
 const wantedLong = 300;
-type Solve = Awaited<ReturnType<typeof loadSolver>>;
 
 export async function impossibleRequests(long: boolean): Promise<Measurement[]> {
   const solve = await loadSolver();
@@ -73,52 +73,4 @@ export async function impossibleRequests(long: boolean): Promise<Measurement[]> 
     atMost('the set that clashes, 95 %', { value: at(times, 0.95), unit: 's', bar: 5, digits: 2 }),
     atMost('its ways out, 95 %', { value: at(ways, 0.95), unit: 's', bar: 20, digits: 2 }),
   ];
-}
-
-/** Parts that only take, and whose absence leaves the others what they need. */
-const taking = ['motor', 'receiver', 'camera', 'positioning', 'lights', 'buzzer'];
-
-/** Parts that hang on the trunk, and what the trunk is: the board that the battery lead is on, and the controller. */
-const branch = /^(ESC\d|REG|BOX|VTX)/;
-const trunk = (parts: readonly Slot[]) => parts.some((slot) => /^(FC|PDB|ESC)$/.test(slot));
-
-function isMinimal(
-  request: PlanRequest,
-  { wishes, parts }: Extract<PlanResult, { is: 'conflict' }>,
-  solve: Solve,
-): boolean {
-  const kind = (slot: Slot) => request.catalogue.model(request.slots[slot]!).kind;
-  const all = parts.every((slot) => taking.includes(kind(slot)));
-  const others = Object.keys(request.slots).filter(
-    (slot) =>
-      parts.length > 0 &&
-      !parts.includes(slot) &&
-      (taking.includes(kind(slot)) || (!all && (branch.test(slot) || (trunk(parts) && /^(FC|PDB|ESC)$/.test(slot))))),
-  );
-  const only = (musts: readonly string[], gone: readonly Slot[]): PlanResult =>
-    planWiring(
-      {
-        ...request,
-        slots: Object.fromEntries(Object.entries(request.slots).filter(([slot]) => !gone.includes(slot))),
-        wishes: request.wishes
-          .filter(({ of }) => !gone.includes(of))
-          .map((wish) => ({ ...wish, must: musts.includes(wish.id) })),
-      },
-      solve,
-    );
-  if (wishes.length + parts.length === 0 || only(wishes, others).is !== 'conflict') return false;
-  return (
-    wishes.every(
-      (id) =>
-        only(
-          wishes.filter((other) => other !== id),
-          [],
-        ).is === 'planned',
-    ) && parts.every((slot) => goes(only([], [...others, slot]), parts))
-  );
-}
-
-/** Planned, or stopped by something else that the bare rest lacks. */
-function goes(result: PlanResult, parts: readonly Slot[]): boolean {
-  return result.is === 'planned' || (result.is === 'conflict' && !result.parts.some((slot) => parts.includes(slot)));
 }

@@ -2,12 +2,13 @@
  * The planner on generated builds of all families: solved, proven, minimal, and how fast. Truth: rules, a powered DC
  * solve, and trying everything.
  */
-import type { Build, PlanRequest, PlanResult, Solve } from '@junctor/core';
+import type { Build, PlanRequest, Solve } from '@junctor/core';
 import { planWiring } from '@junctor/core';
 import { catalogue } from '../trials/ruleTrial';
 import { truth } from '../oracles/truth';
 import type { Generated } from '../generators/generate';
 import { freeGrounds, groundLost } from '../oracles/groundLost';
+import { isMinimal } from '../oracles/minimalClash';
 import { bestByTrying } from '../oracles/bestByTrying';
 import { generate } from '../generators/generate';
 import { loadSolver } from '@junctor/solver/node';
@@ -33,9 +34,9 @@ export async function planner(): Promise<Measurement[]> {
       truth({ build: result.target, catalogue, links: result.links, cells: given.cells }, result.target).is !== 'fine',
   );
   const grounds = planned.reduce((sum, { given, result }) => sum + avoidable(given, result.target), 0);
-  const loose = conflicts.filter(({ given, result }) => !minimal(given, result.wishes, solve));
+  const loose = conflicts.filter(({ given, result }) => !isMinimal(requestOf(given), result, solve));
   for (const { given, result } of loose)
-    console.log(`# not minimal: ${given.name}: ${result.wishes.join(', ')}: ${result.why}`);
+    console.log(`# not minimal: ${given.name}: ${[...result.wishes, ...result.parts].join(', ')}: ${result.why}`);
   const times = all.map(({ ms }) => ms).sort((a, b) => a - b);
   const at = (share: number) => times[Math.min(times.length - 1, Math.floor(share * times.length))]! / 1000;
   const same = enumerate(solve);
@@ -103,20 +104,6 @@ function avoidable(given: Generated, target: Build): number {
     return room.length > 0;
   });
   return found.length;
-}
-
-/** The set cannot be met as it stands, and can when any one of it is let go. */
-function minimal(given: Generated, set: readonly string[], solve: Solve): boolean {
-  const only = (musts: readonly string[]): PlanResult['is'] =>
-    planWiring(
-      { ...requestOf(given), wishes: given.wishes.map((wish) => ({ ...wish, must: musts.includes(wish.id) })) },
-      solve,
-    ).is;
-  return (
-    set.length > 0 &&
-    only(set) === 'conflict' &&
-    set.every((id) => only(set.filter((other) => other !== id)) === 'planned')
-  );
 }
 
 /** Small builds, held against every possibility. Separate ESCs and regulators would make too many of them. */

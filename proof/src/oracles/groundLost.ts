@@ -53,9 +53,22 @@ function ownersOf({ wires }: Build, { a, b }: Build['mates'][string]): Set<strin
 }
 
 /** Grounds with room on the boards that a part's supply wires come from, when its own ground is on none of them. */
-export function freeGrounds(slot: string, { slots, wires }: Build, catalogue: Catalogue): string[] {
+export function freeGrounds(slot: string, { slots, wires, mates }: Build, catalogue: Catalogue): string[] {
+  // Through a housing an end is on the pin of the socket that the housing sits on.
+  const pinBehind = (housing: string, position: number): string[] =>
+    Object.values(mates).flatMap(({ a, b }) => {
+      const sides = [a, b];
+      const socket = sides.find((side) => 'slot' in side);
+      if (!socket || !('slot' in socket) || !sides.some((side) => 'housing' in side && side.housing === housing))
+        return [];
+      const pins = catalogue.model(slots[socket.slot]!).connectors.find(({ id }) => id === socket.connector)?.pins;
+      return pins?.[position - 1] ? [`${socket.slot}.${pins[position - 1]}`] : [];
+    });
   const landed = Object.values(wires).map(({ ends }) =>
-    ends.flatMap(({ at }) => (at.on === 'terminal' ? [at.ref] : [])),
+    ends.flatMap(({ at }) => {
+      if (at.on === 'cavity') return pinBehind(at.housing, at.position);
+      return at.on === 'terminal' ? [at.ref as string] : [];
+    }),
   );
   const roleOf = (ref: string) => terminals(ref.split('.')[0]!).find(({ id }) => ref.endsWith(`.${id}`))?.roles[0]?.is;
   const terminals = (one: string) => catalogue.model(slots[one]!).terminals;

@@ -54,8 +54,10 @@ function changed(plan: Plan, changes: readonly PlanChange[]): Plan {
 
 /** What was wrong before may stay until it is mended; nothing new may lead nowhere or destroy hardware. */
 function refuseBad(before: Plan, after: Plan, catalogue: Catalogue): void {
-  const known = new Set(wrongNames(before, catalogue).map(({ path }) => path));
-  const wrong = wrongNames(after, catalogue).find(({ path }) => !known.has(path));
+  // Places in a list move when something before them goes.
+  const named = ({ path, reason }: WrongName) => `${path.replace(/\.\d+/, '')} ${reason}`;
+  const known = new Set(wrongNames(before, catalogue).map(named));
+  const wrong = wrongNames(after, catalogue).find((one) => !known.has(named(one)));
   if (wrong) throw new ApiError(422, 'plan.nowhere', sentenceOf(wrong), { path: wrong.path });
   const deadly = newFindings(before, after, catalogue).find(({ severity }) => severity === 'kill');
   if (!deadly) return;

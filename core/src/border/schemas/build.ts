@@ -1,7 +1,8 @@
 /** Schemas of Build and its pieces. */
 import Joi from 'joi';
+import type { Range } from '../../facts/terms/names';
 import { purposes } from '../../facts/plan/wish';
-import { key, range, tagged, terminalRef, version } from './common';
+import { key, tagged, terminalRef, version } from './common';
 import { inherited } from './readable';
 
 const position = Joi.number().integer().min(1).max(99);
@@ -77,6 +78,15 @@ export const build = Joi.object({
   heats: Joi.object().pattern(terminalRef, Joi.number().integer().min(0).max(10_000)),
 });
 
+const cellCount = Joi.number().integer().min(1).max(99);
+/** Fewest and most cells in series. */
+const cells = Joi.array()
+  .ordered(cellCount, cellCount)
+  .length(2)
+  .custom((value: Range, helpers) =>
+    value[0] <= value[1] ? value : helpers.message({ custom: '{{#label}} must name the fewest cells first' }),
+  );
+
 const link = Joi.object({
   id: key,
   purpose: Joi.string().max(120),
@@ -102,7 +112,7 @@ export const planDraft = Joi.object({
   // Files and plans from before there was a planner have neither.
   wishes: Joi.array().items(wish).optional(),
   pinned: Joi.array().items(pinned).optional(),
-  cells: range,
+  cells,
   schools: Joi.object().pattern(key, Joi.string()),
 });
 
@@ -131,6 +141,6 @@ export const planChange = Joi.object({
       { is: Joi.string().pattern(/^pinned\//), then: pinned.allow(null) },
       { is: Joi.string().pattern(/^schools\//), then: Joi.string().allow(null) },
     ],
-    otherwise: range,
+    otherwise: cells,
   }),
 });

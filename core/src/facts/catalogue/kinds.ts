@@ -23,19 +23,38 @@ export function isBatteryLead(kind: PartKind): boolean {
   return kind === 'battery lead';
 }
 
+/** Brings the orders of whoever flies. */
+export function isReceiver(kind: PartKind): boolean {
+  return kind === 'receiver';
+}
+
+/** Sends the picture. */
+export function isVideoUnit(kind: PartKind): boolean {
+  return kind === 'video unit';
+}
+
+/** Lights that hang on data, and the box that makes the data for several of them. */
+export function isStrip(kind: PartKind): boolean {
+  return kind === 'lights';
+}
+
+export function isLightBox(kind: PartKind): boolean {
+  return kind === 'light controller';
+}
+
 /** Radiates, and must never be powered without an aerial; a receiver with telemetry is one. */
 export function isTransmitter(kind: PartKind): boolean {
-  return kind === 'receiver' || kind === 'video unit';
+  return isReceiver(kind) || isVideoUnit(kind);
 }
 
 /** When its supply sags the aircraft falls. */
 export function fliesOnIt(kind: PartKind): boolean {
-  return isController(kind) || kind === 'receiver';
+  return isController(kind) || isReceiver(kind);
 }
 
 /** Stays unplugged at the first limited power. */
 export function isHighValue(kind: PartKind): boolean {
-  return kind === 'video unit' || kind === 'camera';
+  return isVideoUnit(kind) || kind === 'camera';
 }
 
 /** Lies in the stack by the arrow printed on it. */
@@ -51,6 +70,22 @@ export function isCapacitor({ elements }: Pick<PartModel, 'elements'>): boolean 
 /** Passes on what a USB socket gives; a board that has one makes its own volts of the pack. */
 export function isUsbSource({ elements, ports }: Pick<PartModel, 'elements' | 'ports'>): boolean {
   return ports.some(({ kind }) => kind === 'usb') && !elements.some(({ is }) => is === 'regulator');
+}
+
+/** Brings volts from outside: those of a pack or of a USB socket. */
+export function bringsVolts(model: Pick<PartModel, 'kind' | 'elements' | 'ports'>): boolean {
+  return isBatteryLead(model.kind) || model.kind === 'pack' || isUsbSource(model);
+}
+
+/** Has motors on its own terminals. */
+export function drivesMotors({ ports }: Pick<PartModel, 'ports'>): boolean {
+  return ports.some(({ kind, way }) => kind === 'motorPhase' && way === 'gives');
+}
+
+/** Makes a picture and takes none. */
+export function isCamera({ ports }: Pick<PartModel, 'ports'>): boolean {
+  const video = ports.filter(({ kind }) => kind === 'video');
+  return video.length > 0 && video.every(({ way }) => way === 'gives');
 }
 
 /** Has nothing in it that lives on a supply, like a capacitor. */

@@ -7,6 +7,11 @@ export function hasRole(terminal: Terminal, is: Role['is']): boolean {
   return terminal.roles.some((role) => role.is === is);
 }
 
+/** True when it gives a supply, or takes one. */
+export function isSupply(terminal: Terminal, dir: 'gives' | 'takes'): boolean {
+  return terminal.roles.some((role) => role.is === 'supply' && role.dir === dir);
+}
+
 /** The motor channel that a terminal is a phase of, or null. */
 export function phaseChannel(model: PartModel, terminalId: string): number | null {
   const role = terminalOf(model, terminalId)?.roles.find((role) => role.is === 'port');

@@ -5,7 +5,9 @@ import { wrongNames } from './wrongNames';
 const catalogue = benchParts();
 const good = buildOf(benchSlots, goodWires());
 const wrong = (target: typeof good) =>
-  wrongNames({ target, links: [], wishes: [], pinned: [] }, catalogue).map(({ path, reason }) => `${path}: ${reason}`);
+  wrongNames({ target, front: null, links: [], wishes: [], pinned: [] }, catalogue).map(
+    ({ path, reason }) => `${path}: ${reason}`,
+  );
 
 it('finds nothing in a plan whose names all mean something', () => {
   expect(wrong({ ...good, wires: { ...good.wires, Z: wire('Z', 'RX.T', null) } })).toEqual([]);
@@ -41,9 +43,10 @@ it('names what stands twice, and what is more than any aircraft has', () => {
   const pin = { what: 'port', of: 'receiver RX', value: 'FC/U1' } as const;
   const plan = {
     target: good,
+    front: null,
     links: [link, { ...link, id: 'M' }, link],
     wishes: [],
-    pinned: [pin, { ...pin, what: 'colour' as const }, pin],
+    pinned: [pin, { ...pin, what: 'colour' as const, of: 'RX.T' }, pin],
   };
   expect(wrongNames(plan, catalogue)).toEqual([
     { path: 'links.2', reason: 'L stands there already' },

@@ -3,19 +3,9 @@
  * twice. And its size.
  */
 import type { Catalogue } from '../catalogue/catalogue';
-import type { ConnectorRef } from '../assembly/build';
-import type { PlanDraft } from './plan';
 import { pinName } from './planChange';
-import { assemble } from '../assembly/assembly';
-import { lookUp } from '../terms/lookUp';
-
-export interface WrongName {
-  /** Where in the plan: `target.wires.W1.ends.1`. */
-  path: string;
-  reason: string;
-}
-
-type Named = Pick<PlanDraft, 'target' | 'links' | 'wishes' | 'pinned'>;
+import type { Named, WrongName } from './wrongReferences';
+import { wrongReferences } from './wrongReferences';
 
 /** More than any aircraft has; a plan beyond it would keep everybody waiting. */
 const most = { slots: 100, wires: 1000, housings: 300, mates: 300 } as const;
@@ -39,35 +29,9 @@ export function wrongNames(plan: Named, catalogue: Catalogue): WrongName[] {
   ]
     .filter(([, key, id]) => key !== id)
     .map(([table, key, id]) => ({ path: `target.${table}.${key}`, reason: `is called ${id} inside` }));
-  const nowhere = Object.values(target.wires).flatMap(({ id, ends }) =>
-    ends.flatMap(({ at }, end): WrongName[] => {
-      const path = `target.wires.${id}.ends.${end}`;
-      if (at.on === 'terminal')
-        return assemble(target, catalogue).terminal(at.ref) ? [] : [{ path, reason: `there is no ${at.ref}` }];
-      if (at.on === 'air') return [];
-      const housing = lookUp(target.housings, at.housing);
-      return housing && at.position <= housing.ways
-        ? []
-        : [{ path, reason: `there is no contact ${at.position} in a housing ${at.housing}` }];
-    }),
-  );
-  const exists = (side: ConnectorRef) =>
-    'housing' in side
-      ? Object.hasOwn(target.housings, side.housing)
-      : Object.hasOwn(target.slots, side.slot) &&
-        catalogue.model(lookUp(target.slots, side.slot)!).connectors.some(({ id }) => id === side.connector);
-  const unplugged = Object.entries(target.mates).flatMap(([id, mate]) =>
-    [mate.a, mate.b]
-      .filter((side) => !exists(side))
-      .map((side) => ({
-        path: `target.mates.${id}`,
-        reason: `there is no ${'housing' in side ? `housing ${side.housing}` : `plug ${side.connector} on ${side.slot}`}`,
-      })),
-  );
   return [
     ...renamed,
-    ...nowhere,
-    ...unplugged,
+    ...wrongReferences(plan, catalogue),
     ...twice(
       'links',
       plan.links.map(({ id }) => id),

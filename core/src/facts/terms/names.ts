@@ -22,6 +22,11 @@ export function terminalRef(slot: Slot, terminal: TerminalId): TerminalRef {
   return `${slot}.${terminal}`;
 }
 
+/** True when it has the form of a full name, whether such a terminal exists or not. */
+export function isTerminalRef(text: string): text is TerminalRef {
+  return text.indexOf('.') > 0;
+}
+
 /** Slot and terminal of a full name. @throws {RangeError} If there is no dot. */
 export function splitRef(ref: TerminalRef): { slot: Slot; terminal: TerminalId } {
   const dot = ref.indexOf('.');

@@ -66,12 +66,18 @@ export function attempt(request: PlanRequest, solve: Solve, onProgress: OnProgre
     if (solved.is === 'impossible' && first) return { is: 'refused', finding: first };
     if (solved.is !== 'solved') return solved;
     const planned = toPlan(request, prepared, solved);
-    const objecting = planned.findings.find(({ severity }) => severity !== 'warn');
+    const [objecting] = objections(planned);
     if (!objecting) return planned;
+    if (round === 0) {
+      // What is said of the parts and the fixed joins alone no choice can mend.
+      const bare = new Set(objections(toPlan(request, prepared, nothingChosen)).map(({ key }) => key));
+      const fixed = objections(planned).find(({ key }) => bare.has(key));
+      if (fixed) return { is: 'refused', finding: fixed };
+    }
     first ??= objecting;
     cuts.push(forbid(prepared, solved.values, objecting));
   }
-  return first ? { is: 'refused', finding: first } : { is: 'gave up', why: 'no wiring was found' };
+  return { is: 'gave up', why: `${cuts.length} wirings were found and a rule refuses each, first: ${first?.message}` };
 }
 
 interface Solved {
@@ -79,6 +85,17 @@ interface Solved {
   values: Readonly<Record<string, number>>;
   cost: Planned['cost'];
   softPenalties: SoftPenalties;
+}
+
+const nothingChosen: Solved = {
+  is: 'solved',
+  values: {},
+  cost: { loss: 0, softPenalties: 0, lengthMm: 0 },
+  softPenalties: { doubled: 0, 'over plan': 0, apart: 0, split: 0, 'listened to': 0, nominal: 0 },
+};
+
+function objections({ findings }: Planned): Finding[] {
+  return findings.filter(({ severity }) => severity !== 'warn');
 }
 
 /** No soft penalties weigh as much as the least loss, so that one solve settles both. */

@@ -1,4 +1,5 @@
 /** What stands against a request that cannot be met, in words with figures. */
+import type { Slot } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
 import { isEsc } from '../../facts/catalogue/kinds';
 import type { Solve } from '../../facts/terms/solver';
@@ -6,16 +7,18 @@ import type { Prepared } from './attempt';
 import { attempt, prepare } from './attempt';
 import { counted } from './counted';
 import { regulatorOn } from './feeds';
+import { alwaysWired } from './needs';
 import type { PlanRequest } from './request';
 
 /** @param request The clash alone: every part and every must in it is needed for it. */
 export function clashWords(request: PlanRequest, { solve, rule }: { solve: Solve; rule: string | null }): string {
   const prepared = prepare(request);
-  const musts = request.wishes.filter(({ must }) => must).map(({ id }) => id);
+  const wanted = request.wishes.filter(({ must }) => must);
+  const musts = wanted.map(({ id }) => id);
   return (
     counted(prepared.input.assembly) ??
     (rule === null ? null : refusal(request, solve)) ??
-    unfed(prepared) ??
+    unfed(prepared, new Set(wanted.map(({ of }) => of))) ??
     (musts.length > 0 ? wishesWords(musts, prepared) : (overdrawn(prepared) ?? crowded(prepared)))
   );
 }
@@ -25,9 +28,10 @@ function refusal(request: PlanRequest, solve: Solve): string | null {
   return tried.is === 'refused' ? tried.finding.message : null;
 }
 
-/** A part that nothing suits, with what it takes. */
-function unfed({ needs, input }: Prepared): string | null {
-  const without = needs.find(({ pads }) => pads.length === 0);
+/** A part that must be wired and that nothing suits, with what it takes. */
+function unfed({ needs, input }: Prepared, wanted: ReadonlySet<Slot>): string | null {
+  const must = (slot: Slot) => wanted.has(slot) || alwaysWired(input.assembly.model(slot)!);
+  const without = needs.find(({ slot, pads }) => pads.length === 0 && must(slot));
   if (!without) return null;
   const role = input.assembly.terminal(without.own)!.roles.find(({ is }) => is === 'supply');
   const range = without.is === 'supply' && role?.is === 'supply' ? ` (${role.volts.join(' to ')} V)` : '';

@@ -7,7 +7,8 @@ import { giving } from '../../physics/loads/supplyTree';
 import type { Range, Slot, TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
 import { spreadOf } from '../../judgement/rules/sources';
-import { hasRole } from '../../facts/catalogue/roles';
+import { bringsVolts, drivesMotors, isVideoUnit } from '../../facts/catalogue/kinds';
+import { hasRole, isSupply } from '../../facts/catalogue/roles';
 import type { Assembly } from '../../facts/assembly/assembly';
 
 export interface Feed {
@@ -20,36 +21,64 @@ export interface Feed {
   nominalV: number;
   /** `battery`, or slot and regulator. */
   rail: string;
+  /** True when it gives nothing until the controller's software has switched it on. */
+  switched: boolean;
 }
 
 type Regulator = Extract<Element, { is: 'regulator' }>;
 
-/** Every pad that gives a supply; the pads that the battery lead itself lands on give battery too. */
+/**
+ * Every pad that gives a supply; the pads that the battery lead itself lands on give battery too. What wants a wire on
+ * its enable pad first gives nothing to a plan.
+ */
 export function feedsOf(assembly: Assembly, packV: Range): Feed[] {
   return Object.keys(assembly.build.slots).flatMap((slot) => {
     const model = assembly.model(slot)!;
-    if (model.kind === 'battery lead' || model.kind === 'adapter' || model.kind === 'pack' || model.kind === 'motor')
-      return [];
+    if (bringsVolts(model)) return [];
     return model.terminals.flatMap((terminal): Feed[] => {
       const role = terminal.roles.find(({ is }) => is === 'supply');
       if (role?.is !== 'supply' || terminal.holds === 0) return [];
       const regulator = regulatorOn(model, terminal.node);
       if (role.dir === 'takes' && !carriesBattery(model)) return [];
       const feed = { ref: terminalRef(slot, terminal.id), slot, terminal };
-      if (!regulator) return [{ ...feed, volts: packV, nominalV: packV[0], rail: 'battery' }];
+      if (!regulator) return [{ ...feed, volts: packV, nominalV: packV[0], rail: 'battery', switched: false }];
+      const enables = enablesOf(model, regulator);
+      if (enables.some((enable) => enable !== 'software')) return [];
       const volts = outputOf(model, regulator, packV);
-      return [{ ...feed, volts: spreadOf(volts, regulator.outV), nominalV: volts[0], rail: `${slot}/${regulator.id}` }];
+      const rail = `${slot}/${regulator.id}`;
+      const switched = enables.length > 0;
+      return [{ ...feed, volts: spreadOf(volts, regulator.outV), nominalV: volts[0], rail, switched }];
     });
   });
 }
 
-/** Parts on whose battery pads other wires may be landed beside the lead's. */
-function carriesBattery({ kind }: PartModel): boolean {
-  return kind === 'distribution' || kind === 'single board' || kind === 'esc';
+/** Pads that take this or thicker carry motor current. */
+export const thickPadAwg = 16;
+
+/** Other wires may be landed beside the battery lead's: the current of motors comes in or goes on there. */
+export function carriesBattery(model: PartModel): boolean {
+  const thick = model.terminals.filter(({ thickestAwg }) => thickestAwg <= thickPadAwg);
+  const into = new Set(thick.filter((one) => isSupply(one, 'takes')).map(({ node }) => node));
+  return drivesMotors(model) || thick.some((one) => isSupply(one, 'gives') && into.has(one.node));
+}
+
+/** Something else hangs on it: it gives a supply, or takes the picture of a camera. */
+export function isHost(model: PartModel): boolean {
+  const gives = model.terminals.some((one) => isSupply(one, 'gives') && one.holds > 0);
+  return !bringsVolts(model) && (gives || carriesBattery(model) || isVideoUnit(model.kind));
 }
 
 export function regulatorOn(model: PartModel, node: string): Regulator | undefined {
   return model.elements.find((element): element is Regulator => element.is === 'regulator' && element.output === node);
+}
+
+/** What must switch on a regulator, and those before it in its part. */
+function enablesOf(model: PartModel, regulator: Regulator): Regulator['enable'][] {
+  const above = regulatorOn(model, regulator.input);
+  return [
+    ...(regulator.enable === 'always' ? [] : [regulator.enable]),
+    ...(above && above !== regulator ? enablesOf(model, above) : []),
+  ];
 }
 
 /** Volts of a regulator's output when its part hangs on the battery, or on what it takes if that is less. */

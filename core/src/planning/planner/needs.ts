@@ -1,12 +1,12 @@
 /** What each part needs beside its signals: a supply and a ground, with every pad that could give them. */
-import type { PartKind, PartModel, Terminal } from '../../facts/catalogue/partModel';
+import type { PartModel, Terminal } from '../../facts/catalogue/partModel';
 import type { Range, Slot, TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
 import { ampsFor } from '../../facts/wiring/wireAmps';
 import type { Feed } from './feeds';
-import { drawOf, feedsOf, groundsOf } from './feeds';
-import { hasRole } from '../../facts/catalogue/roles';
-import { isController } from '../../facts/catalogue/kinds';
+import { carriesBattery, drawOf, feedsOf, groundsOf, isHost, thickPadAwg } from './feeds';
+import { hasRole, isSupply } from '../../facts/catalogue/roles';
+import { bringsVolts, isCapacitor, isController, isEsc, isMotor } from '../../facts/catalogue/kinds';
 import type { Assembly } from '../../facts/assembly/assembly';
 import type { PowerPath } from './fixedJoins';
 
@@ -20,37 +20,15 @@ export interface Need {
     rail: string | null;
     typicalA: number;
     peakA: number;
-    /** Fits only nominally. */ doubtful: boolean;
+    /** Fits only nominally. */
+    doubtful: boolean;
+    /** Gives only once software has switched it on. */
+    switched: boolean;
   }[];
   /** Thinnest wire that carries it; for an ESC's motor current the thickest that both pads take. */
   awg: number | 'thick';
 }
 
-const consumers: readonly PartKind[] = [
-  'controller',
-  'single board',
-  'esc',
-  'distribution',
-  'receiver',
-  'video unit',
-  'camera',
-  'positioning',
-  'lights',
-  'light controller',
-  'buzzer',
-  'regulator',
-];
-const hosts: readonly PartKind[] = [
-  'controller',
-  'single board',
-  'esc',
-  'distribution',
-  'regulator',
-  'light controller',
-  'video unit',
-];
-/** Pads that take this or thicker carry motor current. */
-const thickPadAwg = 16;
 const thinWires = [28, 26, 24, 22, 20, 18, 16];
 /** A wire is chosen for this much more than is drawn typically. */
 const reserve = 1.25;
@@ -64,18 +42,16 @@ export function needsOf(assembly: Assembly, packV: Range, path: PowerPath): Need
   const feeds = feedsOf(assembly, packV);
   return Object.keys(assembly.build.slots).flatMap((slot): Need[] => {
     const model = assembly.model(slot)!;
-    if (!consumers.includes(model.kind)) return [];
+    if (bringsVolts(model) || isCapacitor(model)) return [];
     const needs = path.fed.has(slot) ? [] : feedNeeds(slot, model);
     return [...needs, ...signalGround(slot, model)];
   });
 
   function feedNeeds(slot: Slot, model: PartModel): Need[] {
-    const takes = beforePins(
-      model.terminals.filter(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes')),
-    )[0];
+    const takes = beforePins(model.terminals.filter((terminal) => isSupply(terminal, 'takes')))[0];
     const role = takes?.roles.find((role) => role.is === 'supply' && role.dir === 'takes');
     if (!takes || role?.is !== 'supply') return [];
-    const thick = model.kind === 'esc';
+    const thick = isEsc(model.kind);
     const pads = feeds
       .filter((feed) => feed.slot !== slot && suits(feed, role.volts, takes, thick))
       .map((feed) => {
@@ -87,6 +63,7 @@ export function needsOf(assembly: Assembly, packV: Range, path: PowerPath): Need
           peakA: peak,
           doubtful: feed.volts[0] < role.volts[0] || padCarries(feed) < typical,
           awg: gaugeFor(typical),
+          switched: feed.switched,
           most: padCarries(feed) * overload,
         };
       })
@@ -97,7 +74,7 @@ export function needsOf(assembly: Assembly, packV: Range, path: PowerPath): Need
       own: terminalRef(slot, takes.id),
       slot,
       is: 'supply',
-      pads: pads.map(({ ref, rail, typicalA, peakA, doubtful }) => ({ ref, rail, typicalA, peakA, doubtful })),
+      pads: pads.map(({ awg: _, most: __, ...pad }) => pad),
       awg,
     };
     return ground
@@ -114,13 +91,13 @@ export function needsOf(assembly: Assembly, packV: Range, path: PowerPath): Need
     const beside =
       model.ports.some(({ kind }) => kind === 'video') &&
       model.terminals.filter((terminal) => hasRole(terminal, 'ground')).length === 1;
-    const kinds = beside ? hosts.filter(isController) : hosts;
+    const grounds = (host: PartModel) => (beside ? isController(host.kind) : isHost(host));
     return Object.keys(assembly.build.slots)
-      .filter((host) => host !== slot && kinds.includes(assembly.model(host)!.kind))
+      .filter((host) => host !== slot && grounds(assembly.model(host)!))
       .flatMap((host) =>
         groundsOf(assembly, host)
           .filter(({ terminal }) => !thick || terminal.thickestAwg <= thickPadAwg)
-          .map(({ ref }) => ({ ref, rail: null, typicalA: 0, peakA: 0, doubtful: false })),
+          .map(({ ref }) => ({ ref, rail: null, typicalA: 0, peakA: 0, doubtful: false, switched: false })),
       );
   }
 
@@ -129,7 +106,7 @@ export function needsOf(assembly: Assembly, packV: Range, path: PowerPath): Need
     const signal = path.joins.find(({ own, link }) => own.startsWith(`${slot}.`) && link.includes('signal'));
     const grounds = model.terminals.filter((terminal) => hasRole(terminal, 'ground') && terminal.form !== 'pin');
     const thin = grounds.find(({ thickestAwg }) => thickestAwg > thickPadAwg);
-    if (model.kind !== 'esc' || !signal || !thin || model.connectors.length > 0) return [];
+    if (!isEsc(model.kind) || !signal || !thin || model.connectors.length > 0) return [];
     const host = signal.to.slice(0, signal.to.indexOf('.'));
     return [
       {
@@ -142,6 +119,7 @@ export function needsOf(assembly: Assembly, packV: Range, path: PowerPath): Need
           typicalA: 0,
           peakA: 0,
           doubtful: false,
+          switched: false,
         })),
         awg: 26,
       },
@@ -155,7 +133,7 @@ function suits({ volts, nominalV, terminal, rail }: Feed, takes: Range, own: Ter
     return (
       rail === 'battery' &&
       terminal.thickestAwg <= thickPadAwg &&
-      terminal.roles.some((role) => role.is === 'supply' && role.dir === 'gives') &&
+      isSupply(terminal, 'gives') &&
       volts[0] >= takes[0] &&
       volts[1] <= takes[1]
     );
@@ -191,11 +169,11 @@ function beside(supply: Terminal, model: PartModel): Terminal | undefined {
 }
 
 /** A part that takes and gives nothing that another part needs. */
-export function takesPart({ kind }: Pick<PartModel, 'kind'>): boolean {
-  return consumers.includes(kind) && !hosts.includes(kind);
+export function takesPart(model: PartModel): boolean {
+  return model.ports.length > 0 && !isMotor(model.kind) && !bringsVolts(model) && !isHost(model);
 }
 
 /** Parts that are wired whether a wish names them or not; a regulator is when something hangs on it. */
-export function alwaysWired(kind: PartKind): boolean {
-  return ['controller', 'single board', 'esc', 'distribution'].includes(kind);
+export function alwaysWired(model: PartModel): boolean {
+  return isController(model.kind) || carriesBattery(model);
 }

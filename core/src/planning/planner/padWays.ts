@@ -5,7 +5,7 @@ import { terminalRef } from '../../facts/terms/names';
 import type { Wish } from '../../facts/plan/wish';
 import { hasRole } from '../../facts/catalogue/roles';
 import type { Assembly } from '../../facts/assembly/assembly';
-import { isController } from '../../facts/catalogue/kinds';
+import { isController, isEsc, isLightBox, isStrip } from '../../facts/catalogue/kinds';
 import type { Signal, Option } from './ways';
 import { controllers, pinsOf } from './ways';
 
@@ -58,8 +58,8 @@ export function lights(wish: Wish, model: PartModel, parts: Assembly): Option[] 
     const board = parts.model(host)!;
     const wayOf = () => {
       if (isController(board.kind)) return 'shared pad';
-      if (board.kind === 'light controller' && model.kind === 'lights') return 'behind the box';
-      if (board.kind === 'lights' && host < wish.of && model.kind === 'lights') return 'chained';
+      if (isLightBox(board.kind) && isStrip(model.kind)) return 'behind the box';
+      if (isStrip(board.kind) && host < wish.of && isStrip(model.kind)) return 'chained';
       return null;
     };
     const way = wayOf();
@@ -106,7 +106,7 @@ export function secondGround(wish: Wish, model: PartModel, parts: Assembly): Opt
     ),
   );
   const [own] = grounds(wish.of, model);
-  if (model.kind !== 'esc' || !plugged || !own) return [];
+  if (!isEsc(model.kind) || !plugged || !own) return [];
   return controllers(parts)
     .filter((host) => host !== wish.of)
     .flatMap((host): Option[] => {

@@ -11,7 +11,9 @@ import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
 import { nearestChannels } from '../../physics/motors/nearestChannels';
 import { pointOf } from '../../physics/geometry/place';
-import { hasRole } from '../../facts/catalogue/roles';
+import { drivesMotors, isBatteryLead, isCapacitor, isController, isMotor } from '../../facts/catalogue/kinds';
+import { hasRole, isSupply } from '../../facts/catalogue/roles';
+import { carriesBattery } from './feeds';
 import type { Assembly } from '../../facts/assembly/assembly';
 import type { Join, FixedLink, PowerPath, Channel } from './fixedJoins';
 import { thickest } from './fixedJoins';
@@ -22,22 +24,18 @@ import { channelsOf } from './channels';
 export function powerPath(assembly: Assembly, keep: Build = emptyBuild): PowerPath {
   const slots = Object.keys(assembly.build.slots);
   const model = (slot: Slot) => assembly.model(slot)!;
-  const ofKind = (...kinds: PartModel['kind'][]) => slots.filter((slot) => kinds.includes(model(slot).kind));
-  const main = ofKind('distribution')[0] ?? ofKind('esc')[0] ?? ofKind('single board')[0] ?? null;
+  const all = (fits: (model: PartModel) => boolean) => slots.filter((slot) => fits(model(slot)));
+  const main = mainOf(all(carriesBattery), model);
   const joins: Join[] = [];
   const links: FixedLink[] = [];
   const fed = new Set<Slot>();
   if (main) {
-    const plus = thickest(
-      model(main).terminals.filter((terminal) =>
-        terminal.roles.some((role) => role.is === 'supply' && role.dir === 'takes'),
-      ),
-    );
+    const plus = thickest(model(main).terminals.filter((terminal) => isSupply(terminal, 'takes')));
     const minus = thickest(
       model(main).terminals.filter((terminal) => hasRole(terminal, 'ground') && terminal.holds > 0),
     );
-    for (const slot of ofKind('battery lead', 'capacitor')) {
-      const lead = model(slot).kind === 'battery lead';
+    for (const slot of all((one) => isBatteryLead(one.kind) || isCapacitor(one))) {
+      const lead = isBatteryLead(model(slot).kind);
       const link = linkOf(lead, slot);
       links.push({ id: link, purpose: lead ? 'battery lead' : 'capacitor across the battery pads', ends: [] });
       const own = (is: 'supply' | 'ground') => model(slot).terminals.find((terminal) => hasRole(terminal, is));
@@ -62,7 +60,7 @@ export function powerPath(assembly: Assembly, keep: Build = emptyBuild): PowerPa
   const channels = channelsOf(assembly);
   const straight = straightest(assembly, channels, keep);
   slots
-    .filter((slot) => model(slot).kind === 'motor')
+    .filter((slot) => isMotor(model(slot).kind))
     .forEach((slot) => {
       const number = Number(/\d+$/.exec(slot)?.[0] ?? 1);
       const channel = straight.get(slot);
@@ -102,9 +100,15 @@ export function powerPath(assembly: Assembly, keep: Build = emptyBuild): PowerPa
           });
       });
     });
-  const controller = ofKind('controller')[0];
+  const [controller] = all((one) => isController(one.kind) && !drivesMotors(one));
   if (controller) signals(assembly, controller, channels, { joins, links, fed });
   return { joins, links, fed, main };
+}
+
+/** Where the battery lead goes: what passes the current on, else what drives motors, a single board last. */
+function mainOf(carriers: readonly Slot[], model: (slot: Slot) => PartModel): Slot | null {
+  const order = (slot: Slot) => Number(drivesMotors(model(slot))) + Number(isController(model(slot).kind));
+  return [...carriers].sort((a, b) => order(a) - order(b))[0] ?? null;
 }
 
 function linkOf(lead: boolean, slot: string) {
@@ -117,7 +121,7 @@ function linkOf(lead: boolean, slot: string) {
 function straightest(assembly: Assembly, channels: readonly Channel[], keep: Build): Map<Slot, Channel> {
   const number = (slot: Slot) => Number(/\d+$/.exec(slot)?.[0] ?? 1);
   const motors = Object.keys(assembly.build.slots)
-    .filter((slot) => assembly.model(slot)!.kind === 'motor')
+    .filter((slot) => isMotor(assembly.model(slot)!.kind))
     .sort((a, b) => number(a) - number(b));
   const own = new Set(channels.map(({ slot }) => slot)).size === channels.length;
   const corners = frameOf(assembly)?.corners;

@@ -4,7 +4,7 @@ import { splitRef } from '../../facts/terms/names';
 import { regulatorOn } from './feeds';
 import type { Constraint, Terms } from '../../facts/terms/solver';
 import type { Assembly } from '../../facts/assembly/assembly';
-import { isController } from '../../facts/catalogue/kinds';
+import { fliesOnIt, isController } from '../../facts/catalogue/kinds';
 import type { WiringInput } from './wiringVariables';
 import { joinName } from './wiringVariables';
 
@@ -25,7 +25,7 @@ export function railLimits(
         name: joinName(own, ref),
         typical: typicalA,
         peak: peakA,
-        flight: assembly.model(slot)!.kind === 'receiver',
+        flight: fliesOnIt(assembly.model(slot)!.kind),
       };
       for (const { rail: above, factor } of chain(assembly, rail))
         drawn.set(above, [...(drawn.get(above) ?? []), { ...entry, typical: typicalA * factor, peak: peakA * factor }]);

@@ -1,4 +1,5 @@
 /** Wishes that are served by a serial port, of a board or of a receiver. */
+import { isReceiver } from '../../facts/catalogue/kinds';
 import type { PartModel, PortKind } from '../../facts/catalogue/partModel';
 import type { Wish } from '../../facts/plan/wish';
 import type { Assembly } from '../../facts/assembly/assembly';
@@ -65,10 +66,9 @@ export function overReceiver(wish: Wish, model: PartModel, parts: Assembly): Opt
   if (!port || !into) return [];
   return Object.keys(parts.build.slots).flatMap((slot) => {
     const receiver = parts.model(slot)!;
-    const output =
-      receiver.kind === 'receiver'
-        ? receiver.ports.find(({ way, speaks }) => way === 'gives' && speaks.includes('control'))
-        : undefined;
+    const output = isReceiver(receiver.kind)
+      ? receiver.ports.find(({ way, speaks }) => way === 'gives' && speaks.includes('control'))
+      : undefined;
     const pads = output ? pinsOf(slot, receiver, output.id, 'tx') : [];
     if (!output || pads.length === 0 || !hearsEachOther(output, port)) return [];
     return [

@@ -1,4 +1,5 @@
 /** The picture: from the camera through the board, or straight to the transmitter. */
+import { isCamera } from '../../facts/catalogue/kinds';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Wish } from '../../facts/plan/wish';
 import type { Assembly } from '../../facts/assembly/assembly';
@@ -8,11 +9,7 @@ import { wayLoss, controllers, pinsOf } from './ways';
 /** Camera to controller to transmitter, or straight. */
 export function video(wish: Wish, model: PartModel, parts: Assembly): Option[] {
   const input = model.ports.find(({ kind, way }) => kind === 'video' && way === 'takes');
-  const camera = Object.keys(parts.build.slots).find(
-    (slot) =>
-      parts.model(slot)!.ports.some(({ kind, way }) => kind === 'video' && way === 'gives') &&
-      parts.model(slot)!.kind === 'camera',
-  );
+  const camera = Object.keys(parts.build.slots).find((slot) => isCamera(parts.model(slot)!));
   const output = camera && parts.model(camera)!.ports.find(({ kind }) => kind === 'video');
   const into = input && pinsOf(wish.of, model, input.id, 'in')[0];
   const from = camera && output && pinsOf(camera, parts.model(camera)!, output.id, 'out')[0];

@@ -1,7 +1,8 @@
 /**
  * The wiring as a mixed-integer model. y: a wish is served in one way; drop: it is not; u: a part is wired; x: a
  * terminal goes to a pad; over: a rail carries more than is planned for; d: wires on a pad beyond the first; split: an
- * ESC's plus and minus are not on a pair; apart: a part's ground is on another board than its supply.
+ * ESC's plus and minus are not on a pair; apart: a part's ground is on another board than its supply; dark: a part is
+ * fed only once software has switched it on.
  * Aims in this order: loss of wishes, then rails over plan and grounds apart, doubled pads and split pairs, then
  * millimetres of wire.
  */
@@ -17,6 +18,7 @@ import type { Constraint, LinearModel, Terms } from '../../facts/terms/solver';
 import type { Option } from './ways';
 import type { WiringInput, WiringModel } from './wiringVariables';
 import { apartName, joinName, optionName, dropName, usedName, doubledName, splitName } from './wiringVariables';
+import { liveBefore } from './liveBefore';
 import { railLimits } from './railLimits';
 
 /** A soldered end weighs as much as this much wire: a plug is quicker and comes off again. */
@@ -84,7 +86,7 @@ export function wiringModel(input: WiringInput): WiringModel {
   for (const one of options)
     for (const slot of new Set([wishes.find(({ id }) => id === one.wish)!.of, ...one.parts]))
       wished.set(slot, [...(wished.get(slot) ?? []), one]);
-  const variable = (slot: Slot) => !alwaysWired(input.assembly.model(slot)!.kind);
+  const variable = (slot: Slot) => !alwaysWired(input.assembly.model(slot)!);
   const slots = new Set([...wished.keys(), ...needs.map(({ slot }) => slot)]);
   for (const slot of slots) {
     const users = wished.get(slot) ?? [];
@@ -210,6 +212,7 @@ export function wiringModel(input: WiringInput): WiringModel {
           .map(({ ref }) => [joinName(need.own, ref), factor] as const);
       add([...on(supply, 1), ...on(ground, -1), [apartName(slot), -1]], '<=', 0);
     }
+  const dark = liveBefore(input, may, add);
   const rails = railLimits(input, add);
   const lengths = [...joins].map(([name, { own, pad }]): [string, number] => {
     const kept = input.kept.has(`${own}>${pad}`) || input.kept.has(`${pad}>${own}`);
@@ -222,6 +225,7 @@ export function wiringModel(input: WiringInput): WiringModel {
       ...options.map((option) => optionName(option.id)),
       ...wishes.map((wish) => dropName(wish.id)),
       ...[...slots].map(usedName),
+      ...dark,
       ...joins.keys(),
       ...rails.map((rail) => `over ${rail}`),
       ...thick.map(({ slot }) => splitName(slot)),

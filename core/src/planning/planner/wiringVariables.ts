@@ -42,4 +42,6 @@ export const doubledName = (pad: TerminalRef) => `d ${pad}`;
 
 export const apartName = (slot: Slot) => `apart ${slot}`;
 
+export const darkName = (slot: Slot) => `dark ${slot}`;
+
 export const splitName = (slot: Slot) => `split ${slot}`;

@@ -1,5 +1,6 @@
 /** The wishes that parts bring with them, unless the technician says otherwise. */
-import type { PartModel } from '../../facts/catalogue/partModel';
+import { isController, isEsc, isReceiver, isVideoUnit } from '../../facts/catalogue/kinds';
+import type { PartModel, Port } from '../../facts/catalogue/partModel';
 import type { Slot } from '../../facts/terms/names';
 import type { Purpose, Wish } from '../../facts/plan/wish';
 import { optionsFor } from './options';
@@ -35,16 +36,18 @@ export function wishesFor(assembly: Assembly): Wish[] {
 }
 
 /** What a part can do besides, and nobody asks for unless told. */
-const besides: Readonly<Partial<Record<PartModel['kind'], readonly Purpose[]>>> = {
-  esc: ['second ground', 'ESC telemetry'],
-  receiver: ['telemetry'],
-};
+function besides({ kind }: PartModel): readonly Purpose[] {
+  return [
+    ...(isEsc(kind) ? ['second ground' as const, 'ESC telemetry' as const] : []),
+    ...(isReceiver(kind) ? ['telemetry' as const] : []),
+  ];
+}
 
 /** Everything that could be wished of these parts and can be served in some way. */
 export function possibleWishes(assembly: Assembly): Wish[] {
   return Object.keys(assembly.build.slots).flatMap((slot) => {
     const model = assembly.model(slot)!;
-    return [...purposesOf(model), ...(besides[model.kind] ?? [])]
+    return [...purposesOf(model), ...besides(model)]
       .map((purpose) => wishOf(purpose, slot))
       .filter((wish) => optionsFor(wish, assembly).length > 0);
   });
@@ -61,27 +64,21 @@ function wishOf(purpose: Purpose, slot: Slot): Wish {
   };
 }
 
-function purposesOf(model: PartModel): Purpose[] {
-  const speaks = (word: string) =>
-    model.ports.some(({ kind, speaks: words }) => kind === 'serial' && words.includes(word));
-  const has = (kind: string, way: string) => model.ports.some((port) => port.kind === kind && port.way !== way);
-  switch (model.kind) {
-    case 'receiver':
-      return ['receiver'];
-    case 'video unit':
-      return [
-        'video',
-        ...(speaks('video') ? ['on-screen data' as const] : []),
-        ...(speaks('control') ? ['video control' as const] : []),
-      ];
-    case 'positioning':
-      return ['positioning', ...(has('i2c', 'none') ? ['compass' as const] : [])];
-    case 'lights':
-    case 'light controller':
-      return ['lights'];
-    case 'buzzer':
-      return ['buzzer'];
-    default:
-      return [];
-  }
+function purposesOf({ kind, ports }: PartModel): Purpose[] {
+  if (isController(kind)) return [];
+  const speaks = (word: Port['speaks'][number]) =>
+    ports.some((port) => port.kind === 'serial' && port.speaks.includes(word));
+  const has = (wanted: Port['kind'], way?: Port['way']) =>
+    ports.some((port) => port.kind === wanted && (!way || port.way === way));
+  const served: readonly (readonly [Purpose, boolean])[] = [
+    ['receiver', isReceiver(kind)],
+    ['video', isVideoUnit(kind)],
+    ['on-screen data', isVideoUnit(kind) && speaks('video')],
+    ['video control', isVideoUnit(kind) && speaks('control')],
+    ['positioning', speaks('positioning')],
+    ['compass', has('i2c')],
+    ['lights', has('lights', 'takes')],
+    ['buzzer', has('buzzer')],
+  ];
+  return served.flatMap(([purpose, is]) => (is ? [purpose] : []));
 }
