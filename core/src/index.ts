@@ -144,7 +144,7 @@ export { stepWords, whyNow } from './border/words/stepWords';
 export type { ExpectationSchool } from './judgement/checks/expectationSchool';
 export { expectationSchool, expectationSchoolOf } from './judgement/checks/expectationSchool';
 export type { Recipe } from './physics/joints/recipe';
-export { isBoard, isBatteryLead, isController, isMotor, liesByArrow } from './facts/catalogue/kinds';
+export { drivesMotors, isBoard, isBatteryLead, isController, isMotor, liesByArrow } from './facts/catalogue/kinds';
 export type { Meaning } from './judgement/labels/meaning';
 export { meaning, meaningWords } from './judgement/labels/meaning';
 export { readLabels } from './judgement/labels/readLabel';

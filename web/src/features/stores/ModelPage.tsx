@@ -14,7 +14,7 @@ import { Notice } from '../../ui/Notice';
 import type { Door } from '../../ui/Sheet';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import { LooseTable } from './LooseTable';
-import { NumbersTable } from './NumbersTable';
+import { FactsTable } from './FactsTable';
 import { DrawingRoom } from '../../ui/layout';
 
 export function ModelPage() {
@@ -103,8 +103,8 @@ export function ModelPage() {
           )}
         </section>
         <section>
-          <h2>Numbers, and how sure they are</h2>
-          <NumbersTable
+          <h2>What is known, and how surely</h2>
+          <FactsTable
             key={`${model.id}@${model.revision}`}
             model={model}
             editable={Boolean(lead) && model === revisions.at(-1)}

@@ -2,7 +2,7 @@ import type { ModelIndexLine, PartModel } from '@junctor/core';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { findable, findModels } from './findModels';
 import { importText } from '../../files/importFile';
-import { numbersOf, withNumber } from './numbersOf';
+import { factWords, readFact, sheetFacts, withFact } from './sheetFacts';
 
 const line = (id: string, name: string, over: Partial<ModelIndexLine> = {}): ModelIndexLine => ({
   id,
@@ -37,10 +37,12 @@ describe('finding a part model', () => {
   });
 });
 
-describe('the numbers of a model', () => {
+describe('what is known of a model', () => {
   const model = {
     id: 'x',
     revision: 3,
+    connectors: [],
+    ports: [{ id: 'ANT', kind: 'aerial' }],
     massG: 5,
     speed: { kv: 900 },
     knownFrom: { '': 'typical', '/elements/0/limitA': 'sheet' },
@@ -52,7 +54,11 @@ describe('the numbers of a model', () => {
   } as unknown as PartModel;
 
   it('are listed with unit and certainty; clamps alike are left out', () => {
-    expect(numbersOf(model).map(({ pointer, unit, sure }) => `${pointer} ${unit} ${sure}`)).toEqual([
+    expect(
+      sheetFacts(model)
+        .filter(({ value }) => value !== null)
+        .map(({ pointer, unit, sure }) => `${pointer} ${unit} ${sure}`),
+    ).toEqual([
       '/massG g typical',
       '/speed/kv turns a minute and volt typical',
       '/elements/0/limitA A at most sheet',
@@ -61,8 +67,46 @@ describe('the numbers of a model', () => {
     ]);
   });
 
+  it('name what the sheet leaves open', () => {
+    const open = sheetFacts(model).filter(({ value }) => value === null);
+    expect(open.map((fact) => `${fact.what}: ${factWords(fact)}`)).toEqual([
+      'REG5: heat that its package bears',
+      'C5: tolerance',
+      'ANT: band',
+    ]);
+  });
+
+  it.each([
+    ['/ports/0/radio/bandMHz', '5650 to 5950', [5650, 5950]],
+    ['/ports/0/radio/bandMHz', '5.65k-5.95k', [5650, 5950]],
+    ['/ports/0/radio/bandMHz', '5950 to 5650', undefined],
+    ['/ports/0/radio/bandMHz', '5650', undefined],
+    ['/ports/0/radio/bandMHz', '', null],
+    ['/elements/0/packageW', '0.8', 0.8],
+    ['/elements/0/packageW', 'warm', undefined],
+    ['/elements/2/tolerance', '10 %', 0.1],
+    ['/massG', '', undefined],
+  ])('%s reads “%s”', (pointer, typed, value) => {
+    expect(
+      readFact(
+        sheetFacts(model).find((fact) => fact.pointer === pointer)!,
+        typed,
+      ),
+    ).toEqual(value);
+  });
+
+  it('are said where nothing was, and taken back', () => {
+    const banded = withFact(model, '/ports/0/radio/bandMHz', [5650, 5950], 'sheet');
+    expect(banded.ports[0]).toEqual({ id: 'ANT', kind: 'aerial', radio: { bandMHz: [5650, 5950] } });
+    expect(sheetFacts(banded).map(factWords)).toContain('5650 to 5950 MHz');
+    expect(withFact(banded, '/ports/0/radio/bandMHz', null, 'sheet').ports[0]).toEqual({ id: 'ANT', kind: 'aerial' });
+    const wants = withFact(model, '/wantsCapacitor/farads', 0.00047, 'sheet');
+    expect(wants.wantsCapacitor).toEqual({ farads: 0.00047 });
+    expect(withFact(wants, '/wantsCapacitor/farads', null, 'sheet').wantsCapacitor).toBeUndefined();
+  });
+
   it('change in the next revision only', () => {
-    const next = withNumber(model, '/elements/0/limitA', 1.4, 'measured');
+    const next = withFact(model, '/elements/0/limitA', 1.4, 'measured');
     expect([next.revision, next.elements[0], next.knownFrom['/elements/0/limitA']]).toEqual([
       4,
       expect.objectContaining({ limitA: 1.4 }),
