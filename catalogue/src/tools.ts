@@ -21,8 +21,8 @@ export const shippedMeter: Omit<Meter, 'id' | 'name'> = {
   toneHz: 2400,
   spread: 0.2,
   modes: {
-    ohms: { limitV: 1, limitA: 0.0004, seriesOhms: null },
-    diode: { limitV: 3, limitA: 0.001, seriesOhms: null },
+    ohms: { limitV: 1, limitA: 0.0004, seriesOhms: null, countsTo: 4e7 },
+    diode: { limitV: 3, limitA: 0.001, seriesOhms: null, countsTo: 2 },
   },
 };
 
@@ -41,7 +41,7 @@ export const shippedMeters: readonly (Omit<Meter, 'id'> & { name: string })[] = 
     beepsOnReverse: false,
     toneHz: 2700,
     spread: 0.15,
-    modes: { ohms: { limitV: 0.6, limitA: 0.0003, seriesOhms: null } },
+    modes: { ohms: { limitV: 0.6, limitA: 0.0003, seriesOhms: null, countsTo: 6e7 } },
   },
   {
     name: 'Pocket meter, weak source',
@@ -55,7 +55,10 @@ export const shippedMeters: readonly (Omit<Meter, 'id'> & { name: string })[] = 
     beepsOnReverse: true,
     toneHz: 2000,
     spread: 0.25,
-    modes: { diode: { limitV: 1.5, limitA: 0.0006, seriesOhms: 2500 } },
+    modes: {
+      ohms: { limitV: 0.45, limitA: 0.0002, seriesOhms: 2250, countsTo: 2e6 },
+      diode: { limitV: 1.5, limitA: 0.0006, seriesOhms: 2500 },
+    },
   },
 ];
 

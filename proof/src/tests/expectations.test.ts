@@ -56,6 +56,14 @@ describe('a good build', () => {
   });
 });
 
+it('asks for a silence where a short was found, as before it was', () => {
+  const catalogue = makeCatalogue(models);
+  const listed = (contacts: typeof target.contacts) =>
+    continuityTouches(assemble({ ...target, contacts }, catalogue)).touches.map(({ touch }) => touch);
+  const found = [{ a: 'ESC.A1', b: 'ESC.B2', ohms: 0.1, why: 'measured' }] as const;
+  expect(listed(found)).toEqual(listed([]));
+});
+
 describe('removing an inner element changes what is expected', () => {
   it('a motor without its windings leaves its phases silent', () => {
     const bare = withElements('marl-motor-2812', (elements) => elements.filter(({ is }) => is !== 'winding'));

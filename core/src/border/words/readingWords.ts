@@ -30,11 +30,14 @@ export function bandWords([low, high]: readonly [number, number], mode: string):
 }
 
 /** What a good build shows, as a tone or as a number with its unit. */
-export function expectedWords({ touch, passes, band }: Expectation): string {
-  return band ? bandWords(band, touch.mode) : passesWords(passes);
+export function expectedWords({ touch, passes, band, open }: Expectation): string {
+  if (!band) return passesWords(passes);
+  if (!open) return bandWords(band, touch.mode);
+  return band[0] < band[1] ? `${bandWords(band, touch.mode)} or open` : 'open';
 }
 
 /** What was read. */
-export function heardWords({ length, value, unit }: Heard): string {
+export function heardWords({ length, value, unit, open }: Heard): string {
+  if (open) return 'open';
   return value === undefined ? toneWords(length ?? 'none') : `${numberWords(value)} ${unit === 'ohm' ? 'Ω' : 'V'}`;
 }

@@ -18,6 +18,8 @@ export interface Heard {
   /** How long the probes were held; null when it was not timed. */
   heldMs: number | null;
   value?: number;
+  /** It shows no number: more than this mode counts to. */
+  open?: true;
   unit?: 'ohm' | 'V';
   by: 'key' | 'ear' | 'meter';
   /** Chance that the answer is a slip. */
@@ -32,6 +34,8 @@ export interface Expectation {
   /** Every length that a good build can show. */
   passes: readonly Length[];
   band: Range | null;
+  /** A good build may show no number: more than the meter counts to. */
+  open?: true;
   /** Volts left on each capacitor of the circuit afterwards, by element id. */
   chargeAfterV: Readonly<Record<string, number>>;
   /** The places whose failure would change the reading. */

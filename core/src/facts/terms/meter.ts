@@ -6,6 +6,8 @@ export interface MeterSource {
   limitV: number;
   limitA: number;
   seriesOhms: number | null;
+  /** Above this the mode shows no number, but that it is open: ohms, or volts for diodes. */
+  countsTo?: number;
 }
 
 /** A meter's card. Its own source is that of the tone. */

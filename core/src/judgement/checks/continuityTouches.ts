@@ -9,6 +9,7 @@ import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { Net, Netlist } from '../../facts/wiring/netlist';
 import { netlist } from '../../facts/wiring/netlist';
+import { sound } from '../../facts/wiring/sound';
 import { compileSound } from '../../physics/circuit/compile';
 import { expectIn } from './expect';
 import { neighbourPairs } from './neighbours';
@@ -64,7 +65,8 @@ export interface ContinuityList {
 export function continuityTouches(assembly: Assembly): ContinuityList {
   const leads = mainLeads(assembly);
   if (!leads) return { touches: [], notProven: [] };
-  const view = makeView(assembly);
+  // A short that was found is asked for like any other silence: it is no wiring.
+  const view = makeView(sound(assembly));
   const list = new TouchList();
   const ground = view.nets.netOf(leads.minus)!;
   const battery = view.nets.netOf(leads.plus)!;

@@ -20,11 +20,6 @@ import { classesBetween, lengthClass, watchS } from '../../facts/terms/toneLengt
 import type { Assembly } from '../../facts/assembly/assembly';
 import { lookUp } from '../../facts/terms/lookUp';
 
-/** Relative spread of capacitors around their print, and of resistors and loads inside parts, where no sheet says. */
-const capacitorSpread = 0.2;
-const resistorSpread = 0.3;
-/** Junctions of one sheet differ by so much from part to part and with the room. */
-const diodeSpreadV = 0.06;
 /** Wires, contacts and windings: what these measure is known. */
 const copperBelowOhms = 5;
 /** Below this a resistance is a conductor to a continuity tone; the lowest threshold of any meter is 10 ohm. */
@@ -82,7 +77,7 @@ function respond(
   port: PortCircuit,
   touch: Touch,
   options: ExpectOptions,
-): { passes: Length[]; band: Range | null; chargeAfterV: Record<string, number> } {
+): Pick<Expectation, 'open'> & { passes: Length[]; band: Range | null; chargeAfterV: Record<string, number> } {
   const { meter, chargeV = {}, pauseS = 0, heldS = 0 } = options;
   const mode = touch.mode === 'volts' ? 'tone' : touch.mode;
   const start = relax(port, chargeV, pauseS);
@@ -93,10 +88,14 @@ function respond(
       (way) => touchResponse(spreadBy(port, way), meter, {}, { heldS: 0, watchS: 0, mode }).settledV,
     );
     const [low, high] = [Math.min(...settled), Math.max(...settled)];
-    if (mode === 'diode') return { passes: [], band: [low - diodeBandV, high + diodeBandV], chargeAfterV };
     const source = sourceOf(meter, mode);
-    const band: Range = [portOhms(source, low) * (1 - meter.spread), portOhms(source, high) * (1 + meter.spread)];
-    return { passes: [], band, chargeAfterV };
+    const most = source.countsTo ?? (mode === 'diode' ? source.limitV - diodeBandV : mostOhms);
+    const reaches: Range =
+      mode === 'diode'
+        ? [low - diodeBandV, high + diodeBandV]
+        : [portOhms(source, low) * (1 - meter.spread), portOhms(source, high) * (1 + meter.spread)];
+    const band: Range = [Math.min(reaches[0], most), Math.min(reaches[1], most)];
+    return { passes: [], band, chargeAfterV, ...(reaches[1] >= most ? { open: true as const } : {}) };
   }
   const shortestS = Math.max(meter.shortestToneMs, 1) / 1000;
   const heardFor = (way: -1 | 1, charge: Readonly<Record<string, number>>) =>
@@ -115,7 +114,7 @@ function respond(
   };
 }
 
-/** Shown for what is open: a meter that has reached its limit counts no further. */
+/** A meter whose card does not say how far it counts shows no number above this. */
 const mostOhms = 1e8;
 
 function portOhms({ seriesOhms, limitA, limitV }: MeterSource, settledV: number): number {
@@ -134,16 +133,16 @@ function spreadBy(port: PortCircuit, way: number): PortCircuit {
       case 'capacitor':
         return {
           ...branch,
-          element: { ...element, farads: element.farads * (1 - way * (element.tolerance ?? capacitorSpread)) },
+          element: { ...element, farads: element.farads * (1 - way * (element.spread ?? 0)) },
         };
       case 'diode':
-        return { ...branch, element: { ...element, forwardV: element.forwardV + way * diodeSpreadV } };
+        return { ...branch, element: { ...element, forwardV: element.forwardV + way * (element.spreadV ?? 0) } };
       case 'resistor':
         return element.ohms < copperBelowOhms
           ? branch
           : {
               ...branch,
-              element: { ...element, ohms: element.ohms * (1 + way * (element.tolerance ?? resistorSpread)) },
+              element: { ...element, ohms: element.ohms * (1 + way * (element.spread ?? 0)) },
             };
     }
   });

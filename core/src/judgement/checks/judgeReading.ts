@@ -8,6 +8,7 @@ import type { Expectation, Heard, Verdict } from '../../facts/log/reading';
  */
 export function judgeReading(expected: Expectation, heard: Heard): Verdict {
   if (expected.from === 'none') return 'record only';
+  if (heard.open) return expected.open ? 'pass' : 'stop';
   if (heard.value !== undefined) return inBand(expected, heard.value) ? 'pass' : 'stop';
   if (heard.length === undefined) return 'record only';
   if (!expected.passes.includes(heard.length)) return 'stop';

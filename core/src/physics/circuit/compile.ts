@@ -4,7 +4,7 @@
  * Units: ohm, F, V, A. Source of the wire formula: American wire gauge (ASTM B 258) and annealed copper,
  * d = 0.127 * 92^((36 - AWG) / 39) mm and rho = 1.724e-8 ohm m at 20 C.
  */
-import type { Element } from '../../facts/catalogue/partModel';
+import type { Element, PartModel } from '../../facts/catalogue/partModel';
 import type { TerminalRef } from '../../facts/terms/names';
 import { sound } from '../../facts/wiring/sound';
 import { matedPoints, pointOf } from '../../facts/wiring/netlist';
@@ -12,13 +12,15 @@ import { areaMm2 } from '../../facts/wiring/wireAmps';
 import type { Site } from '../../facts/terms/site';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { remembered } from '../../facts/assembly/assembly';
+import { junctionV, shareOf, usualShare } from './spread';
 import { lengthMmOf } from '../geometry/wireLength';
 import { lookUp } from '../../facts/terms/lookUp';
 
+/** Spreads are relative, a junction's in volts; what has none is known: copper. */
 export type BranchElement =
-  | { is: 'resistor'; ohms: number; tolerance?: number }
-  | { is: 'capacitor'; farads: number; esrOhms: number; tolerance?: number }
-  | { is: 'diode'; forwardV: number; atA: number; seriesOhms: number }
+  | { is: 'resistor'; ohms: number; spread?: number }
+  | { is: 'capacitor'; farads: number; esrOhms: number; spread?: number }
+  | { is: 'diode'; forwardV: number; atA: number; seriesOhms: number; spreadV?: number }
   | { is: 'unknown switch'; onOhms: number };
 
 /** From a to b; a is plus of a capacitor and anode of a diode. */
@@ -55,7 +57,7 @@ function compiled(assembly: Assembly): Circuit {
   for (const slot of Object.keys(assembly.build.slots)) {
     const model = assembly.model(slot)!;
     for (const terminal of model.terminals) at[`${slot}.${terminal.id}`] = `${slot}:${terminal.node}`;
-    for (const element of model.elements) branches.push(...partBranches(slot, element));
+    for (const element of model.elements) branches.push(...partBranches(slot, model, element));
   }
   for (const wire of Object.values(assembly.build.wires)) {
     const ohms = wireOhms(wire.awg, lengthMmOf(wire));
@@ -111,7 +113,7 @@ export function wireOhms(awg: number, lengthMm: number): number {
 }
 
 /** What an inner element is while nothing is powered. */
-function partBranches(slot: string, element: Element): Branch[] {
+function partBranches(slot: string, model: PartModel, element: Element): Branch[] {
   const site: Site = { slot, element: element.id };
   const id = `${slot}/${element.id}`;
   const branch = (suffix: string, a: string, b: string, as: BranchElement): Branch => ({
@@ -121,20 +123,24 @@ function partBranches(slot: string, element: Element): Branch[] {
     element: as,
     site,
   });
-  const tolerance = element.tolerance === undefined ? {} : { tolerance: element.tolerance };
+  const [spread, spreadV] = [shareOf(model, element), junctionV(model, element)];
   switch (element.is) {
     case 'resistor':
     case 'winding':
-      return [branch('', element.a, element.b, { is: 'resistor', ohms: element.ohms, ...tolerance })];
+      return [branch('', element.a, element.b, { is: 'resistor', ohms: element.ohms, spread })];
     case 'capacitor':
       return [
         branch('', element.plus, element.minus, {
           is: 'capacitor',
           farads: element.farads,
           esrOhms: element.esrOhms,
-          ...tolerance,
+          spread,
         }),
-        branch('/leak', element.plus, element.minus, { is: 'resistor', ohms: element.leakOhms }),
+        branch('/leak', element.plus, element.minus, {
+          is: 'resistor',
+          ohms: element.leakOhms,
+          spread: usualShare.resistor,
+        }),
       ];
     case 'diode':
       return [
@@ -143,6 +149,7 @@ function partBranches(slot: string, element: Element): Branch[] {
           forwardV: element.forwardV,
           atA: element.atA,
           seriesOhms: element.seriesOhms,
+          spreadV,
         }),
       ];
     case 'switch':
@@ -151,7 +158,7 @@ function partBranches(slot: string, element: Element): Branch[] {
         : [];
     case 'regulator':
       return [
-        branch('/out', element.output, element.ground, { is: 'resistor', ohms: element.offOhms }),
+        branch('/out', element.output, element.ground, { is: 'resistor', ohms: element.offOhms, spread }),
         ...(element.backDiodeV === null
           ? []
           : [
@@ -159,10 +166,11 @@ function partBranches(slot: string, element: Element): Branch[] {
                 is: 'diode',
                 forwardV: element.backDiodeV,
                 ...backDiode,
+                spreadV,
               }),
             ]),
       ];
     case 'load':
-      return [branch('', element.plus, element.minus, { is: 'resistor', ohms: element.offOhms })];
+      return [branch('', element.plus, element.minus, { is: 'resistor', ohms: element.offOhms, spread })];
   }
 }

@@ -36,7 +36,9 @@ export const touch: StepKind<TouchStep> = {
     if (spoiled) return open('Worked on since it was read', spoiled);
     const { verdict, heard } = last.record.body.reading;
     if (verdict === 'stop')
-      return open(`Read “${heard.length ?? `${heard.value} ${heard.unit}`}”, which no good build shows`);
+      return open(
+        `Read “${heard.length ?? (heard.open ? 'open' : `${heard.value} ${heard.unit}`)}”, which no good build shows`,
+      );
     if (verdict === 'look again') return open('Silent, contact not proven');
     if (verdict === 'record only') return open('Kept as it was read: nothing is computed that it can be held against');
     return done(last.record.id);

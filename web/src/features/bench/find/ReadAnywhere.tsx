@@ -214,7 +214,7 @@ function Answered({ touch, onRead }: { touch: Touch; onRead: (reading: Reading) 
     const heard: Heard =
       touch.mode === 'tone'
         ? { ...base, length: given as Heard['length'] & string }
-        : { ...base, value: Number(given), unit: touch.mode === 'ohms' ? 'ohm' : 'V' };
+        : { ...base, ...shown(given), unit: touch.mode === 'ohms' ? 'ohm' : 'V' };
     const verdict = judgeReading(expected, heard);
     const reading: Reading = { touch, meterId: bench.meter.id, heard, expected, verdict, coreVersion };
     const note: Note = { saw: 'reading', reading };
@@ -231,6 +231,7 @@ function Answered({ touch, onRead }: { touch: Touch; onRead: (reading: Reading) 
           hint: 'Hold until it settles.',
           unit: touch.mode === 'ohms' ? 'Ω' : 'V',
           possible: touch.mode === 'ohms' ? possible.ohms : possible.leadsV,
+          ...(touch.mode === 'volts' ? {} : { open: 'no number: open' }),
         };
   const state = usePrompts([prompt], ({ heard }) => void keep(heard));
   return (
@@ -247,4 +248,9 @@ function Answered({ touch, onRead }: { touch: Touch; onRead: (reading: Reading) 
       }}
     />
   );
+}
+
+/** A number, or that the meter shows none. */
+function shown(given: string): Pick<Heard, 'value' | 'open'> {
+  return given === 'open' ? { open: true } : { value: Number(given) };
 }

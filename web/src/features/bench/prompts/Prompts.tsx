@@ -26,6 +26,8 @@ export type NumberPrompt<Id extends string> = Asked<Id> & {
   possible: Range;
   /** What a typical one shows: a number a thousand times off is asked again, in words. */
   typical?: Range | undefined;
+  /** What the meter may show in place of a number; answered with `open`. */
+  open?: string;
   /** Why the next question cannot be asked after this answer; null when it can. */
   objection?: (value: number) => string | null;
 };
@@ -121,6 +123,7 @@ function useTypedNumber(give: (value: string) => void) {
       hidden: true,
       act: () => edit((before) => before + key),
     })),
+    ...(prompt.open && !typed ? [{ key: 'o', label: prompt.open, act: () => give('open') }] : []),
     { key: '/', label: 'k, M, m', hidden: true, act: () => edit(nextPrefix) },
     { key: 'Backspace', label: 'Delete', hidden: true, act: () => edit((before) => before.slice(0, -1)) },
     {

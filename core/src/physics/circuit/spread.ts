@@ -1,0 +1,33 @@
+/**
+ * By how much a part's value may differ from what its model says: its sheet's tolerance, else what is usual, by how the
+ * number is known. Usual spreads are experience values of small boards.
+ */
+import type { Certainty, Element, PartModel } from '../../facts/catalogue/partModel';
+import { certaintyAt } from '../../facts/catalogue/revisions';
+
+/** Relative, of capacitors around their print and of resistors and loads inside parts. */
+export const usualShare = { capacitor: 0.2, resistor: 0.3 } as const;
+/** Junctions of one sheet differ by so much from part to part and with the room. */
+const usualDiodeV = 0.06;
+/** Against a number that is typical of its kind. What was measured was measured on one of them. */
+const factorOf: Readonly<Record<Certainty, number>> = { measured: 0.5, sheet: 0.8, typical: 1, assumed: 2 };
+/** Nothing is taken for twice or for nothing. */
+const most = 0.8;
+
+const value = { resistor: 'ohms', winding: 'ohms', capacitor: 'farads', diode: 'forwardV', switch: 'onOhms' } as const;
+
+function factor(model: PartModel, element: Element): number {
+  const key = element.is === 'regulator' || element.is === 'load' ? 'offOhms' : value[element.is];
+  return factorOf[certaintyAt(model, `/elements/${model.elements.indexOf(element)}/${key}`)];
+}
+
+/** Relative spread of a capacitor's farads, or of the ohms of anything else. */
+export function shareOf(model: PartModel, element: Element): number {
+  const usual = usualShare[element.is === 'capacitor' ? 'capacitor' : 'resistor'];
+  return element.tolerance ?? Math.min(most, usual * factor(model, element));
+}
+
+/** Spread of a junction's forward volts. */
+export function junctionV(model: PartModel, element: Element): number {
+  return usualDiodeV * factor(model, element);
+}
