@@ -61,3 +61,23 @@ it.each([36, 38, 81])('grounds a part on the board that feeds it, where that has
   const lost = groundLost(result.target, catalogue).map(({ slot }) => slot);
   expect(lost.filter((slot) => freeGrounds(slot, result.target, catalogue).length > 0)).toEqual([]);
 });
+
+it('adds what is missing, first of what lies in the Stores', () => {
+  const { ANT: _, ...slots } = shippedTemplate('quad-glasshouse-6s').plan.target.slots;
+  const wishes = wishesFor(assemble({ ...emptyBuild, slots }, catalogue));
+  const bare: PlanRequest = { ...request, slots, wishes, cells: [6, 6], inStores: new Set(['reed-ant-lolly']) };
+  const clash = planWiring(bare, solve);
+  expect(clash).toMatchObject({
+    is: 'conflict',
+    wishes: ['video VTX'],
+    why: 'Nothing is on the aerial socket of VTX antenna.',
+  });
+  if (clash.is !== 'conflict') return;
+  const ways = waysOut(bare, clash, solve);
+  expect(ways[0]).toMatchObject({ do: 'add', slots: ['ANT'], model: 'reed-ant-lolly' });
+  expect(ways[0]!.message).toMatch(/ as ANT, in the Stores$/);
+  expect(ways.find((way) => way.do === 'add' && way.model !== 'reed-ant-lolly')?.message ?? 'to be ordered').toMatch(
+    /to be ordered$/,
+  );
+  planned(withWayOut(ways[0]!, bare));
+});

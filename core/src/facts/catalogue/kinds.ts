@@ -33,6 +33,11 @@ export function isVideoUnit(kind: PartKind): boolean {
   return kind === 'video unit';
 }
 
+/** What a transmitter radiates with. */
+export function isAerial(kind: PartKind): boolean {
+  return kind === 'antenna';
+}
+
 /** Lights that hang on data, and the box that makes the data for several of them. */
 export function isStrip(kind: PartKind): boolean {
   return kind === 'lights';

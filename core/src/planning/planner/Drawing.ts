@@ -2,6 +2,7 @@
 import type { Build, Housing, Mate, Wire, WireEnd } from '../../facts/assembly/build';
 import type { Connector, PartModel, Terminal } from '../../facts/catalogue/partModel';
 import type { HousingId, Slot, TerminalRef, WireId } from '../../facts/terms/names';
+import { isAerial, isTransmitter } from '../../facts/catalogue/kinds';
 import { splitRef, tailWireId } from '../../facts/terms/names';
 import type { Pinned } from '../../facts/plan/plan';
 import type { Need } from './needs';
@@ -253,41 +254,35 @@ export class Drawing {
   private connectorMates(): [string, Mate][] {
     const { assembly } = this.chosen;
     const taken = new Set<string>();
-    const sockets = Object.keys(assembly.build.slots).flatMap((slot) =>
-      assembly.model(slot)!.connectors.map((connector) => ({
-        slot,
-        connector,
-        kind: assembly.model(slot)!.kind,
-      })),
+    const all = Object.keys(assembly.build.slots).flatMap((slot) =>
+      assembly.model(slot)!.connectors.map((connector) => ({ slot, connector, kind: assembly.model(slot)!.kind })),
     );
-    return sockets
-      .filter(
-        ({ kind, connector }) => kind === 'antenna' || (kind === 'camera' && connector.family.startsWith('camera')),
-      )
-      .flatMap((plug): [string, Mate][] => {
-        const socket = sockets.find(
-          (socket) =>
-            socket.kind === 'video unit' &&
-            socket.connector.family === plug.connector.family &&
-            !taken.has(`${socket.slot}.${socket.connector.id}`),
-        );
-        if (!socket) return [];
-        taken.add(`${socket.slot}.${socket.connector.id}`);
-        const [a, b] = plug.kind === 'antenna' ? [socket, plug] : [plug, socket];
-        const name = plug.kind === 'antenna' ? plug.slot.replace(/^ANT/, 'ANTJ') : `${plug.slot}J`;
-        return [
-          [
-            name,
-            {
-              a: { slot: a.slot, connector: a.connector.id },
-              b: { slot: b.slot, connector: b.connector.id },
-              shift: 0,
-              mirrored: false,
-              glued: false,
-            },
-          ],
-        ];
-      });
+    const isPlug = ({ kind, connector }: (typeof all)[number]) =>
+      isAerial(kind) || (!isTransmitter(kind) && connector.family.startsWith('camera'));
+    return all.filter(isPlug).flatMap((plug): [string, Mate][] => {
+      const socket = all.find(
+        (one) =>
+          !isPlug(one) &&
+          one.connector.family === plug.connector.family &&
+          !taken.has(`${one.slot}.${one.connector.id}`),
+      );
+      if (!socket) return [];
+      taken.add(`${socket.slot}.${socket.connector.id}`);
+      const [a, b] = isAerial(plug.kind) ? [socket, plug] : [plug, socket];
+      const name = isAerial(plug.kind) ? plug.slot.replace(/^ANT/, 'ANTJ') : `${plug.slot}J`;
+      return [
+        [
+          name,
+          {
+            a: { slot: a.slot, connector: a.connector.id },
+            b: { slot: b.slot, connector: b.connector.id },
+            shift: 0,
+            mirrored: false,
+            glued: false,
+          },
+        ],
+      ];
+    });
   }
 }
 

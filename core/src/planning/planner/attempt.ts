@@ -22,7 +22,7 @@ import { assemble } from '../../facts/assembly/assembly';
 import type { OnProgress, Planned, PlannedWish, PlanRequest } from './request';
 import type { Option } from './ways';
 import type { WiringInput } from './wiringVariables';
-import { dropName, joinName, optionName } from './wiringVariables';
+import { dropName, joinName, optionName, usedName } from './wiringVariables';
 import type { PowerPath } from './fixedJoins';
 import { lookUp } from '../../facts/terms/lookUp';
 
@@ -60,6 +60,7 @@ export function attempt(request: PlanRequest, solve: Solve, onProgress: OnProgre
   if (counted(prepared.input.assembly)) return { is: 'impossible' };
   const cuts: Constraint[] = [];
   let first: Finding | null = null;
+  const seen = new Set<string>();
   for (let round = 0; round <= maxCuts; round++) {
     onProgress(0.1 + round / (maxCuts * 2), round === 0 ? 'weighing the ways' : 'looking for the next best');
     const solved = solveInOrder(prepared, cuts, solve, onProgress);
@@ -75,7 +76,10 @@ export function attempt(request: PlanRequest, solve: Solve, onProgress: OnProgre
       if (fixed) return { is: 'refused', finding: fixed };
     }
     first ??= objecting;
-    cuts.push(forbid(prepared, solved.values, objecting));
+    cuts.push(
+      (seen.has(objecting.key) ? withoutPart(prepared, objecting) : null) ?? forbid(prepared, solved.values, objecting),
+    );
+    seen.add(objecting.key);
   }
   return { is: 'gave up', why: `${cuts.length} wirings were found and a rule refuses each, first: ${first?.message}` };
 }
@@ -212,6 +216,22 @@ function forbid({ options, needs }: Prepared, values: Readonly<Record<string, nu
     .map(({ own, ref }) => joinName(own, ref));
   const chosen = [...new Set(names)];
   return { terms: chosen.map((name) => [name, 1]), is: '<=', value: chosen.length - 1 };
+}
+
+/**
+ * Never this part: what is said again after other choices around it, of a terminal that no wire can be put on, is said
+ * of the part and what it is mated with. Null when that is not so.
+ */
+function withoutPart({ needs, options, input }: Prepared, { at }: Finding): Constraint | null {
+  const [slot] = at.map((ref) => ref.slice(0, ref.indexOf('.')));
+  const offered = new Set([
+    ...input.path.joins.flatMap(({ own, to }) => [own, to]),
+    ...needs.flatMap(({ own, pads }) => [own, ...pads.map(({ ref }) => ref)]),
+    ...options.flatMap(({ signals }) => signals.flatMap(({ own, pads }) => [own, ...pads])),
+  ]);
+  const isFed = needs.some((need) => need.slot === slot);
+  if (!slot || !isFed || at.some((ref) => offered.has(ref))) return null;
+  return { terms: [[usedName(slot), 1]], is: '<=', value: 0 };
 }
 
 /** True when the model has a wiring: every part in its place and every must met, whatever becomes of other wishes. */

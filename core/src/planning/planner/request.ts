@@ -18,6 +18,8 @@ export interface PlanRequest {
   keep?: Build;
   /** What really exists, where `keep` goes beyond it: work is counted from here. */
   built?: Build;
+  /** Models of which a part lies in the Stores, free to be taken; not known without it. */
+  inStores?: ReadonlySet<string>;
   /** Parts of `keep` that stay in, out of use, and are not among the slots. */
   dormant?: readonly Slot[];
 }

@@ -48,6 +48,7 @@ export function PlannerPage() {
       cells,
       keep: wiresBegun(asBuilt.build, plan.target),
       built: asBuilt.build,
+      ...(rivals.inStores ? { inStores: rivals.inStores } : {}),
     });
   const take = (made: Planned) =>
     change.mutate(

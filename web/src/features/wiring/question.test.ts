@@ -140,7 +140,7 @@ describe('choices', () => {
         },
       ).pinned,
     ).toEqual([{ what: 'colour', of: 'x', value: 'grey' }]);
-    const more = withWayOut({ do: 'add', slot: 'REG', model: 'one', revision: 1, loss: 2, message }, first);
+    const more = withWayOut({ do: 'add', slots: ['REG'], model: 'one', revision: 1, loss: 2, message }, first);
     expect(more.slots.REG).toEqual({ model: 'one', revision: 1, part: null, pose: null });
     const less = withWayOut({ do: 'leave out', parts: ['GPS'], loss: 6, message }, first);
     expect([Object.keys(less.slots).includes('GPS'), wish(less, 'positioning GPS'), less.dormant]).toEqual([
