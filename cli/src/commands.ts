@@ -6,6 +6,7 @@ import {
   compareDump,
   conversion,
   judge,
+  leftUnwired,
   motorChangeWords,
   netlist,
   planWiring,
@@ -62,11 +63,17 @@ export async function planFile({ name, plan }: BuildFile, catalogue: Catalogue, 
   const wires = wireRows(result.target, result.links).map(
     ({ wire, from, to, awg, colour }) => `  ${wire}: ${from} to ${to}, ${awg} AWG ${colour}`,
   );
+  const unwired = leftUnwired(assemble(result.target, catalogue)).map(
+    (slot) => `${slot}: no wish asks for it, left without a wire`,
+  );
   const file = buildFileOf(name, { ...plan, target: result.target, links: result.links, wishes });
   return {
-    text: [...served, ...wires, ...result.findings.map(({ severity, message }) => `${severity}  ${message}`)].join(
-      '\n',
-    ),
+    text: [
+      ...served,
+      ...unwired,
+      ...wires,
+      ...result.findings.map(({ severity, message }) => `${severity}  ${message}`),
+    ].join('\n'),
     data: file,
     found: result.findings.length > 0 || result.wishes.some(({ way }) => way === null),
   };

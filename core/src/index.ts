@@ -175,6 +175,7 @@ export { planWiring } from './planning/planner/planWiring';
 export { bodyByHand, padByHand } from './planning/planner/handPin';
 export type { WayOut } from './planning/planner/wayOut';
 export { withWayOut } from './planning/planner/wayOut';
+export { leftUnwired } from './planning/planner/leftUnwired';
 export { waysOut } from './planning/planner/waysOut';
 export { lying, placeOf, pointOf } from './physics/geometry/place';
 export { possibleWishes, wishesFor } from './planning/planner/wishesFor';

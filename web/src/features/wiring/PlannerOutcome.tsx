@@ -1,7 +1,7 @@
 /** What the planner found: what it costs, what changes beside what is built, other ports, ways out of a clash. */
 import { useBench } from '../../bench/provider/useBench';
 import type { Assembly, Alternative, Conversion, Planned } from '@junctor/core';
-import { crimpWords, alignmentWords, penaltyWords, motorChangeWords } from '@junctor/core';
+import { assemble, leftUnwired, crimpWords, alignmentWords, penaltyWords, motorChangeWords } from '@junctor/core';
 import styled from 'styled-components';
 import { Fact } from '../../ui/Frame';
 import { KeyCap } from '../../ui/Plate';
@@ -94,7 +94,11 @@ export function Outcome({
   why: string;
   more: { wish: string; list: readonly Alternative[] } | null;
 }) {
-  const { asBuilt } = useBench().state;
+  const {
+    catalogue,
+    state: { asBuilt },
+  } = useBench();
+  const unwired = leftUnwired(assemble(planned.target, catalogue)).filter((slot) => !made.dormant.includes(slot));
   if (more) {
     return (
       <List aria-label="Other ports">
@@ -139,6 +143,12 @@ export function Outcome({
         <li>
           <span aria-hidden>●</span>
           <span>No rule objects</span>
+        </li>
+      )}
+      {unwired.length > 0 && (
+        <li>
+          <span aria-hidden>▲</span>
+          <span>No wish asks for {unwired.join(', ')}: left without a wire</span>
         </li>
       )}
       {changeLines(planned, made, asBuilt).map((line) => (
