@@ -26,10 +26,10 @@ function judgeSlot(view: RuleView, slot: Slot): Finding[] {
   const said = (severity: Finding['severity'], message: string) => [
     finding(view, { rule: name, severity, net, at: [ref], message }),
   ];
-  const wants = `${spoken(view, ref)} wants ${(wanted * micro).toFixed(0)} uF on the pack's rail`;
+  const wants = `${spoken(view, ref)} wants ${(wanted * micro).toFixed(0)} µF on the pack’s rail`;
   // One that is wired wrongly is another rule's.
   if (farads === 0) return anyWired(view) ? [] : said('stop', `${wants}; there is none.`);
-  return farads < wanted * (1 - 1e-9) ? said('warn', `${wants}; there are ${(farads * micro).toFixed(0)} uF.`) : [];
+  return farads < wanted * (1 - 1e-9) ? said('warn', `${wants}; there are ${(farads * micro).toFixed(0)} µF.`) : [];
 }
 
 function anyWired(view: RuleView): boolean {

@@ -34,7 +34,7 @@ function judgeSlot(view: RuleView, slot: string): Finding[] {
     if (sources.length === 0 || sources.some(({ from }) => from === 'battery')) return [];
     return said(
       0,
-      `${slot} is on ${sources[0]!.slot} ${sources[0]!.from}, behind a regulator: the pack's rail has none of it.`,
+      `${slot} is on ${sources[0]!.slot} ${sources[0]!.from}, behind a regulator: the pack’s rail has none of it.`,
     );
   });
 }

@@ -15,7 +15,8 @@ describe('touching', () => {
   it('is wiring: a ball between plus and minus kills, one between supply and pad as well', () => {
     expect(touch('FC.VB', 'FC.G')).toContain('kill polarity');
     expect(touch('FC.VB', 'X.V')).toContain('kill battery on logic');
-    expect(touch('FC.VB', 'FC.G')).toContain('stop touching');
+    expect(touch('FC.VB', 'FC.G')).toContain('kill touching');
+    expect(touch('FC.VB', 'X.V')).toContain('stop touching');
   });
 
   it('is named where it joins little, and is nothing on one net', () => {

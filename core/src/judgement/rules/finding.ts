@@ -11,6 +11,8 @@ import { terminalUnder } from '../../facts/wiring/terminalUnder';
 import type { Drive, NetSource } from './sources';
 import { drivesOf, sourcesOf } from './sources';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { terminalWords } from '../../facts/assembly/padWords';
+import { capital } from '../../facts/terms/capital';
 import { lookUp } from '../../facts/terms/lookUp';
 
 /** kill destroys hardware; stop does not work or is unsafe; warn works badly. */
@@ -112,7 +114,7 @@ export function finding(
     severity,
     at,
     wires: touching.length > 0 ? touching : net.wires,
-    message,
+    message: capital(message),
   };
 }
 
@@ -149,10 +151,9 @@ export function pinOf(view: RuleView, slot: Slot, port: PortId, pin: PortPin): T
   return terminal ? terminalRef(slot, terminal.id) : null;
 }
 
-/** Slot and printed label, as a technician says it: `FC pad G`. */
+/** A terminal as the steps call it: `FC R2`, `FC G by R2`. */
 export function spoken(view: RuleView, ref: TerminalRef): string {
-  const { slot } = splitRef(ref);
-  return `${slot} ${view.terminal(ref).printed}`;
+  return terminalWords(ref, view.assembly);
 }
 
 /** The supply terminals of a part that something feeds. */

@@ -43,7 +43,7 @@ function judgeMotor(view: RuleView, slot: Slot, leads: readonly Lead[]): Finding
   if (astray)
     return found(
       [astray.ref, astray.pads[0]!.ref],
-      `A lead of ${slot} is on another motor's channel: ${spoken(view, astray.pads[0]!.ref)}.`,
+      `A lead of ${slot} is on another motor’s channel: ${spoken(view, astray.pads[0]!.ref)}.`,
     );
   const padOf = ({ pads }: Lead) => pads.find(({ channel }) => channel === home)!.ref;
   const twice = leads.find((lead, index) =>

@@ -23,7 +23,7 @@ export const notSwitchedOn: Rule = {
       return before.length === 0
         ? []
         : said(
-            `${words} comes only when the controller's software switches it: ${before.join(', ')} must live before.`,
+            `${words} comes only once the controller’s software switches it on: ${before.join(', ')} must live before that, on a rail that is always on.`,
           );
     }),
 };

@@ -21,7 +21,10 @@ export const plugForced: Rule = {
       if (!message) return [];
       const at = [a, b].flatMap((side) => pinsOf(view, side))[0];
       if (!at) return [];
-      return [finding(view, { rule: name, severity: 'stop', net: view.nets.netOf(at)!, at: [at], message })];
+      const socket = [a, b].find((side) => 'slot' in side)!;
+      const where = 'slot' in socket ? `${socket.slot} ${socket.connector}` : '';
+      const said = `On ${where} ${message} Take one that fits.`;
+      return [finding(view, { rule: name, severity: 'stop', net: view.nets.netOf(at)!, at: [at], message: said })];
     }),
 };
 
@@ -30,10 +33,10 @@ type Shape = Pick<Housing, 'family' | 'pitchMm' | 'key'>;
 /** Why two housings do not belong together, or null. */
 function unlike(first: Shape, second: Shape): string | null {
   if (Math.abs(first.pitchMm - second.pitchMm) >= 0.05)
-    return `A housing of ${first.pitchMm} mm pitch is put to one of ${second.pitchMm} mm.`;
-  if (first.family !== second.family) return `A ${first.family} is put to a ${second.family}.`;
+    return `a housing of ${first.pitchMm} mm pitch is put to one of ${second.pitchMm} mm.`;
+  if (first.family !== second.family) return `a ${first.family} is put to a ${second.family}.`;
   // Two plugs or two sockets screw together and join nothing; other keys are the same on both sides.
-  return first.key === second.key && sexed.has(first.key) ? `A ${first.family} ${first.key} is put to another.` : null;
+  return first.key === second.key && sexed.has(first.key) ? `a ${first.family} ${first.key} is put to another.` : null;
 }
 
 const sexed: ReadonlySet<string> = new Set(['plug', 'socket']);

@@ -34,7 +34,7 @@ export const powerGround: Rule = {
       const reaches = (nets: Netlist) => grounds.some((ref) => nets.netOf(ref) === nets.netOf(leads.minus));
       if (!fed || !reaches(view.nets) || reaches(thick)) return [];
       const at = grounds.find((ref) => view.terminal(ref).thickestAwg <= thinnestAwg) ?? grounds[0]!;
-      const message = `The power ground of ${slot} is open at ${spoken(view, at)} and a thin lead still grounds it: the motors' current would take that lead.`;
+      const message = `The power ground of ${slot} is open at ${spoken(view, at)} and a thin lead still grounds it: the motors’ current would take that lead.`;
       return [finding(view, { rule: name, severity: 'kill', net: view.nets.netOf(at)!, at: [at], message })];
     });
   },
