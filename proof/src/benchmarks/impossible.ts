@@ -8,7 +8,7 @@ import { loadSolver } from '@junctor/solver/node';
 import { generate } from '../generators/generate';
 import { impossible, kindsOfImpossible } from '../generators/impossible';
 import { catalogue } from '../trials/ruleTrial';
-import { isMinimal } from '../oracles/minimalClash';
+import { isMinimal } from './minimalClash';
 import { truth } from '../oracles/truth';
 import type { Measurement } from './measurement';
 import { atMost, none } from './measurement';

@@ -8,7 +8,7 @@ import { catalogue } from '../trials/ruleTrial';
 import { truth } from '../oracles/truth';
 import type { Generated } from '../generators/generate';
 import { freeGrounds, groundLost } from '../oracles/groundLost';
-import { isMinimal } from '../oracles/minimalClash';
+import { isMinimal } from './minimalClash';
 import { bestByTrying } from '../oracles/bestByTrying';
 import { generate } from '../generators/generate';
 import { loadSolver } from '@junctor/solver/node';
