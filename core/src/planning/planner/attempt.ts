@@ -14,6 +14,7 @@ import type { SoftPenalty, SoftPenalties } from './softPenalties';
 import type { Need } from './needs';
 import { needsOf } from './needs';
 import { optionsFor } from './options';
+import { railsAlone } from './railsAlone';
 import { straightened } from './straightened';
 import { powerPath } from './powerPath';
 import type { Constraint, Solve, Terms } from '../../facts/terms/solver';
@@ -57,7 +58,7 @@ type Attempt = Planned | { is: 'impossible' } | { is: 'refused'; finding: Findin
 /** The best wiring that the rules let pass. */
 export function attempt(request: PlanRequest, solve: Solve, onProgress: OnProgress = () => undefined): Attempt {
   const prepared = prepare(request);
-  if (counted(prepared.input.assembly)) return { is: 'impossible' };
+  if (counted(prepared.input.assembly) || starves(prepared.input, solve)) return { is: 'impossible' };
   const cuts: Constraint[] = [];
   let first: Finding | null = null;
   const seen = new Set<string>();
@@ -234,8 +235,14 @@ function withoutPart({ needs, options, input }: Prepared, { at }: Finding): Cons
   return { terms: [[usedName(slot), 1]], is: '<=', value: 0 };
 }
 
+/** True when the rails alone, whatever becomes of pads, cannot feed what must be fed. */
+function starves(input: WiringInput, solve: Solve): boolean {
+  return solve(withAim(wiringModel(railsAlone(input)), [], [])).is === 'impossible';
+}
+
 /** True when the model has a wiring: every part in its place and every must met, whatever becomes of other wishes. */
 export function feasible(request: PlanRequest, solve: Solve): boolean {
   const { input } = prepare(request);
-  return !counted(input.assembly) && solve(withAim(wiringModel(input), [], [])).is === 'optimal';
+  if (counted(input.assembly) || starves(input, solve)) return false;
+  return solve(withAim(wiringModel(input), [], [])).is === 'optimal';
 }

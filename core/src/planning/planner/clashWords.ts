@@ -38,7 +38,8 @@ function unfed({ needs, input }: Prepared, wanted: ReadonlySet<Slot>): string | 
   return `${without.slot}: nothing here gives the ${without.is} that ${without.own} takes${range}`;
 }
 
-function wishesWords(musts: readonly string[], { options }: Prepared): string {
+function wishesWords(musts: readonly string[], prepared: Prepared): string {
+  const { options } = prepared;
   const ports = new Set(
     options
       .filter(({ wish }) => musts.includes(wish))
@@ -47,6 +48,8 @@ function wishesWords(musts: readonly string[], { options }: Prepared): string {
       ),
   );
   if (musts.length === 1) return `${musts[0]} cannot be met with these parts`;
+  if (ports.size >= musts.length)
+    return `${musts.join(', ')} cannot all be met: ${overdrawn(prepared) ?? 'there are ports, and the pads or the supplies do not suffice'}`;
   const count = ports.size === 1 ? 'one port' : `${ports.size} ports`;
   return `${musts.join(', ')} cannot all be met: ${count} for them${ports.size <= 4 && ports.size > 0 ? ` (${[...ports].join(', ')})` : ''}`;
 }

@@ -57,9 +57,12 @@ export function railLimits(
   for (const [rail, users] of drawn) {
     const { element, own } = regulatorNamed(assembly, rail);
     const most = users.reduce((sum, { peak }) => sum + peak, own.peak);
-    add(
+    const within = (drawn: Terms, limitA: number) => {
+      add(drawn, '<=', limitA);
+      for (const cover of covers(drawn, limitA)) add(cover.terms, '<=', cover.count);
+    };
+    within(
       users.map(({ name, typical }) => [name, typical]),
-      '<=',
       element.limitA - own.typical,
     );
     const typicalPlan = Math.min(element.limitA * planShare, element.stillAirA);
@@ -69,9 +72,8 @@ export function railLimits(
       typicalPlan - own.typical,
     );
     if (own.flight)
-      add(
+      within(
         users.map(({ name, peak }) => [name, peak]),
-        '<=',
         element.limitA - own.peak,
       );
     else {
@@ -89,6 +91,19 @@ export function railLimits(
     }
   }
   return [...drawn.keys()];
+}
+
+/**
+ * How many of those that draw as much or more there is room for. It follows from the limit for whole parts; said, it
+ * spares the solver every order in which parts that are alike could be left over (cover inequalities).
+ */
+function covers(drawn: Terms, limitA: number): { terms: Terms; count: number }[] {
+  const amounts = [...new Set(drawn.map(([, amps]) => amps))].filter((amps) => amps > 0);
+  return amounts.flatMap((least) => {
+    const greater = drawn.filter(([, amps]) => amps >= least);
+    const count = Math.max(0, Math.floor(limitA / least + 1e-9));
+    return greater.length > count ? [{ terms: greater.map(([name]) => [name, 1] as const), count }] : [];
+  });
 }
 
 function regulatorNamed(assembly: Assembly, rail: string) {

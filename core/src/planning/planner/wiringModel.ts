@@ -86,7 +86,7 @@ export function wiringModel(input: WiringInput): WiringModel {
   for (const one of options)
     for (const slot of new Set([wishes.find(({ id }) => id === one.wish)!.of, ...one.parts]))
       wished.set(slot, [...(wished.get(slot) ?? []), one]);
-  const variable = (slot: Slot) => !alwaysWired(input.assembly.model(slot)!);
+  const variable = (slot: Slot) => !input.roomyFor?.has(slot) && !alwaysWired(input.assembly.model(slot)!);
   const slots = new Set([...wished.keys(), ...needs.map(({ slot }) => slot)]);
   for (const slot of slots) {
     const users = wished.get(slot) ?? [];
@@ -173,7 +173,7 @@ export function wiringModel(input: WiringInput): WiringModel {
     for (const ref of [own, pad]) onPad.set(ref, [...(onPad.get(ref) ?? []), name]);
   const doubled: TerminalRef[] = [];
   for (const [ref, names] of onPad) {
-    const { holds } = input.assembly.terminal(ref)!;
+    const holds = input.roomyFor ? Infinity : input.assembly.terminal(ref)!.holds;
     const taken = fixed.get(ref) ?? 0;
     if (names.length + taken > holds)
       add(

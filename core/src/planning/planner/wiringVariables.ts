@@ -16,6 +16,8 @@ export interface WiringInput {
   wishes: readonly Wish[];
   options: readonly Option[];
   pinned: readonly Pinned[];
+  /** Given where pads are left out of account: they hold as many wires as anybody wants, and these parts are wired. */
+  roomyFor?: ReadonlySet<Slot>;
   /** Joints that exist already, as `own>pad`: making them again costs nothing. */
   kept: ReadonlySet<string>;
 }
