@@ -85,7 +85,7 @@ test('import, export, revision', async ({ page, shop }, info) => {
   await test.step('a number measured here makes a revision of its own', async () => {
     await page.getByRole('button', { name: 'Correct REG5' }).focus();
     await page.keyboard.press('Enter');
-    await choose(page, 'Which number of REG5', '1.5');
+    await choose(page, 'What of REG5', '1.5');
     await typeInto(page, 'REG5, A at most', '1.1');
     await page.keyboard.press('Enter');
     await expect(page.getByText('revision 3 of 3')).toBeVisible();
