@@ -49,7 +49,7 @@ export function FactsTable({
           <li key={what}>
             <strong>{what}</strong>
             <span>
-              {own.map(factWords).join(', ')} <span className="quiet">{sureOf(own)}</span>
+              {own.filter(isKnown).map(factWords).join(', ')} <span className="quiet">{sureOf(own)}</span>
             </span>
             {editable ? (
               <Small type="button" onClick={() => setChosen(what)} aria-label={`Correct ${what}`}>
