@@ -2,6 +2,7 @@
  * Physical checks of a part's inside: nodes that are there, rails that are fed, capacitors that stand their rail, no
  * regulator loop.
  */
+import { isSupply } from './roles';
 import { checkOwnSupply } from './checkOwnSupply';
 import { shortBelowOhms } from './conductors';
 import type { ModelMistake } from './mistake';
@@ -76,7 +77,7 @@ function railsWithoutSource({ kind, terminals, elements }: PartModel): ModelMist
     }
   }
   const given = terminals.flatMap((terminal, index) =>
-    terminal.roles.some((role) => role.is === 'supply' && role.dir === 'gives') && !fed.has(terminal.node)
+    isSupply(terminal, 'gives') && !fed.has(terminal.node)
       ? [mistake(`terminals.${index}.node`, 'source', `${terminal.id} gives a supply that nothing feeds`)]
       : [],
   );
@@ -164,7 +165,7 @@ function across(element: Element, rail: string, grounds: ReadonlySet<string>): n
 
 /** What takes a supply has a ground to return it. */
 function groundOf({ terminals }: PartModel): ModelMistake[] {
-  const takes = terminals.findIndex(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'));
+  const takes = terminals.findIndex((terminal) => isSupply(terminal, 'takes'));
   const ground = terminals.some(({ roles }) => roles.some((role) => role.is === 'ground'));
   return takes >= 0 && !ground
     ? [mistake(`terminals.${takes}`, 'ground', 'a part that takes a supply has a ground')]

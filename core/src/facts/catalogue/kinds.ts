@@ -2,7 +2,7 @@
  * What a kind of part can do. Asked for here, so that a new kind, or a board that is several in one, follows
  * everywhere.
  */
-import type { PartKind, PartModel, Terminal } from './partModel';
+import type { PartKind, PartModel, Port, Terminal } from './partModel';
 
 /** Runs the flight software. */
 export function isController(kind: PartKind): boolean {
@@ -82,9 +82,14 @@ export function bringsVolts(model: Pick<PartModel, 'kind' | 'elements' | 'ports'
   return isBatteryLead(model.kind) || model.kind === 'pack' || isUsbSource(model);
 }
 
+/** The ports that a motor can hang on, one a channel. */
+export function channelPorts({ ports }: Pick<PartModel, 'ports'>): Port[] {
+  return ports.filter(({ kind, way }) => kind === 'motorPhase' && way === 'gives');
+}
+
 /** Has motors on its own terminals. */
-export function drivesMotors({ ports }: Pick<PartModel, 'ports'>): boolean {
-  return ports.some(({ kind, way }) => kind === 'motorPhase' && way === 'gives');
+export function drivesMotors(model: Pick<PartModel, 'ports'>): boolean {
+  return channelPorts(model).length > 0;
 }
 
 /** Makes a picture and takes none. */

@@ -4,7 +4,7 @@ import { splitRef } from '../../facts/terms/names';
 import type { SupplyTree } from '../../physics/loads/supplyTree';
 import { terminalUnder } from '../../facts/wiring/terminalUnder';
 import type { RuleView } from './finding';
-import { hasRole } from '../../facts/catalogue/roles';
+import { hasRole, isSupply } from '../../facts/catalogue/roles';
 import { lookUp } from '../../facts/terms/lookUp';
 
 interface Feed {
@@ -24,8 +24,7 @@ export function feedThrough(view: RuleView, id: WireId): Feed | null {
 function fedBy(view: RuleView, id: string): { ref: TerminalRef; shared: number } | null {
   const net = view.nets.netOfWire(id);
   if (!net || !view.sources.has(net)) return null;
-  const takes = (ref: TerminalRef) =>
-    view.terminal(ref).roles.some((role) => role.is === 'supply' && role.dir === 'takes');
+  const takes = (ref: TerminalRef) => isSupply(view.terminal(ref), 'takes');
   const wire = lookUp(view.assembly.build.wires, id)!;
   const own = wire.ends
     .map((end) => terminalUnder(view.assembly, end))

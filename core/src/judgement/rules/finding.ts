@@ -1,4 +1,5 @@
 /** What a wiring rule says, and what it is given. */
+import { isSupply } from '../../facts/catalogue/roles';
 import type { Port, PortPin, Terminal } from '../../facts/catalogue/partModel';
 import type { SupplyTree } from '../../physics/loads/supplyTree';
 import { supplyTree } from '../../physics/loads/supplyTree';
@@ -160,7 +161,7 @@ export function spoken(view: RuleView, ref: TerminalRef): string {
 export function feedsOf(view: RuleView, slot: Slot): TerminalRef[] {
   return view.assembly
     .model(slot)!
-    .terminals.filter(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'))
+    .terminals.filter((terminal) => isSupply(terminal, 'takes'))
     .map(({ id }) => terminalRef(slot, id))
     .filter((ref) => view.sources.has(view.nets.netOf(ref)!));
 }

@@ -1,4 +1,5 @@
 /** A part that is wired, but whose supply goes nowhere. */
+import { isSupply } from '../../facts/catalogue/roles';
 import { isPassive } from '../../facts/catalogue/kinds';
 import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { Rule } from './finding';
@@ -20,9 +21,7 @@ export const noSupply: Rule = {
     );
     return Object.keys(view.assembly.build.slots).flatMap((slot) => {
       const model = view.assembly.model(slot)!;
-      const takes = model.terminals.filter(({ roles }) =>
-        roles.some((role) => role.is === 'supply' && role.dir === 'takes'),
-      );
+      const takes = model.terminals.filter((terminal) => isSupply(terminal, 'takes'));
       if (!wired.has(slot) || takes.length === 0 || isPassive(model)) return [];
       const refs = takes.map(({ id }) => terminalRef(slot, id));
       if (refs.some((ref) => view.sources.has(view.nets.netOf(ref)!))) return [];

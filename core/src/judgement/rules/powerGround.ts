@@ -3,6 +3,7 @@
  * goes through that.
  */
 import { terminalRef } from '../../facts/terms/names';
+import { drivesMotors } from '../../facts/catalogue/kinds';
 import { hasRole } from '../../facts/catalogue/roles';
 import { assemble } from '../../facts/assembly/assembly';
 import { mainLeads } from '../../facts/wiring/mainLeads';
@@ -26,7 +27,7 @@ export const powerGround: Rule = {
     const thick = withoutThin(view);
     return Object.keys(view.assembly.build.slots).flatMap((slot) => {
       const model = view.assembly.model(slot)!;
-      if (!model.ports.some(({ kind, way }) => kind === 'motorPhase' && way === 'gives')) return [];
+      if (!drivesMotors(model)) return [];
       const grounds = model.terminals.filter((one) => hasRole(one, 'ground')).map(({ id }) => terminalRef(slot, id));
       const fed = feedsOf(view, slot).some((ref) =>
         view.sources.get(view.nets.netOf(ref)!)!.some(({ from }) => from === 'battery'),

@@ -1,4 +1,5 @@
 /** What feeds or pushes volts onto which net: the battery, regulators inside parts, USB, signal pins, motor phases. */
+import { isSupply } from '../../facts/catalogue/roles';
 import { throughDiodes } from '../../physics/loads/throughDiodes';
 import { isBatteryLead, isUsbSource } from '../../facts/catalogue/kinds';
 import type { SupplyTree } from '../../physics/loads/supplyTree';
@@ -39,9 +40,7 @@ export function sourcesOf(assembly: Assembly, nets: Netlist, tree: SupplyTree): 
   const fed = new Set(tree.rails.filter(({ volts }) => volts[1] > 0).map(({ id }) => id));
   for (const slot of Object.keys(assembly.build.slots)) {
     const model = assembly.model(slot)!;
-    const gives = model.terminals.find(({ roles }) =>
-      roles.some((role) => role.is === 'supply' && role.dir === 'gives'),
-    );
+    const gives = model.terminals.find((terminal) => isSupply(terminal, 'gives'));
     const given = gives?.roles.find((role) => role.is === 'supply');
     if (isBatteryLead(model.kind)) {
       const plus = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'supply'));

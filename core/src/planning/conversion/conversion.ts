@@ -3,6 +3,7 @@
  * joints to open, pads to clean, contacts to take out and insulate, ports freed and taken, outputs and board that lie
  * another way.
  */
+import { isSupply } from '../../facts/catalogue/roles';
 import type { Build, WireBody } from '../../facts/assembly/build';
 import { isAttached, landedOn } from '../../facts/assembly/build';
 import type { Change } from '../../facts/assembly/difference';
@@ -185,9 +186,7 @@ export function dormantParts(assembly: Assembly): Slot[] {
   const nets = netlist(assembly);
   return Object.keys(assembly.build.slots).filter((slot) => {
     const model = assembly.model(slot)!;
-    const takes = model.terminals.filter(({ roles }) =>
-      roles.some((role) => role.is === 'supply' && role.dir === 'takes'),
-    );
+    const takes = model.terminals.filter((terminal) => isSupply(terminal, 'takes'));
     return (
       takes.length > 0 &&
       takes.every(({ id }) => nets.netOf(`${slot}.${id}`)!.terminals.every((ref) => splitRef(ref).slot === slot))

@@ -5,7 +5,7 @@
 import { emptyBuild } from '../../facts/assembly/build';
 import { keepDormant } from '../conversion/keepDormant';
 import type { Slot, TerminalRef } from '../../facts/terms/names';
-import { packVolts } from '../../facts/terms/names';
+import { packVolts, splitRef } from '../../facts/terms/names';
 import type { Finding } from '../../judgement/rules/finding';
 import { judge } from '../../judgement/rules/judge';
 import { counted } from './counted';
@@ -207,8 +207,8 @@ function toPlan(
 
 /** These choices around the finding, together, never again. */
 function forbid({ options, needs }: Prepared, values: Readonly<Record<string, number>>, { at }: Finding): Constraint {
-  const slots = new Set<Slot>(at.map((ref) => ref.slice(0, ref.indexOf('.'))));
-  const about = (ref: TerminalRef) => slots.size === 0 || slots.has(ref.slice(0, ref.indexOf('.')));
+  const slots = new Set<Slot>(at.map((ref) => splitRef(ref).slot));
+  const about = (ref: TerminalRef) => slots.size === 0 || slots.has(splitRef(ref).slot);
   const names = [
     ...needs.flatMap(({ own, pads }) => pads.map(({ ref }) => ({ own, ref }))),
     ...options.flatMap(({ signals }) => signals.flatMap(({ own, pads }) => pads.map((ref) => ({ own, ref })))),
@@ -224,7 +224,7 @@ function forbid({ options, needs }: Prepared, values: Readonly<Record<string, nu
  * of the part and what it is mated with. Null when that is not so.
  */
 function withoutPart({ needs, options, input }: Prepared, { at }: Finding): Constraint | null {
-  const [slot] = at.map((ref) => ref.slice(0, ref.indexOf('.')));
+  const [slot] = at.map((ref) => splitRef(ref).slot);
   const offered = new Set([
     ...input.path.joins.flatMap(({ own, to }) => [own, to]),
     ...needs.flatMap(({ own, pads }) => [own, ...pads.map(({ ref }) => ref)]),

@@ -1,6 +1,14 @@
 /** What could be changed about a request that cannot be met: less, otherwise, another part, one more, another pack. */
 import type { Catalogue } from '../../facts/catalogue/catalogue';
-import { isAerial, isBatteryLead, isController, isEsc, isMotor, isTransmitter } from '../../facts/catalogue/kinds';
+import {
+  channelPorts,
+  isAerial,
+  isBatteryLead,
+  isController,
+  isEsc,
+  isMotor,
+  isTransmitter,
+} from '../../facts/catalogue/kinds';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Wish } from '../../facts/plan/wish';
 import { lookUp } from '../../facts/terms/lookUp';
@@ -67,9 +75,8 @@ export function leaving({ built }: PlanRequest, parts: readonly Slot[]): WayOut 
 export function partsOfOne({ slots, catalogue }: PlanRequest, slot: Slot): Slot[] {
   const model = (one: Slot) => catalogue.model(lookUp(slots, one)!);
   const number = /\d+$/.exec(slot)?.[0];
-  const drives = ({ ports }: PartModel) => ports.filter(({ kind, way }) => kind === 'motorPhase' && way === 'gives');
   const partner = (one: Slot, other: Slot) => isMotor(model(one).kind) && isSingleEsc(model(other));
-  const isSingleEsc = (one: PartModel) => isEsc(one.kind) && drives(one).length === 1;
+  const isSingleEsc = (one: PartModel) => isEsc(one.kind) && channelPorts(one).length === 1;
   const together = Object.keys(slots).find(
     (other) => /\d+$/.exec(other)?.[0] === number && (partner(slot, other) || partner(other, slot)),
   );

@@ -1,5 +1,6 @@
 /** The channels that motors are soldered to. */
 import type { Assembly } from '../../facts/assembly/assembly';
+import { channelPorts } from '../../facts/catalogue/kinds';
 import type { Slot } from '../../facts/terms/names';
 import type { Channel } from './fixedJoins';
 
@@ -9,9 +10,7 @@ export function channelsOf(assembly: Assembly): Channel[] {
   return Object.keys(assembly.build.slots)
     .sort((a, b) => number(a) - number(b))
     .flatMap((slot) =>
-      assembly
-        .model(slot)!
-        .ports.filter(({ kind, way }) => kind === 'motorPhase' && way === 'gives')
+      channelPorts(assembly.model(slot)!)
         .map((port) => ({ slot, port: port.id, index: port.index ?? 1 }))
         .sort((a, b) => a.index - b.index),
     );

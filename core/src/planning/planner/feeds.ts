@@ -123,6 +123,6 @@ export function drawOf(model: PartModel, volts: number): { typical: number; peak
       },
       { typical: 0, peak: 0 },
     );
-  const own = model.terminals.find(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'));
+  const own = model.terminals.find((terminal) => isSupply(terminal, 'takes'));
   return own ? onNode(own.node, []) : { typical: 0, peak: 0 };
 }

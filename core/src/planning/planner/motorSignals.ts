@@ -2,7 +2,7 @@
 import type { PortKind, Terminal } from '../../facts/catalogue/partModel';
 import type { Slot } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
-import { hasRole } from '../../facts/catalogue/roles';
+import { hasRole, isSupply } from '../../facts/catalogue/roles';
 import type { Assembly } from '../../facts/assembly/assembly';
 import type { Join, FixedLink, Channel } from './fixedJoins';
 import { pinsOf } from './fixedJoins';
@@ -101,7 +101,7 @@ function alongInPlug(
   }
   const supply = own.pins.map((pin) => esc.terminals.find(({ id }) => id === pin)!);
   const first = (is: 'supply' | 'ground') => supply.find((terminal) => hasRole(terminal, is));
-  const takes = terminals.find(({ roles }) => roles.some((role) => role.is === 'supply' && role.dir === 'takes'));
+  const takes = terminals.find((terminal) => isSupply(terminal, 'takes'));
   const ground = terminals.find((terminal) => hasRole(terminal, 'ground') && terminal.form !== 'shell');
   const link = `controller and ${slot}`;
   if (!fed.has(controller) && first('supply') && takes)

@@ -156,9 +156,12 @@ export function withFact(model: PartModel, pointer: string, value: Value | null,
     [next],
   );
   const holder = path.at(-1)!;
+  const { [pointer]: _, ...others } = model.knownFrom;
   if (value === null) {
     delete holder[last];
     if (Object.keys(holder).length === 0) delete path.at(-2)?.[names.at(-1)!];
   } else holder[last] = value === 'yes' ? true : value;
-  return { ...next, revision: model.revision + 1, knownFrom: { ...model.knownFrom, [pointer]: sure } };
+  // Of what is not known nothing can be sure.
+  const knownFrom = value === null ? others : { ...others, [pointer]: sure };
+  return { ...next, revision: model.revision + 1, knownFrom };
 }

@@ -100,6 +100,8 @@ describe('what is known of a model', () => {
     expect(banded.ports[0]).toEqual({ id: 'ANT', kind: 'aerial', radio: { bandMHz: [5650, 5950] } });
     expect(sheetFacts(banded).map(factWords)).toContain('5650 to 5950 MHz');
     expect(withFact(banded, '/ports/0/radio/bandMHz', null, 'sheet').ports[0]).toEqual({ id: 'ANT', kind: 'aerial' });
+    expect(banded.knownFrom['/ports/0/radio/bandMHz']).toBe('sheet');
+    expect(withFact(banded, '/ports/0/radio/bandMHz', null, 'sheet').knownFrom).toEqual(model.knownFrom);
     const wants = withFact(model, '/wantsCapacitor/farads', 0.00047, 'sheet');
     expect(wants.wantsCapacitor).toEqual({ farads: 0.00047 });
     expect(withFact(wants, '/wantsCapacitor/farads', null, 'sheet').wantsCapacitor).toBeUndefined();
