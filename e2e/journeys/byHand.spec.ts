@@ -5,7 +5,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { Plan } from '@junctor/core';
 import { landedOn } from '@junctor/core';
-import { jobNamed, press, readable, sentence, signIn, takeUp, under } from '../support/bench';
+import { answer, jobNamed, press, readable, sentence, signIn, takeUp, under } from '../support/bench';
 import { newQuad } from '../support/forms';
 import { expect, test } from '../support/shop';
 
@@ -49,10 +49,11 @@ test('a pad and a colour chosen by hand stay so when the planner runs', async ({
   });
 
   await test.step('the planner says what is held, keeps it, and lets the other wire follow', async () => {
-    await press(page, 'Escape');
-    await press(page, 'm');
+    await answer(page, 'Escape');
+    await answer(page, 'm');
     await press(page, '4');
     const wishes = page.getByRole('list', { name: 'Wishes' });
+    await expect(wishes).toBeVisible();
     await press(page, 'ArrowUp');
     await expect(wishes).toContainText('RX TX on FC RX3 by hand');
     await expect(wishes).toContainText('wire from RX TX: grey by hand');

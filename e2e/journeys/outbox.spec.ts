@@ -29,6 +29,7 @@ test('a refused record is said on every screen with its reason, kept, and holds 
   await page.reload();
   await expect(alarm(page)).toContainText('The part has gone');
   await press(page, 'Home');
+  await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
   await expect(alarm(page)).toContainText('The part has gone');
   await alarm(page).getByRole('link').focus();
   await page.keyboard.press('Enter');

@@ -3,7 +3,7 @@
  * powered solve says whether it works again.
  */
 import type { Plan } from '@junctor/core';
-import { applyPlanChanges, judge, remediesFor, assemble } from '@junctor/core';
+import { applyPlanChanges, judge, remediesFor, assemble, wrongNames } from '@junctor/core';
 import type { GoodBuild } from './ruleTrial';
 import { catalogue } from './ruleTrial';
 import type { Mutant } from '../generators/mutate';
@@ -17,7 +17,7 @@ interface Mended {
   message: string;
   /** What the key says; null: the program knows no remedy. */
   remedy: string | null;
-  /** The finding is gone and nothing graver has come, judged anew. */
+  /** The finding is gone, nothing graver has come, and the plan names nothing that is not there: judged anew. */
   gone: boolean;
   /** What the powered solve says afterwards; null while other findings are left. */
   then: Outcome | null;
@@ -50,7 +50,8 @@ export function mended(good: GoodBuild, every: number): Mended[] {
       const made = first && applyPlanChanges(plan, first.changes);
       if (!first || !made?.ok) return [{ mutant, message: found.message, remedy: null, gone: false, then: null }];
       const after = grave(made.plan);
-      const gone = !after.some(({ key }) => key === found.key || !before.some((finding) => finding.key === key));
+      const worse = after.some(({ key }) => key === found.key || !before.some((finding) => finding.key === key));
+      const gone = !worse && wrongNames(made.plan, catalogue).length <= wrongNames(plan, catalogue).length;
       const then =
         after.length === 0 ? truth({ build: made.plan.target, catalogue, links, cells: mutant.cells }, build) : null;
       return [{ mutant, message: found.message, remedy: first.message, gone, then }];

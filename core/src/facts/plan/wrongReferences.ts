@@ -72,15 +72,15 @@ function wrongMates({ build, connector }: Assembly): WrongName[] {
   });
 }
 
-function ofLinks({ links }: Pick<PlanDraft, 'links'>, { build, model }: Assembly): WrongName[] {
-  return links.flatMap(({ ends, wires }, index) => [
-    ...ends.flatMap(({ slot, port }) =>
+/** A purpose keeps the names of its wires that are taken out: one that is put back has its purpose again. */
+function ofLinks({ links }: Pick<PlanDraft, 'links'>, { model }: Assembly): WrongName[] {
+  return links.flatMap(({ ends }, index) =>
+    ends.flatMap(({ slot, port }) =>
       missing(
         `links.${index}`,
         `${slot}/${port}`,
         model(slot)?.ports.some(({ id }) => id === port),
       ),
     ),
-    ...wires.flatMap((wire) => missing(`links.${index}`, `wire ${wire}`, lookUp(build.wires, wire))),
-  ]);
+  );
 }

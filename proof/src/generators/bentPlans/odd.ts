@@ -75,6 +75,15 @@ export const oddPlans: readonly Bent[] = [
     })),
   },
   {
+    what: 'every wire of a purpose taken out',
+
+    bend: (draft, pick) => {
+      const { wires: gone } = pick(draft.links.filter(({ wires }) => wires.length > 0));
+      const left = Object.entries(draft.target.wires).filter(([id]) => !gone.includes(id));
+      return { ...draft, target: { ...draft.target, wires: Object.fromEntries(left) } };
+    },
+  },
+  {
     what: 'no battery lead',
     parts: true,
 

@@ -66,17 +66,6 @@ export const refusedPlans: readonly Bent[] = [
     }),
   },
   {
-    what: 'a link by a wire that is not there',
-
-    bend: (draft, pick) => {
-      const link = pick(draft.links);
-      return {
-        ...draft,
-        links: draft.links.map((one) => (one === link ? { ...one, wires: [...one.wires, 'NOWIRE'] } : one)),
-      };
-    },
-  },
-  {
     what: 'a wish of a part that is not there',
 
     bend: (draft) => ({
