@@ -27,6 +27,7 @@ test('a refused record is said on every screen with its reason, kept, and holds 
   await answer(page, 'Enter');
   await expect(page.locator('header').getByRole('status')).toContainText('saved');
   await page.reload();
+  await expect(sentence(page)).toBeVisible();
   await expect(alarm(page)).toContainText('The part has gone');
   await press(page, 'Home');
   await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
