@@ -3,9 +3,11 @@
  * with capacitors stepped through time. It shares nothing with the core's circuits and knows of no plan and no log.
  * Source of the charging law: i = C dv/dt, implicit Euler on a grid that grows by 15 %. Units: V, A, ohm, F, s.
  */
-import type { Build, Catalogue, Length, Meter, TerminalRef } from '@junctor/core';
+import type { Build, Catalogue, Length, Meter, MeterSource, TerminalRef } from '@junctor/core';
 import { Matrix, solve } from 'ml-matrix';
 import { conductors } from './dcSolve';
+import type { Branch, Broken, Spread } from './insides';
+import { asPrinted, insidesOf } from './insides';
 
 /** A place where metal touches metal that should not. */
 export interface Bridge {
@@ -19,16 +21,10 @@ interface Aircraft {
   catalogue: Catalogue;
   meter: Meter;
   bridges?: readonly Bridge[];
-  spread?: number;
+  broken?: readonly Broken[];
+  spread?: Spread;
 }
 
-type Kind =
-  | { is: 'resistor'; ohms: number }
-  | { is: 'capacitor'; farads: number; esrOhms: number }
-  | { is: 'diode'; saturationA: number; slopeV: number; seriesOhms: number };
-type Branch = { a: string; b: string; id: string } & Kind;
-
-const slopeV = 0.0457;
 const firstStepS = 2e-5;
 const growth = 1.15;
 const watchS = 25;
@@ -42,14 +38,13 @@ export class TrueMeter {
   private readonly catalogue: Catalogue;
   private readonly meter: Meter;
 
-  /** @param spread Factor on every capacitor, 1 as printed. */
-  constructor({ build, catalogue, meter, bridges = [], spread = 1 }: Aircraft) {
+  constructor({ build, catalogue, meter, bridges = [], broken = [], spread = asPrinted }: Aircraft) {
     this.build = build;
     this.catalogue = catalogue;
     this.meter = meter;
     this.point = conductors(build, catalogue);
     this.branches = [
-      ...Object.entries(build.slots).flatMap(([slot, fitted]) => this.inside(slot, fitted, spread)),
+      ...insidesOf({ build, catalogue, point: this.point, broken, spread }),
       ...[...bridges, ...build.contacts].map(({ a, b, ohms }, index): Branch => ({
         id: `bridge ${index}`,
         a: this.at(a),
@@ -77,7 +72,7 @@ export class TrueMeter {
     const at = (ohms: number) =>
       seriesOhms === null ? this.meter.limitA * ohms : (limitV * ohms) / (seriesOhms + ohms);
     const [beepV, stopV] = [at(beepBelowOhms), at(stopsAboveOhms)];
-    const probes = { from, to };
+    const probes: Probes = { from, to, source: this.meter };
     const settledV = this.voltsOf(own, probes, Infinity).get(to) ?? 0;
     const startV = this.voltsOf(own, probes, firstStepS).get(to) ?? 0;
     const lengthOfIt = (): Length => {
@@ -93,6 +88,13 @@ export class TrueMeter {
     return length;
   }
 
+  /** Volts at red once everything has settled. */
+  settledV(black: TerminalRef, red: TerminalRef, source: MeterSource): number {
+    const [from, to] = [this.at(black), this.at(red)];
+    if (from === to) return 0;
+    return this.voltsOf(this.hangsTogether([from, to]), { from, to, source }, Infinity).get(to)!;
+  }
+
   private at(ref: TerminalRef): string {
     const slot = ref.slice(0, ref.indexOf('.'));
     const id = ref.slice(slot.length + 1);
@@ -100,45 +102,7 @@ export class TrueMeter {
     return this.point(slot, terminal!.node);
   }
 
-  private inside(slot: string, fitted: Build['slots'][string], spread: number): Branch[] {
-    const point = (node: string) => this.point(slot, node);
-    return this.catalogue.model(fitted).elements.flatMap((element): Branch[] => {
-      const id = `${slot} ${element.id}`;
-      switch (element.is) {
-        case 'resistor':
-        case 'winding':
-          return [{ id, a: point(element.a), b: point(element.b), is: 'resistor', ohms: element.ohms }];
-        case 'load':
-          return [{ id, a: point(element.plus), b: point(element.minus), is: 'resistor', ohms: element.offOhms }];
-        case 'capacitor': {
-          const [a, b] = [point(element.plus), point(element.minus)];
-          const { farads, esrOhms, leakOhms } = element;
-          return [
-            { id, a, b, is: 'capacitor', farads: farads * spread, esrOhms },
-            { id: `${id} leak`, a, b, is: 'resistor', ohms: leakOhms },
-          ];
-        }
-        case 'diode':
-          return [diode(id, point(element.anode), point(element.cathode), element)];
-        case 'regulator': {
-          const out: Branch = {
-            id,
-            a: point(element.output),
-            b: point(element.ground),
-            is: 'resistor',
-            ohms: element.offOhms,
-          };
-          const back = element.backDiodeV;
-          if (back === null) return [out];
-          const law = { forwardV: back, atA: 1e-3, seriesOhms: 1 };
-          return [out, diode(`${id} back`, point(element.output), point(element.input), law)];
-        }
-        case 'switch':
-          return [];
-      }
-    });
-  }
-
+  /** The branches through which a current from one probe to the other can go. */
   private hangsTogether(starts: readonly string[]): readonly Branch[] {
     const reached = new Set(starts);
     const own = new Set<Branch>();
@@ -151,7 +115,10 @@ export class TrueMeter {
         grew = true;
       }
     }
-    return [...own].filter(({ a, b }) => a !== b);
+    return withoutDeadEnds(
+      [...own].filter(({ a, b }) => a !== b),
+      starts,
+    );
   }
 
   /**
@@ -159,7 +126,7 @@ export class TrueMeter {
    * drive them over the meter's limit is the limit behind next to nothing.
    */
   private voltsOf(own: readonly Branch[], probes: Probes, stepS: number): Map<string, number> {
-    const { limitV, limitA, seriesOhms } = this.meter;
+    const { limitV, limitA, seriesOhms } = probes.source;
     if (seriesOhms !== null)
       return this.drivenBy({ siemens: 1 / seriesOhms, amperes: limitV / seriesOhms }, own, probes, stepS);
     const free = this.drivenBy({ siemens: 0, amperes: limitA }, own, probes, stepS);
@@ -261,12 +228,20 @@ export class TrueMeter {
 interface Probes {
   from: string;
   to: string;
+  source: MeterSource;
 }
 
-function diode(id: string, a: string, b: string, law: { forwardV: number; atA: number; seriesOhms: number }): Branch {
-  const junctionV = law.forwardV - law.atA * law.seriesOhms;
-  const saturationA = law.atA / Math.expm1(junctionV / slopeV);
-  return { id, a, b, is: 'diode', saturationA, slopeV, seriesOhms: law.seriesOhms };
+/** Nothing flows into what hangs on one piece of copper alone. */
+function withoutDeadEnds(branches: readonly Branch[], probes: readonly string[]): readonly Branch[] {
+  let left = branches;
+  for (;;) {
+    const uses = new Map<string, number>();
+    for (const { a, b } of left) for (const end of [a, b]) uses.set(end, (uses.get(end) ?? 0) + 1);
+    const isDead = (end: string) => uses.get(end) === 1 && !probes.includes(end);
+    const next = left.filter(({ a, b }) => !isDead(a) && !isDead(b));
+    if (next.length === left.length) return next;
+    left = next;
+  }
 }
 
 /** Current of a diode with its series resistance, and how it changes with the volts across both. */
