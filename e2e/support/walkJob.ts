@@ -32,6 +32,10 @@ export async function walkJob(
     seen.sentences.push(said);
     if (until?.test(said) || /^Everything of this job is done/.test(said)) return seen;
     await namesNoId(page, ids);
+    // A permit waits until the server has everything.
+    await expect(under(page)).not.toHaveText(/^(Waiting until everything is stored|Asking the server)/, {
+      timeout: 60_000,
+    });
     // Answers wait for what is expected.
     await page.waitForFunction(() => document.querySelector('[data-testid="expected"]')?.textContent !== 'computing');
     const before = await fingerprint(page);

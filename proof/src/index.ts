@@ -1,6 +1,7 @@
 /** The benchmarks that need no browser, each with its figures and bars; and what those with a server judge by. */
 export type { Bridge } from './oracles/trueMeter';
 export { TrueMeter } from './oracles/trueMeter';
+export type { Spread } from './oracles/insides';
 export { random } from './generators/generate';
 export { conversions } from './benchmarks/conversion';
 export { impossibleRequests } from './benchmarks/impossible';

@@ -1,7 +1,7 @@
 /** Aircraft as they truly are: the good one, and ones with something wrong that nobody has told anybody. */
 import type { Assembly, Build, Catalogue, Length, ListedTouch, Meter, TerminalRef } from '@junctor/core';
 import { TrueMeter, random } from '@junctor/proof';
-import type { Bridge } from '@junctor/proof';
+import type { Bridge, Spread } from '@junctor/proof';
 
 export interface Truth {
   name: string;
@@ -20,7 +20,7 @@ interface Given {
 function truthOf(
   name: string,
   { catalogue, meter }: Given,
-  is: { build: Build; bridges?: readonly Bridge[]; spread?: number },
+  is: { build: Build; bridges?: readonly Bridge[]; spread?: Spread },
 ): Truth {
   const known = new Map<string, Length>();
   const simulated = new TrueMeter({ catalogue, meter, ...is });
@@ -41,7 +41,10 @@ function truthOf(
 
 /** The good aircraft, its capacitors as printed, smaller and larger. */
 export function goodTruths(given: Given): [Truth, Truth, Truth] {
-  const of = (spread: number) => truthOf('as planned', given, { build: given.good.build, spread });
+  const of = (share: number) => {
+    const factor: Spread['factor'] = (_id, what) => (what === 'farads' ? share : 1);
+    return truthOf('as planned', given, { build: given.good.build, spread: { factor, junctionV: () => 0 } });
+  };
   return [of(1), of(0.8), of(1.2)];
 }
 

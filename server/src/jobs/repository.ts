@@ -21,9 +21,19 @@ function toJob({ plan, planVersion, intake, ...row }: JobRow): JobSheet {
   };
 }
 
+const mostRead = 50;
+/** Plans as they were read last: what follows from one is worked out once for each object. Oldest first. */
+const read = new Map<string, { draft: string; plan: Plan }>();
+
 /** The plan of a job from its stored draft and version. */
 export function planOf(jobId: string, draft: string, version: number): Plan {
-  return { ...wholeDraft(fromJson<StoredDraft>(draft)), jobId, version };
+  const known = read.get(jobId);
+  read.delete(jobId);
+  const isSame = known?.draft === draft && known.plan.version === version;
+  const plan = isSame ? known.plan : { ...wholeDraft(fromJson<StoredDraft>(draft)), jobId, version };
+  read.set(jobId, { draft, plan });
+  if (read.size > mostRead) read.delete(read.keys().next().value!);
+  return plan;
 }
 
 /** @throws {ApiError} 404 when there is no such job. */

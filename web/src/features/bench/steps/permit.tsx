@@ -24,17 +24,15 @@ function PermitScreen({ step }: { step: StepOf<'permit'> }) {
     ask.error instanceof ApiError
       ? ((ask.error.refusal.context as { missing?: string[] } | null)?.missing ?? [ask.error.message])
       : bench.state.objections;
-  const blockedOf = () => {
-    if (!ask.isPending) return null;
-    return waiting > 0 ? 'Waiting until everything is stored' : 'Asking';
-  };
-  const blocked = blockedOf();
+  const asking = waiting > 0 ? `Waiting until everything is stored: ${waiting} left` : 'Asking the server';
+  const blocked = ask.isPending ? asking : null;
   const answers: Answer[] = [
     ...commonAnswers(bench, doors),
     whyAnswer(doors),
     { key: 'Enter', label: 'Ask for the permit', main: true, blocked, act: () => ask.mutate() },
   ];
   const underOf = () => {
+    if (blocked) return `${blocked}.`;
     if (ask.error && !(ask.error instanceof ApiError))
       return `No permit: ${ask.error.message}. Only the server gives permits.`;
     if (missing[0]) return `Not yet: ${missing[0]}${missing.length > 1 ? `, and ${missing.length - 1} more` : ''}`;
