@@ -48,6 +48,20 @@ describe('junctor', () => {
     expect(run('convert', template('quad-serial-6s'), file).out).toContain('joints to open: none\n');
   });
 
+  it('lists the touches that prove a build, for the meter in hand, as lines and as CSV', () => {
+    const file = join(root, 'docs/formats/example-build.json');
+    const { status, out } = run('probes', file);
+    expect([status, out.match(/faults that kill: (\d+) of (\d+)/)?.slice(1)]).toEqual([1, ['42', '43']]);
+    expect(out).toContain('not seen, kill: capacitor reversed, inside the capacitor');
+    const rows = run('probes', file, '--as', 'csv').out.trimEnd().split('\r\n');
+    expect(rows[0]).toBe('no,mode,black,red,good,would show');
+    expect(rows.length - 1).toBe(Number(out.match(/(\d+) touches/)![1]));
+    expect(run('probes', file, '--meter', 'none such')).toMatchObject({
+      status: 2,
+      err: expect.stringContaining('no card none such'),
+    });
+  }, 60_000);
+
   it('writes nets, a wire list, a drawing and a deck that a SPICE reads', () => {
     const file = template('quad-serial-6s');
     expect(run('netlist', file).out).toContain('M1.A');

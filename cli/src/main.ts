@@ -1,13 +1,14 @@
 /**
- * `junctor check|plan|convert|netlist|sheet FILE`: readable text, or data with --json. Ends with 0 clean, 1 something
- * found, 2 bad input.
+ * `junctor check|plan|convert|netlist|sheet|probes FILE`: readable text, or data with --json. Ends with 0 clean, 1
+ * something found, 2 bad input.
  */
 import { parseArgs } from 'node:util';
-import type { PartModel } from '@junctor/core';
+import type { Meter, PartModel } from '@junctor/core';
 import { checkModel, makeCatalogue } from '@junctor/core';
-import { shippedModels } from '@junctor/catalogue';
+import { shippedMeters, shippedModels } from '@junctor/catalogue';
 import type { NetlistAs, Said } from './commands';
 import { checkFile, convertFiles, netlistOf, planFile, sheetOf } from './commands';
+import { probesOf } from './probes';
 import { BadInput, readBuildFile, readText } from './readFile';
 
 const usage = `junctor check FILE                judges a build by every rule
@@ -15,6 +16,8 @@ junctor plan FILE [--keep BUILT]  plans its wiring from its parts and wishes, be
 junctor convert FROM TO           what must be done to make the one the other
 junctor netlist FILE [--as nets|spice|csv|svg]
 junctor sheet FILE [--dump DUMP]  the set-up sheet, or a dump of settings held against it
+junctor probes FILE [--school proven|warnings] [--meter NAME] [--as text|csv]
+                                  the quickest touches that prove it before first power, and what they prove
   --json  data instead of text    --catalogue FILE  part models beside the shipped ones`;
 
 async function run(): Promise<Said> {
@@ -29,12 +32,15 @@ async function run(): Promise<Said> {
       as: { type: 'string' },
       dump: { type: 'string' },
       keep: { type: 'string' },
+      school: { type: 'string' },
+      meter: { type: 'string' },
     },
   });
-  const as = values.as ?? 'nets';
+  const as = values.as ?? (command === 'probes' ? 'text' : 'nets');
   const known =
-    ['check', 'plan', 'convert', 'netlist', 'sheet'].includes(command ?? '') &&
-    ['nets', 'spice', 'csv', 'svg'].includes(as);
+    ['check', 'plan', 'convert', 'netlist', 'sheet', 'probes'].includes(command ?? '') &&
+    (command === 'probes' ? ['text', 'csv'] : ['nets', 'spice', 'csv', 'svg']).includes(as) &&
+    ['proven', 'warnings', undefined].includes(values.school);
   if (!known || !file || (command === 'convert' && !second))
     throw new BadInput([{ file: 'junctor', line: 1, path: '', reason: `\n${usage}` }]);
   const catalogue = makeCatalogue([...(values.catalogue ? modelsIn(values.catalogue) : []), ...shippedModels()]);
@@ -48,9 +54,23 @@ async function run(): Promise<Said> {
       return convertFiles(build, readBuildFile(second!, catalogue), catalogue);
     case 'netlist':
       return netlistOf(build, catalogue, as as NetlistAs);
+    case 'probes':
+      return probesOf(build, catalogue, {
+        meter: meterNamed(values.meter),
+        school: values.school === 'warnings' ? 'with warnings' : 'proven',
+        as: as as 'text' | 'csv',
+      });
     default:
       return sheetOf(build, catalogue, values.dump ?? null);
   }
+}
+
+/** @throws {BadInput} If no card has that name. */
+function meterNamed(name: string | undefined): Meter {
+  const card = name === undefined ? shippedMeters[0] : shippedMeters.find((one) => one.name === name);
+  if (card) return { id: card.name, ...card };
+  const known = shippedMeters.map((one) => one.name).join(', ');
+  throw new BadInput([{ file: 'junctor', line: 1, path: '--meter', reason: `no card ${name}; there are ${known}` }]);
 }
 
 /** @throws {BadInput} If the file is no catalogue. */

@@ -17,6 +17,7 @@ export { pace } from './benchmarks/pace';
 export { planner } from './benchmarks/planner';
 export { remedies } from './benchmarks/remedies';
 export { replacements } from './benchmarks/replacements';
+export { probes } from './benchmarks/probes';
 export { rules } from './benchmarks/rules';
 export { median } from './benchmarks/timed';
 export { tones } from './benchmarks/tones';

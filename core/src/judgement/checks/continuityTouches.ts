@@ -15,7 +15,7 @@ import { expectIn } from './expect';
 import { neighbourPairs } from './neighbours';
 import type { Touch } from '../../facts/log/reading';
 import { referenceMeter } from './referenceMeter';
-import { contactsBehindPlugs, coveredTerminals } from './reach';
+import { contactsBehindPlugs, reachableTerminals } from './reach';
 import { hasRole, phaseChannel } from '../../facts/catalogue/roles';
 import { mainLeads } from '../../facts/wiring/mainLeads';
 import type { Assembly } from '../../facts/assembly/assembly';
@@ -161,10 +161,8 @@ interface View {
 
 function makeView(assembly: Assembly): View {
   const nets = netlist(assembly);
-  const covered = coveredTerminals(assembly);
   const terminal = (ref: TerminalRef): Terminal => assembly.terminal(ref)!;
-  const reachable = (ref: TerminalRef) =>
-    !covered.has(ref) && terminal(ref).touch !== 'no' && terminal(ref).form !== 'tail';
+  const reachable = (ref: TerminalRef) => reachableTerminals(assembly).has(ref);
   const probable = (net: Net) => net.terminals.filter(reachable);
   const behind = contactsBehindPlugs(assembly);
   const behindPlugs = (net: Net) => {

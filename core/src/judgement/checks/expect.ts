@@ -8,7 +8,8 @@ import type { Circuit } from '../../physics/circuit/compile';
 import { compileSound } from '../../physics/circuit/compile';
 import { conductingPath } from '../../physics/circuit/path';
 import type { PortCircuit } from '../../physics/circuit/reduce';
-import { reduceToPort } from '../../physics/circuit/reduce';
+import { conductorBelowOhms, reduceToPort } from '../../physics/circuit/reduce';
+import { atEndOfSpread } from '../../physics/circuit/spread';
 import { relax, touchResponse } from '../../physics/circuit/touchResponse';
 import type { Range } from '../../facts/terms/names';
 import type { Expectation, Touch } from '../../facts/log/reading';
@@ -20,10 +21,6 @@ import { classesBetween, lengthClass, watchS } from '../../facts/terms/toneLengt
 import type { Assembly } from '../../facts/assembly/assembly';
 import { lookUp } from '../../facts/terms/lookUp';
 
-/** Wires, contacts and windings: what these measure is known. */
-const copperBelowOhms = 5;
-/** Below this a resistance is a conductor to a continuity tone; the lowest threshold of any meter is 10 ohm. */
-const conductorBelowOhms = 0.5;
 /** Left-over volts that a reading may not be taken on. */
 export const restLimitV = 0.02;
 /** Diode readings are compared to this. */
@@ -84,8 +81,8 @@ function respond(
   const nominal = touchResponse(port, meter, start, { heldS, watchS: mode === 'tone' ? watchS : 0, mode });
   const { chargeAfterV } = nominal;
   if (mode !== 'tone') {
-    const settled = [-1, 1].map(
-      (way) => touchResponse(spreadBy(port, way), meter, {}, { heldS: 0, watchS: 0, mode }).settledV,
+    const settled = ([-1, 1] as const).map(
+      (way) => touchResponse(atEndOfSpread(port, way), meter, {}, { heldS: 0, watchS: 0, mode }).settledV,
     );
     const [low, high] = [Math.min(...settled), Math.max(...settled)];
     const source = sourceOf(meter, mode);
@@ -99,7 +96,10 @@ function respond(
   }
   const shortestS = Math.max(meter.shortestToneMs, 1) / 1000;
   const heardFor = (way: -1 | 1, charge: Readonly<Record<string, number>>) =>
-    touchResponse(spreadBy(port, -way), withThreshold(meter, 1 + way * meter.spread), charge, { heldS: 0, watchS });
+    touchResponse(atEndOfSpread(port, way === 1 ? -1 : 1), withThreshold(meter, 1 + way * meter.spread), charge, {
+      heldS: 0,
+      watchS,
+    });
   // The charge of earlier touches may be there whole, or gone: it lengthens one tone and shortens another.
   const charges = port.branches.some(({ id }) => lookUp(chargeV, id)) ? [chargeV, {}] : [{}];
   // A tone shorter than the meter's answer may stay unheard altogether.
@@ -120,33 +120,6 @@ const mostOhms = 1e8;
 function portOhms({ seriesOhms, limitA, limitV }: MeterSource, settledV: number): number {
   if (seriesOhms === null) return settledV / limitA;
   return Math.min(mostOhms, (settledV * seriesOhms) / Math.max(limitV - settledV, 1e-9));
-}
-
-/**
- * The circuit with every part of it at one end of its spread.
- * @param way 1: all that holds a current back is greater, and what takes charge is smaller; -1: the other way.
- */
-function spreadBy(port: PortCircuit, way: number): PortCircuit {
-  const branches = port.branches.map((branch): PortCircuit['branches'][number] => {
-    const { element } = branch;
-    switch (element.is) {
-      case 'capacitor':
-        return {
-          ...branch,
-          element: { ...element, farads: element.farads * (1 - way * (element.spread ?? 0)) },
-        };
-      case 'diode':
-        return { ...branch, element: { ...element, forwardV: element.forwardV + way * (element.spreadV ?? 0) } };
-      case 'resistor':
-        return element.ohms < copperBelowOhms
-          ? branch
-          : {
-              ...branch,
-              element: { ...element, ohms: element.ohms * (1 + way * (element.spread ?? 0)) },
-            };
-    }
-  });
-  return { ...port, branches };
 }
 
 function withThreshold(meter: Meter, factor: number): Meter {

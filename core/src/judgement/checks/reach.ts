@@ -20,6 +20,19 @@ export function coveredTerminals(assembly: Assembly): ReadonlySet<TerminalRef> {
   return covered;
 }
 
+/** Terminals that a probe can be set on. */
+export const reachableTerminals = remembered((assembly): ReadonlySet<TerminalRef> => {
+  const covered = coveredTerminals(assembly);
+  const found = Object.keys(assembly.build.slots).flatMap((slot) =>
+    assembly
+      .model(slot)!
+      .terminals.filter(({ touch, form }) => touch !== 'no' && form !== 'tail')
+      .map(({ id }) => terminalRef(slot, id))
+      .filter((ref) => !covered.has(ref)),
+  );
+  return new Set(found);
+});
+
 /** Contacts of parts that a crimped plug is on: a fine tip reaches them from behind, along the wire. */
 export const contactsBehindPlugs = remembered((assembly): ReadonlySet<TerminalRef> => {
   const { mates, hidden, wires } = assembly.build;

@@ -4,6 +4,9 @@
  */
 import type { Branch, Circuit } from './compile';
 
+/** Below this a resistance is a conductor to a continuity tone; the lowest threshold of any meter is 10 ohm. */
+export const conductorBelowOhms = 0.5;
+
 export interface PortCircuit {
   /** Number of nodes; node 0 is the black probe. */
   size: number;

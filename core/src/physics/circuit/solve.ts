@@ -2,9 +2,9 @@
  * Nodal analysis of a port circuit with Newton's method for the diodes.
  * Capacitors enter as a voltage behind a resistance, which also serves one implicit step in time.
  */
-import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import type { DiodeLaw } from './diode';
 import { diodeAt } from './diode';
+import { factorSymmetric, solveFactored } from './ldl';
 import type { PortCircuit } from './reduce';
 
 /** What the probes drive: open volts behind a resistance, or a current (amps) with a limit in volts. */
@@ -29,25 +29,26 @@ const maxSteps = 200;
 const longestStepV = 0.2;
 
 interface System {
-  /** Conductances without node 0, the black probe, which is the reference. Symmetric and positive definite. */
-  siemens: Matrix;
-  amps: number[];
+  unknowns: number;
+  /** Conductances without node 0, the black probe, which is the reference. By rows, symmetric, positive definite. */
+  siemens: Float64Array;
+  amps: Float64Array;
 }
 
 /** Adds a conductance between two nodes. */
-function connect({ siemens }: System, a: number, b: number, value: number): void {
+function connect({ siemens, unknowns }: System, a: number, b: number, value: number): void {
   const [i, j] = [a - 1, b - 1];
-  if (i >= 0) siemens.set(i, i, siemens.get(i, i) + value);
-  if (j >= 0) siemens.set(j, j, siemens.get(j, j) + value);
+  if (i >= 0) siemens[i * unknowns + i]! += value;
+  if (j >= 0) siemens[j * unknowns + j]! += value;
   if (i < 0 || j < 0) return;
-  siemens.set(i, j, siemens.get(i, j) - value);
-  siemens.set(j, i, siemens.get(j, i) - value);
+  siemens[i * unknowns + j]! -= value;
+  siemens[j * unknowns + i]! -= value;
 }
 
 /** Adds a current that is pushed out of a into b. */
 function push({ amps }: System, a: number, b: number, value: number): void {
-  if (a > 0) amps[a - 1] = amps[a - 1]! - value;
-  if (b > 0) amps[b - 1] = amps[b - 1]! + value;
+  if (a > 0) amps[a - 1]! -= value;
+  if (b > 0) amps[b - 1]! += value;
 }
 
 /** @throws {Error} If Newton's method does not settle. */
@@ -57,10 +58,27 @@ export function solvePort(
   capacitorAs: CapacitorAs,
   guess?: readonly number[],
 ): Solution {
+  const { linear, curved, capacitors } = systemOf(circuit, drive, capacitorAs);
+  const volts = newton(linear, curved, guess ?? new Array<number>(circuit.size).fill(0));
+  const capacitorA: Record<string, number> = {};
+  for (const { id, a, b, volts: own, ohms } of capacitors) capacitorA[id] = (volts[a]! - volts[b]! - own) / ohms;
+  return { volts, portV: volts[circuit.red]!, capacitorA };
+}
+
+/** The circuit as equations, with what bends beside them. */
+function systemOf(
+  circuit: PortCircuit,
+  drive: Drive,
+  capacitorAs: CapacitorAs,
+): { linear: System; curved: Curved[]; capacitors: PlacedCapacitor[] } {
   const unknowns = circuit.size - 1;
-  const linear: System = { siemens: Matrix.zeros(unknowns, unknowns), amps: new Array<number>(unknowns).fill(0) };
+  const linear: System = {
+    unknowns,
+    siemens: new Float64Array(unknowns * unknowns),
+    amps: new Float64Array(unknowns),
+  };
   const diodes: PlacedDiode[] = [];
-  const capacitors: { id: string; a: number; b: number; volts: number; ohms: number }[] = [];
+  const capacitors: PlacedCapacitor[] = [];
   for (const { id, a, b, element } of circuit.branches) {
     if (element.is === 'resistor') connect(linear, a, b, 1 / element.ohms);
     else if (element.is === 'diode') diodes.push({ a, b, law: element });
@@ -78,12 +96,16 @@ export function solvePort(
   }
   const curved: Curved[] = diodes.map(({ a, b, law }) => ({ a, b, at: (across) => diodeAt(law, across) }));
   if (drive && 'amps' in drive) curved.push({ a: circuit.red, b: 0, at: (across) => limitedAt(drive, across) });
-  for (let i = 0; i < unknowns; i++) linear.siemens.set(i, i, linear.siemens.get(i, i) + leakSiemens);
+  for (let i = 0; i < unknowns; i++) linear.siemens[i * unknowns + i]! += leakSiemens;
+  return { linear, curved, capacitors };
+}
 
-  const volts = newton(linear, curved, guess ?? new Array<number>(circuit.size).fill(0));
-  const capacitorA: Record<string, number> = {};
-  for (const { id, a, b, volts: own, ohms } of capacitors) capacitorA[id] = (volts[a]! - volts[b]! - own) / ohms;
-  return { volts, portV: volts[circuit.red]!, capacitorA };
+interface PlacedCapacitor {
+  id: string;
+  a: number;
+  b: number;
+  volts: number;
+  ohms: number;
 }
 
 interface PlacedDiode {
@@ -160,20 +182,64 @@ function downhill(linear: System, curved: readonly Curved[], guess: readonly num
 
 /** Where a straight line laid on every bent element leads. */
 function stepFrom(linear: System, curved: readonly Curved[], volts: readonly number[]): number[] {
-  const system: System = { siemens: linear.siemens.clone(), amps: [...linear.amps] };
+  const { siemens, amps, unknowns } = straightened(linear, curved, volts);
+  factorSymmetric(siemens, unknowns);
+  solveFactored(siemens, amps);
+  return [0, ...amps];
+}
+
+function straightened(linear: System, curved: readonly Curved[], volts: readonly number[]): System {
+  const system: System = { ...linear, siemens: linear.siemens.slice(), amps: linear.amps.slice() };
   for (const { a, b, at } of curved) {
     const across = volts[a]! - volts[b]!;
     const { amps, siemens } = at(across);
     connect(system, a, b, siemens);
     push(system, a, b, amps - siemens * across);
   }
-  return [0, ...new CholeskyDecomposition(system.siemens).solve(Matrix.columnVector(system.amps)).to1DArray()];
+  return system;
+}
+
+/** How the port answers small changes of a circuit that has settled, capacitors open. */
+export interface Sensitivity {
+  /** By how many volts the port would move if two nodes were joined by so many ohms: to first order. */
+  ifJoined(a: number, b: number, ohms: number): number;
+  /** By how many volts the port would move without an element of the circuit: to first order. */
+  ifWithout(branch: PortCircuit['branches'][number]): number;
+}
+
+export function sensitivityOf(circuit: PortCircuit, drive: Drive, volts: readonly number[]): Sensitivity {
+  const { linear, curved } = systemOf(circuit, drive, () => null);
+  const { siemens: factors, unknowns } = straightened(linear, curved, volts);
+  factorSymmetric(factors, unknowns);
+  const pushed = (a: number, b: number) => {
+    const amps = new Float64Array(unknowns);
+    if (a > 0) amps[a - 1] = 1;
+    if (b > 0) amps[b - 1] = -1;
+    solveFactored(factors, amps);
+    return (node: number) => (node > 0 ? amps[node - 1]! : 0);
+  };
+  return {
+    ifJoined: (a, b, ohms) => {
+      const moved = pushed(a, b);
+      return (-moved(circuit.red) * (volts[a]! - volts[b]!)) / (ohms + moved(a) - moved(b));
+    },
+    ifWithout: ({ a, b, element }) => {
+      if (element.is === 'capacitor') return 0;
+      const across = volts[a]! - volts[b]!;
+      const { amps, siemens } =
+        element.is === 'diode' ? diodeAt(element, across) : { amps: across / element.ohms, siemens: 1 / element.ohms };
+      const moved = pushed(a, b);
+      return (moved(circuit.red) * amps) / Math.max(1e-6, 1 - siemens * (moved(a) - moved(b)));
+    },
+  };
 }
 
 /** Length of the currents that are left over at the nodes, in A. */
 function missing(linear: System, curved: readonly Curved[], volts: readonly number[]): number {
-  const left: System = { siemens: linear.siemens, amps: [...linear.amps] };
+  const { unknowns, siemens } = linear;
+  const left: System = { ...linear, amps: linear.amps.slice() };
   for (const { a, b, at } of curved) push(left, a, b, at(volts[a]! - volts[b]!).amps);
-  const through = linear.siemens.mmul(Matrix.columnVector(volts.slice(1))).to1DArray();
-  return Math.hypot(...left.amps.map((amps, node) => amps - through[node]!));
+  const through = (row: number) =>
+    volts.slice(1).reduce((sum, v, column) => sum + siemens[row * unknowns + column]! * v, 0);
+  return Math.hypot(...left.amps.map((amps, node) => amps - through(node)));
 }

@@ -4,6 +4,7 @@
  */
 import type { Certainty, Element, PartModel } from '../../facts/catalogue/partModel';
 import { certaintyAt } from '../../facts/catalogue/revisions';
+import type { PortCircuit } from './reduce';
 
 /** Relative, of capacitors around their print and of resistors and loads inside parts. */
 export const usualShare = { capacitor: 0.2, resistor: 0.3 } as const;
@@ -30,4 +31,34 @@ export function shareOf(model: PartModel, element: Element): number {
 /** Spread of a junction's forward volts. */
 export function junctionV(model: PartModel, element: Element): number {
   return usualDiodeV * factor(model, element);
+}
+
+/** Wires, contacts and windings: what these measure is known. */
+const copperBelowOhms = 5;
+
+/**
+ * The circuit with every part of it at one end of its spread.
+ * @param way 1: all that holds a current back is greater, and what takes charge is smaller; -1: the other way.
+ */
+export function atEndOfSpread(port: PortCircuit, way: -1 | 1): PortCircuit {
+  const branches = port.branches.map((branch): PortCircuit['branches'][number] => {
+    const { element } = branch;
+    switch (element.is) {
+      case 'capacitor':
+        return {
+          ...branch,
+          element: { ...element, farads: element.farads * (1 - way * (element.spread ?? 0)) },
+        };
+      case 'diode':
+        return { ...branch, element: { ...element, forwardV: element.forwardV + way * (element.spreadV ?? 0) } };
+      case 'resistor':
+        return element.ohms < copperBelowOhms
+          ? branch
+          : {
+              ...branch,
+              element: { ...element, ohms: element.ohms * (1 + way * (element.spread ?? 0)) },
+            };
+    }
+  });
+  return { ...port, branches };
 }

@@ -15,7 +15,7 @@ type Purpose =
 
 const rank: Readonly<Record<Harm, number>> = { warn: 0, stop: 1, kill: 2 };
 
-export function worst(harms: readonly Harm[]): Harm {
+function worst(harms: readonly Harm[]): Harm {
   return harms.reduce((most, harm) => (rank[harm] > rank[most] ? harm : most), 'warn' as Harm);
 }
 

@@ -1,0 +1,62 @@
+/** What can be wrong with a board on a battery lead, and how bad that is. */
+import { describe, expect, it } from 'vitest';
+import { assemble } from '../../../facts/assembly/assembly';
+import { makeCatalogue } from '../../../facts/catalogue/catalogue';
+import type { PartModel } from '../../../facts/catalogue/partModel';
+import { buildOf, gives, ground, model, pin, port, takes, terminal, wire } from '../../../testing/fixtures';
+import { defectsOf } from './defectsOf';
+
+const lead = model('lead', 'battery lead', [terminal('P', [gives(0, 26)]), terminal('N', [ground], { atMm: [20, 0] })]);
+const board = model(
+  'board',
+  'controller',
+  [
+    terminal('VB', [takes(6, 26)], { atMm: [0, 0] }),
+    terminal('G', [ground], { atMm: [2, 0] }),
+    terminal('T1', [pin('U', 'tx')], { atMm: [4, 0], withstandV: [-0.3, 3.6] }),
+    terminal('R1', [pin('U', 'rx')], { atMm: [20, 0], withstandV: [-0.3, 3.6] }),
+  ],
+  { ports: [port('U', 'serial')] },
+);
+const build = buildOf({ BAT: 'lead', FC: 'board' }, [wire('WP', 'BAT.P', 'FC.VB'), wire('WN', 'BAT.N', 'FC.G')]);
+
+function found(models: readonly PartModel[] = [lead, board]) {
+  return defectsOf(assemble(build, makeCatalogue(models)));
+}
+const harmsOf = (kind: string) => found().flatMap((one) => (one.kind === kind ? [one.harm] : []));
+
+describe('what can be wrong', () => {
+  it('is each joint open: without its supply a board stops, without its ground on the battery it is killed', () => {
+    expect(harmsOf('joint open')).toEqual(['stop', 'stop', 'kill', 'kill']);
+  });
+
+  it('is a bridge between neighbours, by what they are for', () => {
+    const bridges = found().filter(({ kind }) => kind === 'solder bridge');
+    expect(bridges.map(({ site, harm }) => ['between' in site ? site.between.join(' ') : '', harm])).toEqual([
+      ['FC.VB FC.G', 'kill'],
+      ['FC.G FC.T1', 'stop'],
+    ]);
+  });
+
+  it('is a strand of the battery that reaches further than a bridge', () => {
+    expect(harmsOf('battery on a signal pad')).toEqual(['kill']);
+  });
+
+  it('is plus and minus taken for each other, which kills', () => {
+    expect(new Set(harmsOf('two wires exchanged'))).toEqual(new Set(['kill']));
+  });
+
+  it('is nothing on pads that nobody uses', () => {
+    const unused = {
+      ...board,
+      terminals: board.terminals.map((one) => (one.id === 'T1' ? { ...one, roles: [] } : one)),
+    };
+    const kinds = found([lead, unused]).map(({ kind, site }) => `${kind} ${JSON.stringify(site)}`);
+    expect(kinds.filter((words) => words.includes('FC.T1'))).toEqual([]);
+  });
+
+  it('has a name of its own each', () => {
+    const ids = found().map(({ id }) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+  });
+});

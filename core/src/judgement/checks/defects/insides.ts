@@ -1,0 +1,69 @@
+/** What fails inside a part: each element in each way of which its model says that it fails so. */
+import type { Element } from '../../../facts/catalogue/partModel';
+import { phaseChannel } from '../../../facts/catalogue/roles';
+import type { Edit } from '../../../physics/circuit/melt';
+import type { DefectView, Family, Harm } from './defect';
+
+const [shortOhms, leakyOhms] = [0.05, 50];
+
+export const insides: readonly Family[] = [
+  {
+    kind: 'short inside',
+    because: 'too much current or volts, now or in an earlier life',
+    make: (view) => failing(view, 'short'),
+  },
+  { kind: 'open inside', because: 'burnt through, cracked, or off its pad', make: (view) => failing(view, 'open') },
+  { kind: 'leak inside', because: 'water, or a part half gone', make: (view) => failing(view, 'leaky') },
+];
+
+function failing(view: DefectView, how: Element['fails'][number]): ReturnType<Family['make']> {
+  return Object.keys(view.assembly.build.slots).flatMap((slot) =>
+    view.assembly
+      .model(slot)!
+      .elements.filter(({ fails }) => fails.includes(how))
+      .map((element) => ({
+        site: { slot, element: element.id },
+        edits: editsOf(view, { slot, element, how }),
+        ...(how === 'open' ? { harm: harmOfOpen(view, slot, element) } : {}),
+      })),
+  );
+}
+
+function editsOf(
+  { circuit }: DefectView,
+  { slot, element, how }: { slot: string; element: Element; how: string },
+): Edit[] {
+  const cuts = circuit.branches
+    .filter(({ site }) => 'slot' in site && site.slot === slot && site.element === element.id)
+    .map(({ id }) => ({ cut: id }));
+  const [a, b] = endsOf(element).map((node) => `${slot}:${node}`) as [string, string];
+  if (how === 'open') return cuts;
+  return how === 'short' ? [...cuts, { bridge: [a, b], ohms: shortOhms }] : [{ bridge: [a, b], ohms: leakyOhms }];
+}
+
+/** Between which a failed one conducts. */
+function endsOf(element: Element): [string, string] {
+  switch (element.is) {
+    case 'resistor':
+    case 'winding':
+    case 'switch':
+      return [element.a, element.b];
+    case 'load':
+    case 'capacitor':
+      return [element.plus, element.minus];
+    case 'diode':
+      return [element.anode, element.cathode];
+    case 'regulator':
+      return [element.input, element.output];
+  }
+}
+
+function harmOfOpen({ assembly }: DefectView, slot: string, element: Element): Harm {
+  if (['winding', 'load', 'regulator'].includes(element.is)) return 'stop';
+  if (element.is !== 'diode') return 'warn';
+  const model = assembly.model(slot)!;
+  const onPhase = model.terminals.some(
+    ({ id, node }) => endsOf(element).includes(node) && phaseChannel(model, id) !== null,
+  );
+  return onPhase ? 'stop' : 'warn';
+}

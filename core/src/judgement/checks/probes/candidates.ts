@@ -1,0 +1,109 @@
+/**
+ * Touches that could be asked for on a build as it stands: tones along each piece of copper, junctions between either
+ * main lead and everything else, between neighbours, and between what one part has. With the seconds that each takes.
+ */
+import type { Assembly } from '../../../facts/assembly/assembly';
+import { mainLeads } from '../../../facts/wiring/mainLeads';
+import type { Net } from '../../../facts/wiring/netlist';
+import { netlist } from '../../../facts/wiring/netlist';
+import { sound } from '../../../facts/wiring/sound';
+import type { TerminalRef } from '../../../facts/terms/names';
+import { splitRef, terminalRef } from '../../../facts/terms/names';
+import type { Touch } from '../../../facts/log/reading';
+import { neighbourPairs } from '../neighbours';
+import { contactsBehindPlugs, reachableTerminals } from '../reach';
+import { pairs } from '../defects/defect';
+import type { ProbeMode } from './meterScale';
+
+export interface Candidate {
+  touch: Touch & { mode: ProbeMode };
+  /** Of a person's hands, assumed. */
+  seconds: number;
+}
+
+/** Assumed: two probes set down, listened to, answered; more where a pad is fine or lies in a plug; volts are read. */
+const [plainS, fineS, behindS, readS] = [4, 1.5, 3, 2];
+/** Of parts with more pieces of copper than this only neighbours are tried against each other. */
+const mostPieces = 12;
+
+export function candidatesFor(wired: Assembly): Candidate[] {
+  const assembly = sound(wired);
+  const leads = mainLeads(assembly);
+  if (!leads) return [];
+  const nets = netlist(assembly);
+  const behind = contactsBehindPlugs(assembly);
+  const reachable = reachableTerminals(assembly);
+  const list = new CandidateList((ref) => {
+    if (behind.has(ref)) return behindS;
+    return assembly.terminal(ref)!.touch === 'fine' ? fineS : 0;
+  });
+  // These two first: they are asked for in any case.
+  list.add(leads.minus, leads.plus, 'tone');
+  list.add(leads.plus, leads.minus, 'tone');
+  const places = nets.nets.map((net) => ({ net, refs: placesOn(net, reachable, behind) }));
+  for (const { refs } of places)
+    for (const ref of refs.slice(1)) {
+      list.add(refs[0]!, ref, 'tone');
+      list.add(refs.at(-1)!, ref, 'tone');
+    }
+  const each = places.flatMap(({ refs }) => refs);
+  for (const lead of [leads.minus, leads.plus])
+    for (const ref of each) {
+      if (nets.netOf(ref) === nets.netOf(lead)) list.add(lead, ref, 'tone');
+      else list.addBoth(lead, ref);
+    }
+  const isTouched = new Set(each);
+  for (const [a, b] of neighbourPairs(assembly))
+    if (reachable.has(a) && reachable.has(b) && nets.netOf(a) !== nets.netOf(b)) list.addBoth(a, b);
+  for (const [a, b] of besideInPlug(assembly))
+    if (isTouched.has(a) && isTouched.has(b) && nets.netOf(a) !== nets.netOf(b)) list.addBoth(a, b);
+  const firstOn = new Map(places.flatMap(({ net, refs }) => (refs[0] ? [[net, refs[0]] as const] : [])));
+  for (const slot of Object.keys(assembly.build.slots)) {
+    const { terminals, frame } = assembly.model(slot)!;
+    const own = new Set(terminals.flatMap(({ id }) => nets.netOf(terminalRef(slot, id)) ?? []));
+    const refs = [...own].flatMap((net) => firstOn.get(net) ?? []);
+    // What touches the frame can be anything.
+    if (frame) for (const metal of refs) for (const ref of firstOn.values()) list.addBoth(metal, ref);
+    else if (refs.length <= mostPieces) for (const [a, b] of pairs(refs)) list.addBoth(a, b);
+  }
+  return list.all;
+}
+
+function besideInPlug(assembly: Assembly): [TerminalRef, TerminalRef][] {
+  return Object.keys(assembly.build.slots).flatMap((slot) =>
+    assembly
+      .model(slot)!
+      .connectors.flatMap(({ pins }) =>
+        pins
+          .slice(1)
+          .map((pin, index): [TerminalRef, TerminalRef] => [terminalRef(slot, pins[index]!), terminalRef(slot, pin)]),
+      ),
+  );
+}
+
+/** Where a net can be touched: on each part once, by a bare terminal if it has one, else from behind a plug. */
+function placesOn(net: Net, reachable: ReadonlySet<TerminalRef>, behind: ReadonlySet<TerminalRef>): TerminalRef[] {
+  const bare = net.terminals.filter((ref) => reachable.has(ref));
+  const slots = new Set(bare.map((ref) => splitRef(ref).slot));
+  return [...bare, ...net.terminals.filter((ref) => behind.has(ref) && !slots.has(splitRef(ref).slot))];
+}
+
+class CandidateList {
+  readonly all: Candidate[] = [];
+  private readonly known = new Set<string>();
+
+  constructor(private readonly moreS: (ref: TerminalRef) => number) {}
+
+  add(black: TerminalRef, red: TerminalRef, mode: ProbeMode): void {
+    const key = `${black} ${red} ${mode}`;
+    if (black === red || this.known.has(key)) return;
+    this.known.add(key);
+    const seconds = plainS + this.moreS(black) + this.moreS(red) + (mode === 'diode' ? readS : 0);
+    this.all.push({ touch: { black, red, mode, power: 'off' }, seconds });
+  }
+
+  addBoth(a: TerminalRef, b: TerminalRef): void {
+    this.add(a, b, 'diode');
+    this.add(b, a, 'diode');
+  }
+}

@@ -1,0 +1,18 @@
+/** Union-find over numbered nodes. */
+
+/** For each node the one that stands for all that are joined with it. */
+export function joinedUp(size: number, pairs: readonly { a: number; b: number }[]): (node: number) => number {
+  const parent = Int32Array.from({ length: size }, (_, node) => node);
+  const find = (node: number): number => {
+    let root = node;
+    while (parent[root] !== root) root = parent[root]!;
+    for (let at = node; parent[at] !== root;) {
+      const next = parent[at]!;
+      parent[at] = root;
+      at = next;
+    }
+    return root;
+  };
+  for (const { a, b } of pairs) parent[find(a)] = find(b);
+  return find;
+}

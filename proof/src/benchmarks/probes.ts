@@ -1,0 +1,117 @@
+/**
+ * The list of touches against faults that were put in by hand: what a technician who follows it to its end has found.
+ * Injector and meter share nothing with what is judged.
+ */
+import type { Build, Catalogue, Heard, ListedProbe, Meter } from '@junctor/core';
+import { assemble, expectIn, compile, judgeReading, probeList, sourceOf } from '@junctor/core';
+import { shippedMeters, shippedTemplates } from '@junctor/catalogue';
+import { loadSolver } from '@junctor/solver/node';
+import type { Injected } from '../oracles/injector/aircraft';
+import { inject } from '../oracles/injector/inject';
+import type { Spread } from '../oracles/insides';
+import { tellable } from '../oracles/injector/tellable';
+import { TrueMeter } from '../oracles/trueMeter';
+import { random } from '../generators/generate';
+import { catalogue } from '../trials/ruleTrial';
+import type { Measurement } from './measurement';
+import { atMost, none } from './measurement';
+
+const meter: Meter = { id: 'meter', ...shippedMeters[0]! };
+/** Of each build: good aircraft whose values are moved, and every so many-th fault. */
+const [short, full] = [
+  { builds: 2, moved: 10, every: 8 },
+  { builds: 4, moved: 250, every: 1 },
+];
+
+export async function probes(long: boolean): Promise<Measurement[]> {
+  const solve = await loadSolver();
+  const verdicts: { fault: Injected; seen: boolean; canBeTold: boolean }[] = [];
+  const [falseStops, times]: [string[], number[]] = [[], []];
+  let good = 0;
+  const { builds, moved, every } = long ? full : short;
+  for (const { id, plan } of shippedTemplates().slice(0, builds)) {
+    const build = plan.target;
+    const begun = performance.now();
+    const list = probeList(assemble(build, catalogue), { meter, solve });
+    times.push((performance.now() - begun) / 1000);
+    if (list.is === 'gave up') throw new Error(list.why);
+    console.log(`# ${id}: ${list.touches.length} touches, ${(list.seconds / 60).toFixed(1)} min at assumed hand times`);
+    const verdictOf = judgeAll(build, list.touches);
+    for (let seed = 1; seed <= moved; seed++) {
+      good += 1;
+      const stopped = verdictOf(new TrueMeter({ build, catalogue, meter, spread: spreadBy(seed) }), build);
+      if (stopped) falseStops.push(`${id} ${seed}: ${stopped}`);
+    }
+    const grave = inject(build, catalogue).filter(({ harm }) => harm !== 'warn');
+    for (const fault of grave.filter((_, index) => index % every === 0)) {
+      const seen = verdictOf(trueOf(fault, catalogue), fault.aircraft.build) !== null;
+      verdicts.push({ fault, seen, canBeTold: seen || tellable({ build, catalogue, meter }, fault.aircraft) });
+    }
+  }
+  for (const line of falseStops.slice(0, 5)) console.log(`# false stop: ${line}`);
+  const missed = verdicts.filter(({ seen, canBeTold }) => canBeTold && !seen);
+  for (const { fault } of missed.slice(0, 60))
+    console.log(`# not found: ${fault.harm}: ${fault.family}: ${fault.what}`);
+  const share = (harm: 'kill' | 'stop', least: number): Measurement => {
+    const told = verdicts.filter(({ fault, canBeTold }) => fault.harm === harm && canBeTold);
+    const all = verdicts.filter(({ fault }) => fault.harm === harm).length;
+    const percent = (100 * told.filter(({ seen }) => seen).length) / told.length;
+    return {
+      what: `faults that ${harm} found by the list, of ${told.length} that a touch can tell (${all} put in):`,
+      value: percent.toFixed(1),
+      unit: '%',
+      bar: `>=${least}`,
+      met: percent >= least,
+    };
+  };
+  return [
+    share('kill', 98),
+    share('stop', 95),
+    none(`stops on good aircraft with values moved, of ${good}:`, falseStops.length),
+    atMost('slowest list', { value: Math.max(...times), unit: 's', bar: 3, digits: 1 }),
+  ];
+}
+
+function trueOf({ aircraft: { build, bridges, broken } }: Injected, from: Catalogue): TrueMeter {
+  return new TrueMeter({ build, catalogue: from, meter, bridges, broken });
+}
+
+/** Follows the list on an aircraft: the first touch whose verdict is stop, or null. */
+function judgeAll(good: Build, list: readonly ListedProbe[]): (truth: TrueMeter, is: Build) => string | null {
+  const circuit = compile(assemble(good, catalogue));
+  const expected = list.map(({ touch }) => expectIn(circuit, touch, { meter }));
+  return (truth, is) => {
+    const found = list.find(({ touch: { black, red, mode } }, index) => {
+      // A part that is not there is seen with the eyes.
+      if ([black, red].some((ref) => !is.slots[ref.split('.')[0]!])) return true;
+      truth.bleed();
+      return judgeReading(expected[index]!, heardOf(truth, { black, red, mode })) === 'stop';
+    });
+    return found ? `${found.touch.mode} ${found.touch.black} ${found.touch.red}` : null;
+  };
+}
+
+function heardOf(truth: TrueMeter, { black, red, mode }: Pick<ListedProbe['touch'], 'black' | 'red' | 'mode'>): Heard {
+  const by = { heldMs: null, by: 'meter', wrong: 0, anchors: { black: 'tone', red: 'tone' } } as const;
+  if (mode === 'tone') return { ...by, length: truth.hear(black, red) };
+  const source = sourceOf(meter, 'diode');
+  const volts = truth.settledV(black, red, source);
+  return volts >= (source.countsTo ?? source.limitV - 0.02)
+    ? { ...by, open: true }
+    : { ...by, value: volts, unit: 'V' };
+}
+
+/** Every value somewhere within what is usual of its kind; junctions of one aircraft together, and each by itself. */
+function spreadBy(seed: number): Spread {
+  const chance = random(seed);
+  const common = 0.06 * (2 * chance() - 1);
+  const known = new Map<string, number>();
+  const once = (key: string) => {
+    if (!known.has(key)) known.set(key, 2 * chance() - 1);
+    return known.get(key)!;
+  };
+  return {
+    factor: (id, of) => 1 + (of === 'farads' ? 0.2 : 0.3) * once(`${id} ${of}`),
+    junctionV: (id) => common * 0.8 + 0.01 * once(id),
+  };
+}
