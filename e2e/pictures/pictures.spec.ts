@@ -176,6 +176,7 @@ test('a repair: looking for the fault, a part replaced, the sheet', async ({ pag
   await press(page, '2');
   await press(page, '2');
   await press(page, 'Enter');
+  await expect(page.getByRole('alert')).toContainText('Short between + and −');
   await press(page, 'Enter');
   await expect(sentence(page)).toContainText('BAT − to BAT +: 2 Ω');
   await press(page, 'Enter');
