@@ -97,6 +97,10 @@ test('a crashed quad from the call to its sheet', async ({ page, shop }) => {
     await page.keyboard.press('Enter');
     await expect(sentence(page)).toContainText('Find it.');
     await expect(under(page)).toContainText('Short between + and −');
+    await page.goto(page.url().replace(/\/find$/, '/sheet'));
+    await expect(page.getByText('A short between plus and minus of the battery leads stands')).toBeVisible();
+    await page.goBack();
+    await expect(sentence(page)).toContainText('Find it.');
   });
 
   await test.step('halved: a plug pulled, a lead lifted, read again: it is the ESC', async () => {

@@ -10,6 +10,7 @@ import type { Destination, FaultEntry, Symptom } from '../../facts/log/records';
 import type { Id } from '../../facts/terms/names';
 import type { JobState } from '../../work/sequence/deriveJob';
 import { probeWords } from '../../judgement/checks/reach';
+import { standingShort } from '../../judgement/checks/standingShort';
 import { heardWords } from './readingWords';
 import { recordWords } from './recordWords';
 import { lookUp } from '../../facts/terms/lookUp';
@@ -25,6 +26,8 @@ const stateWords: Readonly<Record<FaultEntry['state'], string>> = {
   proved: 'mended, and shown by readings',
   accepted: 'left as it is',
 };
+
+const shortStands = 'A short between plus and minus of the battery leads stands: no battery on it until it is found';
 
 /**
  * Sections in the order in which they are read; those with nothing to say are left out.
@@ -47,7 +50,10 @@ export function customerSheet(state: JobState, jobId: Id, serials: ReadonlyMap<I
     },
     {
       title: 'What was wrong',
-      lines: own('fault').map(({ record: { id, body } }) => faultLine(body.fault, then(id))),
+      lines: [
+        ...(standingShort(log) ? [shortStands] : []),
+        ...own('fault').map(({ record: { id, body } }) => faultLine(body.fault, then(id))),
+      ],
     },
     { title: 'What was done', lines: workLines(state, jobId) },
     { title: 'Parts', lines: partLines(state, jobId, serials) },

@@ -104,7 +104,7 @@ function anchorsOf(
   const nets = netlist(sound(assembly));
   const proving = new Map<unknown, number[]>();
   candidates.forEach(({ touch: { black, red } }, index) => {
-    if (good[index] === 'silent') return;
+    if (good[index] !== 'sounds' && good[index] !== 'reads') return;
     for (const net of new Set([nets.netOf(black), nets.netOf(red)]))
       proving.set(net, [...(proving.get(net) ?? []), index]);
   });

@@ -64,7 +64,11 @@ export function simulate(
     redNode: lookUp(circuit.at, touch.red)!,
   }));
   const good = onceForCopper(sound, (probe) => goodReading(sound, probe, scale));
-  const readings = probed.map(good);
+  const otherwise = withUnknownClosed(circuit, scale);
+  const readings = probed.map((probe): Reading => {
+    const reading = good(probe);
+    return isLike(reading, otherwise(probe) ?? reading) ? reading : { ...reading, is: 'unsure' };
+  });
   const splits = new Splits(circuit, sound);
   const shownBy = defects.map(({ edits }, index) => {
     onProgress(index / defects.length);
@@ -86,6 +90,17 @@ export function simulate(
     });
   });
   return { good: readings.map(({ is }) => is), shownBy };
+}
+
+/** The readings with everything closed of which nobody knows whether it is; null where all is known. */
+function withUnknownClosed(circuit: Circuit, scale: MeterScale): (probe: Probed) => Reading | null {
+  if (!circuit.branches.some(({ element }) => element.is === 'unknown switch')) return () => null;
+  const closed = meltable(circuit, true).melted([]);
+  return onceForCopper(closed, (probe) => goodReading(closed, probe, scale));
+}
+
+function isLike(one: Reading, other: Reading): boolean {
+  return Math.abs(one.low - other.low) < worthV && Math.abs(one.high - other.high) < worthV;
 }
 
 /** What is asked on the same two pieces of copper in the same mode is worked out once. */
