@@ -2,6 +2,7 @@
 export type { Bridge } from './oracles/trueMeter';
 export { TrueMeter } from './oracles/trueMeter';
 export type { Spread } from './oracles/insides';
+export { asPrinted } from './oracles/insides';
 export { random } from './generators/generate';
 export { conversions } from './benchmarks/conversion';
 export { impossibleRequests } from './benchmarks/impossible';

@@ -1,6 +1,6 @@
 /** Aircraft as they truly are: the good one, and ones with something wrong that nobody has told anybody. */
 import type { Assembly, Build, Catalogue, Length, ListedTouch, Meter, TerminalRef } from '@junctor/core';
-import { TrueMeter, random } from '@junctor/proof';
+import { TrueMeter, asPrinted, random } from '@junctor/proof';
 import type { Bridge, Spread } from '@junctor/proof';
 
 export interface Truth {
@@ -43,7 +43,7 @@ function truthOf(
 export function goodTruths(given: Given): [Truth, Truth, Truth] {
   const of = (share: number) => {
     const factor: Spread['factor'] = (_id, what) => (what === 'farads' ? share : 1);
-    return truthOf('as planned', given, { build: given.good.build, spread: { factor, junctionV: () => 0 } });
+    return truthOf('as planned', given, { build: given.good.build, spread: { ...asPrinted, factor } });
   };
   return [of(1), of(0.8), of(1.2)];
 }

@@ -10,7 +10,6 @@ import type { Destination, FaultEntry, Symptom } from '../../facts/log/records';
 import type { Id } from '../../facts/terms/names';
 import type { JobState } from '../../work/sequence/deriveJob';
 import { probeWords } from '../../judgement/checks/reach';
-import { standingShort } from '../../judgement/checks/standingShort';
 import { heardWords } from './readingWords';
 import { recordWords } from './recordWords';
 import { lookUp } from '../../facts/terms/lookUp';
@@ -51,7 +50,7 @@ export function customerSheet(state: JobState, jobId: Id, serials: ReadonlyMap<I
     {
       title: 'What was wrong',
       lines: [
-        ...(standingShort(log) ? [shortStands] : []),
+        ...(state.short ? [shortStands] : []),
         ...own('fault').map(({ record: { id, body } }) => faultLine(body.fault, then(id))),
       ],
     },

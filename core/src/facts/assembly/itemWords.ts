@@ -1,5 +1,5 @@
 /** What wires, their joints and places of an aircraft are called at the bench: short, one meaning each, never an id. */
-import { splitJoint, splitRef } from '../terms/names';
+import { jointName, splitJoint, splitRef } from '../terms/names';
 import type { Site } from '../terms/site';
 import type { Assembly } from './assembly';
 import type { Wire } from './build';
@@ -66,7 +66,7 @@ export function siteWords(site: Site, assembly: Assembly): string {
     if (!wire) return 'a wire that is not there any more';
     return site.end === undefined
       ? `${wireWords(wire, assembly)}, along its length`
-      : jointWords(`${site.wire}.${site.end === 0 ? 'a' : 'b'}`, assembly);
+      : jointWords(jointName(site.wire, site.end), assembly);
   }
   if ('slot' in site) return `inside ${slotWords(site.slot, assembly)}${site.element ? ` (${site.element})` : ''}`;
   if ('mate' in site)

@@ -2,6 +2,7 @@
  * Physical checks of a part's inside: nodes that are there, rails that are fed, capacitors that stand their rail, no
  * regulator loop.
  */
+import { endsOf } from './elementEnds';
 import { isSupply } from './roles';
 import { checkOwnSupply } from './checkOwnSupply';
 import { shortBelowOhms } from './conductors';
@@ -23,19 +24,7 @@ export function checkElements(model: PartModel): ModelMistake[] {
 
 /** The nodes an element stands between. */
 function nodesOf(element: Element): readonly string[] {
-  switch (element.is) {
-    case 'resistor':
-    case 'winding':
-    case 'switch':
-      return [element.a, element.b];
-    case 'capacitor':
-    case 'load':
-      return [element.plus, element.minus];
-    case 'diode':
-      return [element.anode, element.cathode];
-    case 'regulator':
-      return [element.input, element.output, element.ground];
-  }
+  return element.is === 'regulator' ? [...endsOf(element), element.ground] : endsOf(element);
 }
 
 /** A node is there when a terminal is on it, or when two elements meet in it. */

@@ -29,3 +29,8 @@ export interface Meter extends MeterSource {
 export function sourceOf(meter: Meter, mode: 'tone' | 'ohms' | 'diode'): MeterSource {
   return (mode === 'tone' ? undefined : meter.modes?.[mode]) ?? meter;
 }
+
+/** Volts at the probes across so many ohms; without a limit for a constant current. */
+export function voltsAcross({ seriesOhms, limitA, limitV }: MeterSource, ohms: number): number {
+  return seriesOhms === null ? limitA * ohms : (limitV * ohms) / (seriesOhms + ohms);
+}

@@ -7,8 +7,9 @@
 import type { Circuit } from '../../physics/circuit/compile';
 import { compileSound } from '../../physics/circuit/compile';
 import { conductingPath } from '../../physics/circuit/path';
-import type { PortCircuit } from '../../physics/circuit/reduce';
-import { conductorBelowOhms, reduceToPort } from '../../physics/circuit/reduce';
+import type { PortCircuit } from '../../physics/circuit/port';
+import { conductorBelowOhms } from '../../physics/circuit/port';
+import { reduceToPort } from '../../physics/circuit/reduce';
 import { atEndOfSpread } from '../../physics/circuit/spread';
 import { relax, touchResponse } from '../../physics/circuit/touchResponse';
 import type { Range } from '../../facts/terms/names';
@@ -24,7 +25,12 @@ import { lookUp } from '../../facts/terms/lookUp';
 /** Left-over volts that a reading may not be taken on. */
 export const restLimitV = 0.02;
 /** Diode readings are compared to this. */
-const diodeBandV = 0.02;
+export const diodeBandV = 0.02;
+
+/** Above so many diode volts the meter shows no number. */
+export function mostDiodeV({ countsTo, limitV }: MeterSource): number {
+  return countsTo ?? limitV - diodeBandV;
+}
 
 export interface ExpectOptions {
   meter: Meter;
@@ -95,7 +101,7 @@ function respond(
     );
     const [low, high] = [Math.min(...settled), Math.max(...settled)];
     const source = sourceOf(meter, mode);
-    const most = source.countsTo ?? (mode === 'diode' ? source.limitV - diodeBandV : mostOhms);
+    const most = mode === 'diode' ? mostDiodeV(source) : (source.countsTo ?? mostOhms);
     const reaches: Range =
       mode === 'diode'
         ? [low - diodeBandV, high + diodeBandV]

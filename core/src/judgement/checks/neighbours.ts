@@ -6,7 +6,7 @@ import { gapMm } from '../../physics/geometry/gap';
 import type { Assembly } from '../../facts/assembly/assembly';
 
 /** Copper to copper, in mm. */
-const neighbourWithinMm = 2;
+export const neighbourWithinMm = 2;
 
 /** Neighbours of a terminal on the same side of its board, nearest first. */
 export function neighboursOf(model: PartModel, terminal: Terminal): { terminal: Terminal; gapMm: number }[] {
@@ -28,4 +28,15 @@ export function neighbourPairs(assembly: Assembly): (readonly [TerminalRef, Term
       ),
     );
   });
+}
+
+/** Each pin of a plug on a board with the next. */
+export function besideInPlug(assembly: Assembly): (readonly [TerminalRef, TerminalRef])[] {
+  return Object.keys(assembly.build.slots).flatMap((slot) =>
+    assembly
+      .model(slot)!
+      .connectors.flatMap(({ pins }) =>
+        pins.slice(1).map((pin, index) => [terminalRef(slot, pins[index]!), terminalRef(slot, pin)] as const),
+      ),
+  );
 }

@@ -6,6 +6,7 @@
  */
 import type { Element, PartModel } from '../../facts/catalogue/partModel';
 import type { TerminalRef } from '../../facts/terms/names';
+import { jointName } from '../../facts/terms/names';
 import { sound } from '../../facts/wiring/sound';
 import { matedPoints, pointOf } from '../../facts/wiring/netlist';
 import { areaMm2 } from '../../facts/wiring/wireAmps';
@@ -71,7 +72,7 @@ function compiled(assembly: Assembly): Circuit {
     wire.ends.forEach((end, index) => {
       const point = pointOf(assembly, end.at);
       if (!point) return;
-      const name = `${wire.id}.${index === 0 ? 'a' : 'b'}`;
+      const name = jointName(wire.id, index as 0 | 1);
       const ohms = end.by === 'crimp' ? contactOhms : jointOhms;
       branches.push({
         id: name,

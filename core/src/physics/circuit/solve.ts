@@ -2,13 +2,19 @@
  * Nodal analysis of a port circuit with Newton's method for the diodes.
  * Capacitors enter as a voltage behind a resistance, which also serves one implicit step in time.
  */
+import type { MeterSource } from '../../facts/terms/meter';
 import type { DiodeLaw } from './diode';
 import { diodeAt } from './diode';
 import { factorSymmetric, solveFactored } from './ldl';
-import type { PortCircuit } from './reduce';
+import type { PortCircuit } from './port';
 
 /** What the probes drive: open volts behind a resistance, or a current (amps) with a limit in volts. */
 export type Drive = { volts: number; ohms: number } | { amps: number; limitV: number } | null;
+
+/** What a meter's source drives. */
+export function driveOf({ seriesOhms, limitV, limitA }: MeterSource): NonNullable<Drive> {
+  return seriesOhms === null ? { amps: limitA, limitV } : { volts: limitV, ohms: seriesOhms };
+}
 
 /** For each capacitor: the volts it stands at and the resistance behind them; null leaves it open. */
 export type CapacitorAs = (id: string) => { volts: number; ohms: number } | null;
@@ -239,7 +245,7 @@ function missing(linear: System, curved: readonly Curved[], volts: readonly numb
   const { unknowns, siemens } = linear;
   const left: System = { ...linear, amps: linear.amps.slice() };
   for (const { a, b, at } of curved) push(left, a, b, at(volts[a]! - volts[b]!).amps);
-  const through = (row: number) =>
-    volts.slice(1).reduce((sum, v, column) => sum + siemens[row * unknowns + column]! * v, 0);
+  const own = volts.slice(1);
+  const through = (row: number) => own.reduce((sum, v, column) => sum + siemens[row * unknowns + column]! * v, 0);
   return Math.hypot(...left.amps.map((amps, node) => amps - through(node)));
 }

@@ -4,7 +4,7 @@
  */
 import type { Certainty, Element, PartModel } from '../../facts/catalogue/partModel';
 import { certaintyAt } from '../../facts/catalogue/revisions';
-import type { PortCircuit } from './reduce';
+import type { PortCircuit } from './port';
 
 /** Relative, of capacitors around their print and of resistors and loads inside parts. */
 export const usualShare = { capacitor: 0.2, resistor: 0.3 } as const;

@@ -4,11 +4,11 @@
  * needs some tens of solves whether it lasts a millisecond or a minute.
  * Source of the charging law that the tests compare with: tau * ln(Vinf / (Vinf - Vt)).
  */
-import type { PortCircuit } from './reduce';
+import type { PortCircuit } from './port';
 import type { CapacitorAs, Drive } from './solve';
-import { solvePort } from './solve';
+import { driveOf, solvePort } from './solve';
 import type { Meter } from '../../facts/terms/meter';
-import { sourceOf } from '../../facts/terms/meter';
+import { sourceOf, voltsAcross } from '../../facts/terms/meter';
 import { lookUp } from '../../facts/terms/lookUp';
 
 interface TouchResponse {
@@ -25,11 +25,9 @@ const errorV = 3e-3;
 
 /** The meter as a source in a mode, and the volts at which it begins and ceases to sound. */
 function drives(meter: Meter, mode: 'tone' | 'ohms' | 'diode'): { drive: Drive; thresholdV: number; stopV: number } {
-  const { beepBelowOhms, stopsAboveOhms } = meter;
-  const { seriesOhms, limitV, limitA } = sourceOf(meter, mode);
-  const at = (ohms: number) => (seriesOhms === null ? limitA * ohms : (limitV * ohms) / (seriesOhms + ohms));
-  const drive = seriesOhms === null ? { amps: limitA, limitV } : { volts: limitV, ohms: seriesOhms };
-  return { drive, thresholdV: at(beepBelowOhms), stopV: at(stopsAboveOhms) };
+  const source = sourceOf(meter, mode);
+  const at = (ohms: number) => voltsAcross(source, ohms);
+  return { drive: driveOf(source), thresholdV: at(meter.beepBelowOhms), stopV: at(meter.stopsAboveOhms) };
 }
 
 /**

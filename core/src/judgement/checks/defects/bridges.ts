@@ -1,53 +1,37 @@
 /** Metal between two pads. */
 import { hasRole } from '../../../facts/catalogue/roles';
-import type { Family, Place } from './defect';
-import { pairs } from './defect';
+import type { TerminalRef } from '../../../facts/terms/names';
+import type { DefectView, Family, Place } from './defect';
+import { isHighSupply } from './defect';
+import { besideInPlug, neighbourPairs, neighbourWithinMm } from '../neighbours';
 import { gapMm } from '../../../physics/geometry/gap';
 
-/** What solder closes, and what a stray strand reaches, in mm. */
-export const [bridgeMm, strandMm] = [2, 5];
+/** What a stray strand reaches, in mm. */
+export const strandMm = 5;
 const metalOhms = 0.05;
 /** Flux, a hair of solder, a part half gone. */
 const partialOhms = 20;
-/** A supply above this is the pack's, or as good as that. */
-const highV = 9;
 
 export const bridges: readonly Family[] = [
   {
     kind: 'solder bridge',
     because: 'too much solder between neighbours',
-    make: ({ assembly, placesOf }) =>
-      Object.keys(assembly.build.slots).flatMap((slot) =>
-        pairs(placesOf(slot).filter(({ terminal: { form } }) => form !== 'pin' && form !== 'tail'))
-          .filter(([a, b]) => within(a, b, bridgeMm))
-          .map(([a, b]) => touching(a, b)),
-      ),
+    make: (view) => eachTouching(view, neighbourPairs(view.assembly)),
   },
   {
     kind: 'pins of a plug bridged',
     because: 'solder or a whisker between two pins',
-    make: ({ assembly, placesOf }) =>
-      Object.keys(assembly.build.slots).flatMap((slot) =>
-        assembly.model(slot)!.connectors.flatMap(({ pins }) => {
-          const own = pins.map((pin) => placesOf(slot).find(({ terminal }) => terminal.id === pin)!);
-          return own.slice(1).flatMap((place, index) => {
-            const before = own[index]!;
-            return before.node === place.node ? [] : [touching(before, place)];
-          });
-        }),
-      ),
+    make: (view) => eachTouching(view, besideInPlug(view.assembly)),
   },
   {
     kind: 'battery on a signal pad',
     because: 'a strand of a thick wire that did not go into its joint',
     make: ({ assembly, placesOf }) =>
       Object.keys(assembly.build.slots).flatMap((slot) => {
-        const high = placesOf(slot).filter(({ terminal }) =>
-          terminal.roles.some((role) => role.is === 'supply' && role.volts[1] > highV),
-        );
+        const high = placesOf(slot).filter((place) => isHighSupply(place));
         const signals = placesOf(slot).filter(({ terminal }) => hasRole(terminal, 'port'));
         return high.flatMap((a) =>
-          signals.filter((b) => within(a, b, strandMm) && !within(a, b, bridgeMm)).map((b) => touching(a, b)),
+          signals.filter((b) => within(a, b, strandMm) && !within(a, b, neighbourWithinMm)).map((b) => touching(a, b)),
         );
       }),
   },
@@ -68,6 +52,17 @@ export const bridges: readonly Family[] = [
 export function within(a: Place, b: Place, mostMm: number): boolean {
   const isOneSide = a.terminal.sides.some((side) => b.terminal.sides.includes(side));
   return a.node !== b.node && isOneSide && gapMm(a.terminal, b.terminal) <= mostMm;
+}
+
+/** What is one conductor already cannot be bridged. */
+function eachTouching(
+  { placeAt }: DefectView,
+  refs: readonly (readonly [TerminalRef, TerminalRef])[],
+): ReturnType<Family['make']> {
+  return refs.flatMap(([one, other]) => {
+    const [a, b] = [placeAt(one)!, placeAt(other)!];
+    return a.node === b.node ? [] : [touching(a, b)];
+  });
 }
 
 export function touching(a: Place, b: Place, ohms = metalOhms): ReturnType<Family['make']>[number] {

@@ -5,16 +5,16 @@ import type { Site } from '../../../facts/terms/site';
 import type { TerminalRef } from '../../../facts/terms/names';
 import { splitRef, terminalRef } from '../../../facts/terms/names';
 import type { Terminal } from '../../../facts/catalogue/partModel';
+import { phaseChannel } from '../../../facts/catalogue/roles';
 import type { Circuit } from '../../../physics/circuit/compile';
 import type { Edit } from '../../../physics/circuit/melt';
-
-export type Harm = 'kill' | 'stop' | 'warn';
+import type { Severity } from '../../rules/finding';
 
 export interface Defect {
   id: string;
   kind: string;
   site: Site;
-  harm: Harm;
+  harm: Severity;
   edits: readonly Edit[];
 }
 
@@ -32,6 +32,8 @@ export interface DefectView {
   places: readonly Place[];
   /** Terminals of one part. */
   placesOf(slot: string): readonly Place[];
+  /** The terminal of that name. */
+  placeAt(ref: TerminalRef): Place | undefined;
 }
 
 /** What can be wrong in one way, at every place where it can. */
@@ -39,7 +41,7 @@ export interface Family {
   kind: string;
   /** How it comes about. */
   because: string;
-  make: (view: DefectView) => readonly { site: Site; edits: readonly Edit[]; harm?: Harm }[];
+  make: (view: DefectView) => readonly { site: Site; edits: readonly Edit[]; harm?: Severity }[];
 }
 
 export function makeDefectView(assembly: Assembly, circuit: Circuit): DefectView {
@@ -52,16 +54,32 @@ export function makeDefectView(assembly: Assembly, circuit: Circuit): DefectView
       }),
     ]),
   );
+  const places = [...ofSlot.values()].flat();
+  const byRef = new Map(places.map((place) => [place.ref, place]));
   return {
     assembly,
     circuit,
-    places: [...ofSlot.values()].flat(),
+    places,
     placesOf: (slot) => ofSlot.get(slot) ?? [],
+    placeAt: (ref) => byRef.get(ref),
   };
 }
 
 export function slotOf({ ref }: Place): string {
   return splitRef(ref).slot;
+}
+
+/** A lead of a motor, or where one goes. */
+export function isPhase({ assembly }: Pick<DefectView, 'assembly'>, place: Place): boolean {
+  return phaseChannel(assembly.model(slotOf(place))!, place.terminal.id) !== null;
+}
+
+/** A supply above this is the pack's, or as good as that. */
+const highV = 9;
+
+/** Gives or takes what is the pack's, or as good as that. */
+export function isHighSupply({ terminal }: Place, dirs: readonly ('gives' | 'takes')[] = ['gives', 'takes']): boolean {
+  return terminal.roles.some((role) => role.is === 'supply' && dirs.includes(role.dir) && role.volts[1] > highV);
 }
 
 /** Each pair of a list once. */

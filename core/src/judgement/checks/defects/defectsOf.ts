@@ -19,7 +19,7 @@ const families: readonly Family[] = [...joints, ...bridges, ...moved, ...plugs, 
 export const defectsOf: (assembly: Assembly) => readonly Defect[] = remembered((assembly) => {
   const circuit = compileSound(assembly);
   const view = makeDefectView(assembly, circuit);
-  const harmOf = harmsIn(view, meltable(circuit, false));
+  const harmOf = harmsIn(view, meltable(circuit, { switchesClosed: false }));
   return families.flatMap(({ kind, make }) =>
     make(view).flatMap(({ site, edits, harm: said }, index): Defect[] => {
       const harm = said ?? harmOf(edits);

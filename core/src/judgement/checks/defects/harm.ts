@@ -4,19 +4,17 @@
  */
 import type { Edit, Meltable } from '../../../physics/circuit/melt';
 import { isBatteryLead, isCapacitor } from '../../../facts/catalogue/kinds';
-import { hasRole, phaseChannel } from '../../../facts/catalogue/roles';
-import { splitRef } from '../../../facts/terms/names';
-import type { DefectView, Harm, Place } from './defect';
-import { slotOf } from './defect';
+import { hasRole } from '../../../facts/catalogue/roles';
+import type { Severity } from '../../rules/finding';
+import type { DefectView, Place } from './defect';
+import { isHighSupply, isPhase, slotOf } from './defect';
 
 type Purpose = { is: 'battery' | 'ground' | 'phase' | 'metal' | 'unused' } | { is: 'rail' | 'signal'; volts: number };
 
-/** A supply above this is the pack's, or as good as that. */
-const highV = 9;
 const regulatorSpreadV = 0.3;
 
 /** What an edit of the circuit does; null where nothing changes for anybody. */
-export function harmsIn(view: DefectView, circuit: Meltable): (edits: readonly Edit[]) => Harm | null {
+export function harmsIn(view: DefectView, circuit: Meltable): (edits: readonly Edit[]) => Severity | null {
   const good = circuit.melted([]);
   const onPiece = groupedBy(view.places, ({ node }) => good.pieceOf(node));
   const purposes = new Map([...onPiece].map(([piece, places]) => [piece, purposeOf(places, view)]));
@@ -43,7 +41,7 @@ export function harmsIn(view: DefectView, circuit: Meltable): (edits: readonly E
   };
 }
 
-function worst(harms: readonly Harm[]): Harm | null {
+function worst(harms: readonly Severity[]): Severity | null {
   return (['kill', 'stop', 'warn'] as const).find((harm) => harms.includes(harm)) ?? null;
 }
 
@@ -67,11 +65,7 @@ function purposeOf(places: readonly Place[], { assembly }: DefectView): Purpose 
   const kindOf = (place: Place) => assembly.model(slotOf(place))!.kind;
   if (places.some(({ terminal }) => hasRole(terminal, 'ground'))) return { is: 'ground' };
   if (places.some((place) => isBatteryLead(kindOf(place)))) return { is: 'battery' };
-  const isPhase = ({ ref }: Place) => {
-    const { slot, terminal } = splitRef(ref);
-    return phaseChannel(assembly.model(slot)!, terminal) !== null;
-  };
-  if (places.some(isPhase)) return { is: 'phase' };
+  if (places.some((place) => isPhase({ assembly }, place))) return { is: 'phase' };
   const supplies = places.flatMap(({ terminal }) =>
     terminal.roles.flatMap((role) => (role.is === 'supply' ? [role] : [])),
   );
@@ -83,7 +77,7 @@ function purposeOf(places: readonly Place[], { assembly }: DefectView): Purpose 
 }
 
 /** null: it does nothing. */
-function touchHarm(a: Purpose, b: Purpose): Harm | null {
+function touchHarm(a: Purpose, b: Purpose): Severity | null {
   const kinds = [a.is, b.is];
   if (kinds.includes('unused')) return null;
   if (kinds.includes('battery') || kinds.includes('phase')) return 'kill';
@@ -96,13 +90,11 @@ function touchHarm(a: Purpose, b: Purpose): Harm | null {
 }
 
 /** A part that has lost copper it hung on. */
-function lossHarm({ assembly, placesOf }: DefectView, slot: string, isLost: ReadonlySet<Place>): Harm {
+function lossHarm({ assembly, placesOf }: DefectView, slot: string, isLost: ReadonlySet<Place>): Severity {
   if (isCapacitor(assembly.model(slot)!)) return 'warn';
   const own = placesOf(slot);
   const grounds = own.filter(({ terminal }) => hasRole(terminal, 'ground'));
   if (!grounds.some((place) => isLost.has(place))) return 'stop';
   if (grounds.some((place) => !isLost.has(place))) return 'warn';
-  const isHigh = ({ terminal }: Place) =>
-    terminal.roles.some((role) => role.is === 'supply' && role.dir === 'takes' && role.volts[1] > highV);
-  return own.some((place) => isHigh(place) && !isLost.has(place)) ? 'kill' : 'stop';
+  return own.some((place) => isHighSupply(place, ['takes']) && !isLost.has(place)) ? 'kill' : 'stop';
 }

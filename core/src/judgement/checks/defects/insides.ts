@@ -1,8 +1,10 @@
 /** What fails inside a part: each element in each way of which its model says that it fails so. */
 import type { Element } from '../../../facts/catalogue/partModel';
-import { phaseChannel } from '../../../facts/catalogue/roles';
+import { endsOf } from '../../../facts/catalogue/elementEnds';
 import type { Edit } from '../../../physics/circuit/melt';
-import type { DefectView, Family, Harm } from './defect';
+import type { Severity } from '../../rules/finding';
+import type { DefectView, Family } from './defect';
+import { isPhase } from './defect';
 
 const [shortOhms, leakyOhms] = [0.05, 50];
 
@@ -41,29 +43,10 @@ function editsOf(
   return how === 'short' ? [...cuts, { bridge: [a, b], ohms: shortOhms }] : [{ bridge: [a, b], ohms: leakyOhms }];
 }
 
-/** Between which a failed one conducts. */
-function endsOf(element: Element): [string, string] {
-  switch (element.is) {
-    case 'resistor':
-    case 'winding':
-    case 'switch':
-      return [element.a, element.b];
-    case 'load':
-    case 'capacitor':
-      return [element.plus, element.minus];
-    case 'diode':
-      return [element.anode, element.cathode];
-    case 'regulator':
-      return [element.input, element.output];
-  }
-}
-
-function harmOfOpen({ assembly }: DefectView, slot: string, element: Element): Harm {
+function harmOfOpen(view: DefectView, slot: string, element: Element): Severity {
   if (['winding', 'load', 'regulator'].includes(element.is)) return 'stop';
   if (element.is !== 'diode') return 'warn';
-  const model = assembly.model(slot)!;
-  const onPhase = model.terminals.some(
-    ({ id, node }) => endsOf(element).includes(node) && phaseChannel(model, id) !== null,
-  );
+  const ends = endsOf(element);
+  const onPhase = view.placesOf(slot).some((place) => ends.includes(place.terminal.node) && isPhase(view, place));
   return onPhase ? 'stop' : 'warn';
 }

@@ -1,4 +1,5 @@
 /** Joints and contacts that do not join. */
+import { jointName } from '../../../facts/terms/names';
 import type { Family } from './defect';
 
 export const joints: readonly Family[] = [
@@ -21,6 +22,6 @@ function ends(wires: Wires, on: 'terminal' | 'cavity'): ReturnType<Family['make'
     ([0, 1] as const)
       .filter((end) => wire.ends[end].at.on === on)
       .filter((end) => on === 'cavity' || wire.ends[end].by !== 'factory')
-      .map((end) => ({ site: { wire: wire.id, end }, edits: [{ cut: `${wire.id}.${end === 0 ? 'a' : 'b'}` }] })),
+      .map((end) => ({ site: { wire: wire.id, end }, edits: [{ cut: jointName(wire.id, end) }] })),
   );
 }

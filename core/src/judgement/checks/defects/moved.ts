@@ -1,11 +1,13 @@
 /** Wires that are on another pad than they should be. */
 import type { WireEnd } from '../../../facts/assembly/build';
 import { hasRole } from '../../../facts/catalogue/roles';
+import { jointName } from '../../../facts/terms/names';
 import { pointOf } from '../../../facts/wiring/netlist';
 import { jointOhms } from '../../../physics/circuit/compile';
 import type { DefectView, Family, Place } from './defect';
 import { pairs, slotOf } from './defect';
-import { bridgeMm, strandMm, within } from './bridges';
+import { neighbourWithinMm } from '../neighbours';
+import { strandMm, within } from './bridges';
 
 export const moved: readonly Family[] = [
   {
@@ -30,7 +32,7 @@ export const moved: readonly Family[] = [
         return view
           .placesOf(slotOf(place))
           .filter(({ terminal }) => terminal.holds > 0 && terminal.form !== 'pin')
-          .filter((beside) => within(place, beside, bridgeMm))
+          .filter((beside) => within(place, beside, neighbourWithinMm))
           .map((beside) => ({ site: { wire: end.wire, end: end.index }, edits: onto(end, beside.node) }));
       }),
   },
@@ -46,13 +48,12 @@ interface PlacedEnd {
   place: Place | undefined;
 }
 
-function endsOf({ assembly, places }: DefectView): PlacedEnd[] {
-  const at = new Map(places.map((place) => [place.ref, place]));
+function endsOf({ assembly, placeAt }: DefectView): PlacedEnd[] {
   return Object.values(assembly.build.wires).flatMap((wire) =>
     ([0, 1] as const).flatMap((index): PlacedEnd[] => {
       const end = wire.ends[index];
       const point = end.by === 'factory' ? null : pointOf(assembly, end.at);
-      const place = end.at.on === 'terminal' ? at.get(end.at.ref) : undefined;
+      const place = end.at.on === 'terminal' ? placeAt(end.at.ref) : undefined;
       return point ? [{ wire: wire.id, index, end, point, place }] : [];
     }),
   );
@@ -67,7 +68,7 @@ function isNear(one: PlacedEnd, other: PlacedEnd): boolean {
 }
 
 function onto({ wire, index }: PlacedEnd, point: string) {
-  const end = `${wire}.${index === 0 ? 'a' : 'b'}`;
+  const end = jointName(wire, index);
   return [{ cut: end }, { bridge: [`~${end}`, point] as const, ohms: jointOhms }];
 }
 

@@ -1,9 +1,9 @@
 /** Parts that are not there, or not as they should be, and metal where no metal belongs. */
 import { isCapacitor } from '../../../facts/catalogue/kinds';
 import type { Slot } from '../../../facts/terms/names';
-import { hasRole, phaseChannel } from '../../../facts/catalogue/roles';
+import { hasRole } from '../../../facts/catalogue/roles';
 import type { DefectView, Family, Place } from './defect';
-import { slotOf } from './defect';
+import { isPhase, slotOf } from './defect';
 import { touching } from './bridges';
 
 export const parts: readonly Family[] = [
@@ -28,15 +28,11 @@ export const parts: readonly Family[] = [
   {
     kind: 'screw in a winding',
     because: 'a motor screw that is too long',
-    make: ({ assembly, placesOf }) =>
-      Object.keys(assembly.build.slots).flatMap((slot) => {
-        const metal = placesOf(slot).find(({ terminal }) => hasRole(terminal, 'metal'));
-        const isPhase = ({ terminal }: Place) => phaseChannel(assembly.model(slot)!, terminal.id) !== null;
-        return metal
-          ? placesOf(slot)
-              .filter(isPhase)
-              .map((phase) => touching(phase, metal))
-          : [];
+    make: (view) =>
+      Object.keys(view.assembly.build.slots).flatMap((slot) => {
+        const own = view.placesOf(slot);
+        const metal = own.find(({ terminal }) => hasRole(terminal, 'metal'));
+        return metal ? own.filter((place) => isPhase(view, place)).map((phase) => touching(phase, metal)) : [];
       }),
   },
   {
@@ -47,10 +43,9 @@ export const parts: readonly Family[] = [
         (place) => view.assembly.model(slotOf(place))!.frame && hasRole(place.terminal, 'metal'),
       );
       if (!frame) return [];
-      const at = new Map(view.places.map((place) => [place.ref, place]));
       return Object.values(view.assembly.build.wires).flatMap(({ id, ends }) =>
         ends.slice(0, 1).flatMap(({ at: on }) => {
-          const place = on.on === 'terminal' ? at.get(on.ref) : undefined;
+          const place = on.on === 'terminal' ? view.placeAt(on.ref) : undefined;
           return place ? [{ ...touching(place, frame), site: { wire: id } }] : [];
         }),
       );

@@ -10,7 +10,7 @@ import { sound } from '../../../facts/wiring/sound';
 import type { TerminalRef } from '../../../facts/terms/names';
 import { splitRef, terminalRef } from '../../../facts/terms/names';
 import type { Touch } from '../../../facts/log/reading';
-import { neighbourPairs } from '../neighbours';
+import { besideInPlug, neighbourPairs } from '../neighbours';
 import { contactsBehindPlugs, reachableTerminals } from '../reach';
 import { pairs } from '../defects/defect';
 import type { ProbeMode } from './meterScale';
@@ -67,18 +67,6 @@ export function candidatesFor(wired: Assembly): Candidate[] {
     else if (refs.length <= mostPieces) for (const [a, b] of pairs(refs)) list.addBoth(a, b);
   }
   return list.all;
-}
-
-function besideInPlug(assembly: Assembly): [TerminalRef, TerminalRef][] {
-  return Object.keys(assembly.build.slots).flatMap((slot) =>
-    assembly
-      .model(slot)!
-      .connectors.flatMap(({ pins }) =>
-        pins
-          .slice(1)
-          .map((pin, index): [TerminalRef, TerminalRef] => [terminalRef(slot, pins[index]!), terminalRef(slot, pin)]),
-      ),
-  );
 }
 
 /** Where a net can be touched: on each part once, by a bare terminal if it has one, else from behind a plug. */

@@ -1,17 +1,15 @@
 /** What a meter makes of volts at its port, and when two of them can be told apart. */
 import type { Meter, MeterSource } from '../../../facts/terms/meter';
-import { sourceOf } from '../../../facts/terms/meter';
-import type { PortCircuit } from '../../../physics/circuit/reduce';
+import { sourceOf, voltsAcross } from '../../../facts/terms/meter';
+import { diodeBandV, mostDiodeV } from '../expect';
+import type { PortCircuit } from '../../../physics/circuit/port';
 import type { Drive } from '../../../physics/circuit/solve';
-import { solvePort } from '../../../physics/circuit/solve';
+import { driveOf, solvePort } from '../../../physics/circuit/solve';
 
 export type ProbeMode = 'tone' | 'diode';
 
 /** `unsure`: a good build may show either. */
 export type GoodIs = 'sounds' | 'reads' | 'silent' | 'unsure';
-
-/** Smallest difference in diode volts that a person can be asked to see. */
-const seenV = 0.02;
 
 export class MeterScale {
   constructor(private readonly meter: Meter) {}
@@ -23,12 +21,11 @@ export class MeterScale {
   }
 
   drive(mode: ProbeMode): Drive {
-    const { limitV, limitA, seriesOhms } = this.source(mode);
-    return seriesOhms === null ? { amps: limitA, limitV } : { volts: limitV, ohms: seriesOhms };
+    return driveOf(this.source(mode));
   }
 
   is(low: number, high: number, mode: ProbeMode): GoodIs {
-    if (mode === 'diode') return high + seenV >= this.mostV() ? 'silent' : 'reads';
+    if (mode === 'diode') return high + diodeBandV >= this.mostV() ? 'silent' : 'reads';
     const [sounds, silent] = this.thresholds();
     if (high < sounds) return 'sounds';
     return low > silent ? 'silent' : 'unsure';
@@ -40,7 +37,7 @@ export class MeterScale {
       const [sounds, silent] = this.thresholds();
       return is === 'sounds' ? faultyV > silent : faultyV < sounds;
     }
-    const margin = (high - low) / 2 + 2 * seenV;
+    const margin = (high - low) / 2 + 2 * diodeBandV;
     const [least, most] = [low - margin, high + margin];
     return faultyV < least || (Math.min(faultyV, this.mostV()) > most && most < this.mostV());
   }
@@ -51,14 +48,13 @@ export class MeterScale {
 
   /** Above this the meter shows no number. */
   private mostV(): number {
-    const { countsTo, limitV } = this.source('diode');
-    return countsTo ?? limitV - seenV;
+    return mostDiodeV(this.source('diode'));
   }
 
   /** Volts at the port below which it surely sounds, and above which it surely is silent. */
   private thresholds(): [sounds: number, silent: number] {
-    const { seriesOhms, limitA, limitV, beepBelowOhms, stopsAboveOhms, spread } = this.meter;
-    const at = (ohms: number) => (seriesOhms === null ? limitA * ohms : (limitV * ohms) / (seriesOhms + ohms));
+    const { beepBelowOhms, stopsAboveOhms, spread } = this.meter;
+    const at = (ohms: number) => voltsAcross(this.meter, ohms);
     return [at(beepBelowOhms * (1 - spread)), at(stopsAboveOhms * (1 + spread))];
   }
 }

@@ -10,7 +10,8 @@ import type { Solve } from '../../../facts/terms/solver';
 import type { TerminalRef } from '../../../facts/terms/names';
 import { compileSound } from '../../../physics/circuit/compile';
 import type { Touch } from '../../../facts/log/reading';
-import type { Defect, Harm } from '../defects/defect';
+import type { Severity } from '../../rules/finding';
+import type { Defect } from '../defects/defect';
 import { defectsOf } from '../defects/defectsOf';
 import type { Candidate } from './candidates';
 import { candidatesFor } from './candidates';
@@ -62,7 +63,7 @@ export function probeList(
   const isAnchored = (touch: number) => (anchors.get(touch) ?? []).every((others) => others.length > 0);
   // A tone where none is due is evidence wherever it comes; silence there proves nothing where no anchor can be.
   const seenBy = shownBy.map((touches) => (touches.some(isAnchored) ? touches.filter(isAnchored) : touches));
-  const wants = (harm: Harm) => harm !== 'warn' || school === 'with warnings';
+  const wants = (harm: Severity) => harm !== 'warn' || school === 'with warnings';
   onProgress(0.8, 'choosing the quickest list');
   const cover = coverOf(
     {

@@ -6,8 +6,9 @@
 import { lookUp } from '../../../facts/terms/lookUp';
 import type { Circuit } from '../../../physics/circuit/compile';
 import type { Edit, Melted } from '../../../physics/circuit/melt';
-import { meltable, portBetween } from '../../../physics/circuit/melt';
-import type { PortCircuit } from '../../../physics/circuit/reduce';
+import { meltable } from '../../../physics/circuit/melt';
+import { portBetween } from '../../../physics/circuit/reduce';
+import type { PortCircuit } from '../../../physics/circuit/port';
 import type { Sensitivity } from '../../../physics/circuit/solve';
 import { sensitivityOf } from '../../../physics/circuit/solve';
 import { atEndOfSpread } from '../../../physics/circuit/spread';
@@ -56,7 +57,7 @@ export function simulate(
   { defects, meter, onProgress = () => undefined }: SimulateOptions,
 ): Simulated {
   const scale = new MeterScale(meter);
-  const whole = meltable(circuit, false);
+  const whole = meltable(circuit, { switchesClosed: false });
   const sound = whole.melted([]);
   const probed = candidates.map(({ touch }): Probed => ({
     ...touch,
@@ -95,7 +96,7 @@ export function simulate(
 /** The readings with everything closed of which nobody knows whether it is; null where all is known. */
 function withUnknownClosed(circuit: Circuit, scale: MeterScale): (probe: Probed) => Reading | null {
   if (!circuit.branches.some(({ element }) => element.is === 'unknown switch')) return () => null;
-  const closed = meltable(circuit, true).melted([]);
+  const closed = meltable(circuit, { switchesClosed: true }).melted([]);
   return onceForCopper(closed, (probe) => goodReading(closed, probe, scale));
 }
 
@@ -120,7 +121,7 @@ function goodReading(sound: Melted, { blackNode, redNode, mode }: Probed, scale:
   const { portV, volts } = scale.settled(port, mode);
   const ends = ([-1, 1] as const).map((way) => scale.settled(atEndOfSpread(port, way), mode, volts).portV);
   const [low, high] = [Math.min(portV, ...ends), Math.max(portV, ...ends)];
-  const nodes = hangingOn(sound, new Map(port.pieces.map((piece, place) => [piece, place])));
+  const nodes = withDeadEnds(sound, new Map(port.pieces.map((piece, place) => [piece, place])));
   return {
     is: scale.is(low, high, mode),
     low,
@@ -135,7 +136,7 @@ function goodReading(sound: Melted, { blackNode, redNode, mode }: Probed, scale:
 }
 
 /** What hangs on a piece of copper alone carries nothing: it is as if it were that piece. */
-function hangingOn({ inners }: Melted, nodes: Map<number, number>): ReadonlyMap<number, number> {
+function withDeadEnds({ inners }: Melted, nodes: Map<number, number>): ReadonlyMap<number, number> {
   for (let before = 0; before !== nodes.size;) {
     before = nodes.size;
     for (const { a, b } of inners) {
