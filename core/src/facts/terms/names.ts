@@ -60,3 +60,10 @@ export function packVolts(cells: Range): Range {
 
 /** verb:subject, for example `land:W12.b`, `mate:J1`, `check:power path`: the same after every re-plan. */
 export type StepId = `${string}:${string}`;
+
+const numbersAsNumbers = new Intl.Collator('en', { numeric: true });
+
+/** M2 before M10. */
+export function compareNames(a: string, b: string): number {
+  return numbersAsNumbers.compare(a, b);
+}

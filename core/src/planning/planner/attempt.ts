@@ -8,13 +8,15 @@ import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { packVolts, splitRef } from '../../facts/terms/names';
 import type { Finding } from '../../judgement/rules/finding';
 import { judge } from '../../judgement/rules/judge';
+import { alikeParts, isInTurn } from './alike';
 import { counted } from './counted';
 import { decode, jointsOf } from './decode';
 import type { SoftPenalty, SoftPenalties } from './softPenalties';
 import type { Need } from './needs';
-import { needsOf } from './needs';
+import { alwaysWired, needsOf, takesPart } from './needs';
 import { optionsFor } from './options';
 import { railsAlone } from './railsAlone';
+import { withoutParts } from './restricted';
 import { straightened } from './straightened';
 import { powerPath } from './powerPath';
 import type { Constraint, Solve, Terms } from '../../facts/terms/solver';
@@ -44,19 +46,51 @@ export function prepare(request: PlanRequest): Prepared {
   const needs = needsOf(assembly, packVolts(request.cells), path);
   const options = request.wishes.flatMap((wish) => optionsFor(wish, assembly));
   const kept = request.keep ? jointsOf(assemble(request.keep, request.catalogue)) : new Set<string>();
+  const alike = alikeParts(request);
+  const inTurn = options.filter((option) => isInTurn(option, alike));
   return {
     path,
     needs,
     options,
-    input: { assembly, path, needs, wishes: request.wishes, options, pinned: request.pinned, kept },
+    input: { assembly, path, needs, wishes: request.wishes, options: inTurn, pinned: request.pinned, kept, alike },
   };
+}
+
+/**
+ * The request without parts that only take and that no must is about: whatever can be wired can be wired without them.
+ * A strip that hands data on is no exception: what feeds it can feed the one behind it.
+ */
+export function withoutUnasked(request: PlanRequest): PlanRequest {
+  const assembly = assemble({ ...emptyBuild, slots: request.slots }, request.catalogue);
+  const musts = request.wishes.filter(({ must }) => must);
+  const ways = musts.flatMap((wish) => optionsFor(wish, assembly)).filter(({ way }) => way !== 'chained');
+  const asked = new Set([
+    ...musts.map(({ of }) => of),
+    ...ways.flatMap(({ ends, parts }) => [...ends.map(({ slot }) => slot), ...parts]),
+  ]);
+  const isSpare = (slot: Slot) => {
+    const model = assembly.model(slot)!;
+    return takesPart(model) && !alwaysWired(model) && !asked.has(slot);
+  };
+  return withoutParts(request, new Set(Object.keys(request.slots).filter(isSpare)));
 }
 
 /** A wiring that no rule refuses, or what stands against it. */
 type Attempt = Planned | { is: 'impossible' } | { is: 'refused'; finding: Finding } | { is: 'gave up'; why: string };
 
+/** How far the aims are followed, and who is told. */
+interface Pursuit {
+  /** Where it only matters what is served, pads and wires need not be the best. */
+  until?: 'served' | 'shortened';
+  onProgress?: OnProgress;
+}
+
 /** The best wiring that the rules let pass. */
-export function attempt(request: PlanRequest, solve: Solve, onProgress: OnProgress = () => undefined): Attempt {
+export function attempt(
+  request: PlanRequest,
+  solve: Solve,
+  { until = 'shortened', onProgress = () => undefined }: Pursuit = {},
+): Attempt {
   const prepared = prepare(request);
   if (counted(prepared.input.assembly) || starves(prepared.input, solve)) return { is: 'impossible' };
   const cuts: Constraint[] = [];
@@ -64,7 +98,7 @@ export function attempt(request: PlanRequest, solve: Solve, onProgress: OnProgre
   const seen = new Set<string>();
   for (let round = 0; round <= maxCuts; round++) {
     onProgress(0.1 + round / (maxCuts * 2), round === 0 ? 'weighing the ways' : 'looking for the next best');
-    const solved = solveInOrder(prepared, cuts, solve, onProgress);
+    const solved = solveInOrder(prepared, cuts, solve, { until, onProgress });
     if (solved.is === 'impossible' && first) return { is: 'refused', finding: first };
     if (solved.is !== 'solved') return solved;
     const planned = toPlan(request, prepared, solved);
@@ -111,7 +145,7 @@ function solveInOrder(
   { input }: Prepared,
   cuts: readonly Constraint[],
   solve: Solve,
-  onProgress: OnProgress,
+  { until, onProgress }: Required<Pursuit>,
 ): Solved | { is: 'impossible' } | { is: 'gave up'; why: string } {
   const model = wiringModel(input);
   const held: Constraint[] = [...cuts];
@@ -121,11 +155,11 @@ function solveInOrder(
     ...softPenalties,
   ];
   onProgress(0.3, 'serving the wishes, spreading over the pads');
-  const served = solve(withAim(model, first, held));
+  const served = solve(withAim(model, until === 'served' ? model.loss : first, held));
   if (served.is !== 'optimal') return served;
   held.push({ terms: first, is: '<=', value: Math.round(served.value) + 1e-4 });
   onProgress(0.6, 'shortening the wires');
-  const shortened = solve(withAim(model, model.length, held));
+  const shortened = until === 'served' ? served : solve(withAim(model, model.length, held));
   if (shortened.is !== 'optimal') return shortened;
   const { values } = shortened;
   const counted = Object.fromEntries(
@@ -143,7 +177,7 @@ function solveInOrder(
     cost: {
       loss: sumOf(model.loss, values),
       softPenalties: sumOf(softPenalties, values),
-      lengthMm: Math.round(shortened.value),
+      lengthMm: sumOf(model.length, values),
     },
     softPenalties: counted,
   };
@@ -242,7 +276,7 @@ function starves(input: WiringInput, solve: Solve): boolean {
 
 /** True when the model has a wiring: every part in its place and every must met, whatever becomes of other wishes. */
 export function feasible(request: PlanRequest, solve: Solve): boolean {
-  const { input } = prepare(request);
+  const { input } = prepare(withoutUnasked(request));
   if (counted(input.assembly) || starves(input, solve)) return false;
   return solve(withAim(wiringModel(input), [], [])).is === 'optimal';
 }

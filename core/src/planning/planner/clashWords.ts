@@ -24,7 +24,7 @@ export function clashWords(request: PlanRequest, { solve, rule }: { solve: Solve
 }
 
 function refusal(request: PlanRequest, solve: Solve): string | null {
-  const tried = attempt(request, solve);
+  const tried = attempt(request, solve, { until: 'served' });
   return tried.is === 'refused' ? tried.finding.message : null;
 }
 

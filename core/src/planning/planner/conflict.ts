@@ -8,7 +8,8 @@ import { assemble } from '../../facts/assembly/assembly';
 import { emptyBuild } from '../../facts/assembly/build';
 import type { Slot } from '../../facts/terms/names';
 import type { Solve } from '../../facts/terms/solver';
-import { attempt, feasible, prepare } from './attempt';
+import { alikeParts, grouped } from './alike';
+import { attempt, feasible, prepare, withoutUnasked } from './attempt';
 import { takesPart } from './needs';
 import { clashWords } from './clashWords';
 import type { Conflict, OnProgress, PlanRequest } from './request';
@@ -21,13 +22,16 @@ interface Search {
   rule: string | null;
 }
 
+/** Wishes or parts of which only the number matters. */
+type Group = readonly string[];
+
 export function conflictOf(request: PlanRequest, search: Search): Conflict {
   search.onProgress(0.6, 'looking for what stands against what');
   const found = clashOf(request, search);
   // Where the model alone has no wiring, the rules have not spoken: what they refuse without it is the deeper clash.
   if (search.rule !== null) return found;
-  const eased = withMusts(withoutParts(request, new Set(found.parts.slice(-1))), new Set());
-  const tried = attempt(eased, search.solve);
+  const eased = withoutUnasked(withMusts(withoutParts(request, new Set(found.parts.slice(-1))), new Set()));
+  const tried = attempt(eased, search.solve, { until: 'served' });
   return tried.is === 'refused' ? clashOfParts(eased, { ...search, rule: tried.finding.rule }) : found;
 }
 
@@ -36,7 +40,9 @@ function clashOf(request: PlanRequest, search: Search): Conflict {
   const musts = [...mustsOf(request)];
   const unasked = withMusts(request, new Set());
   if (can(unasked)) {
-    const wishes = smallest(musts, (kept) => can(withMusts(request, new Set(kept))), search.onProgress);
+    const partOf = (id: string) => request.wishes.find((wish) => wish.id === id)!.of;
+    const groups = grouped(musts, partOf, alikeParts(request));
+    const wishes = smallest(groups, (kept) => can(withMusts(request, new Set(kept))), search.onProgress);
     return { is: 'conflict', wishes, parts: [], why: clashWords(withMusts(request, new Set(wishes)), search) };
   }
   return clashOfParts(unasked, search);
@@ -47,7 +53,8 @@ export function clashOfParts(unasked: PlanRequest, search: Search): Conflict {
   const can = (one: PlanRequest) => possible(one, search);
   const { clashing, others } = partsOf(unasked, can);
   const gone = (kept: readonly Slot[]) => new Set(clashing.filter((slot) => !kept.includes(slot)));
-  const parts = smallest(clashing, (kept) => can(withoutParts(others, gone(kept))), search.onProgress);
+  const groups = grouped(clashing, (slot) => slot, alikeParts(others));
+  const parts = smallest(groups, (kept) => can(withoutParts(others, gone(kept))), search.onProgress);
   return { is: 'conflict', wishes: [], parts, why: clashWords(withoutParts(others, gone(parts)), search) };
 }
 
@@ -78,25 +85,26 @@ function partsOf(
 function possible(request: PlanRequest, { solve, rule }: Search): boolean {
   if (!feasible(request, solve)) return false;
   if (rule === null) return true;
-  const tried = attempt(request, solve);
+  const tried = attempt(request, solve, { until: 'served' });
   return tried.is === 'planned' || (tried.is === 'refused' && tried.finding.rule !== rule);
 }
 
 /**
- * The smallest set that cannot be, of one that cannot, by halves: what the second half must give beside the first, then
- * what the first must give beside that. What came first is kept rather than what came last.
+ * The smallest set that cannot be, of one that cannot: first of groups that are alike by halves (what the second half
+ * must give beside the first, then what the first must give beside that), then how many of each it takes. What came
+ * first is kept rather than what came last.
  */
 function smallest(
-  all: readonly string[],
+  all: readonly Group[],
   can: (kept: readonly string[]) => boolean,
   onProgress: OnProgress,
 ): readonly string[] {
   let tried = 0;
-  const cannot = (kept: readonly string[]) => {
+  const cannot = (kept: readonly Group[]) => {
     onProgress(1 - 0.4 / (1 + tried++ / all.length), 'looking for what stands against what');
-    return !can(kept);
+    return !can(kept.flat());
   };
-  const within = (beside: readonly string[], some: readonly string[], isAdded: boolean): readonly string[] => {
+  const within = (beside: readonly Group[], some: readonly Group[], isAdded: boolean): readonly Group[] => {
     if (isAdded && cannot(beside)) return [];
     if (some.length === 1) return some;
     const half = Math.ceil(some.length / 2);
@@ -104,5 +112,16 @@ function smallest(
     const ofSecond = within([...beside, ...first], second, true);
     return [...within([...beside, ...ofSecond], first, ofSecond.length > 0), ...ofSecond];
   };
-  return all.length > 0 ? within([], all, false) : [];
+  const clashing = all.length > 0 ? [...within([], all, false)] : [];
+  for (const [place, group] of [...clashing.entries()].reverse()) {
+    const others = clashing.filter((other) => other !== group);
+    let [possible, enough] = [0, group.length];
+    while (enough - possible > 1) {
+      const middle = Math.floor((possible + enough) / 2);
+      if (cannot([...others, group.slice(0, middle)])) enough = middle;
+      else possible = middle;
+    }
+    clashing[place] = group.slice(0, enough);
+  }
+  return clashing.flat();
 }

@@ -1,7 +1,7 @@
 /** Wishes that are served by pads which several parts may share. */
 import type { PartModel, PortKind, PortPin } from '../../facts/catalogue/partModel';
 import type { Slot } from '../../facts/terms/names';
-import { terminalRef } from '../../facts/terms/names';
+import { compareNames, terminalRef } from '../../facts/terms/names';
 import type { Wish } from '../../facts/plan/wish';
 import { hasRole } from '../../facts/catalogue/roles';
 import type { Assembly } from '../../facts/assembly/assembly';
@@ -59,7 +59,7 @@ export function lights(wish: Wish, model: PartModel, parts: Assembly): Option[] 
     const wayOf = () => {
       if (isController(board.kind)) return 'shared pad';
       if (isLightBox(board.kind) && isStrip(model.kind)) return 'behind the box';
-      if (isStrip(board.kind) && host < wish.of && isStrip(model.kind)) return 'chained';
+      if (isStrip(board.kind) && compareNames(host, wish.of) < 0 && isStrip(model.kind)) return 'chained';
       return null;
     };
     const way = wayOf();

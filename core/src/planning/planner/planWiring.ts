@@ -9,7 +9,7 @@ import type { OnProgress, PlanRequest, PlanResult } from './request';
 
 /** Plans a wiring. */
 export function planWiring(request: PlanRequest, solve: Solve, onProgress: OnProgress = () => undefined): PlanResult {
-  const tried = attempt(request, solve, onProgress);
+  const tried = attempt(request, solve, { onProgress });
   if (tried.is === 'planned' || tried.is === 'gave up') return tried;
   return conflictOf(request, { solve, onProgress, rule: tried.is === 'refused' ? tried.finding.rule : null });
 }

@@ -14,6 +14,7 @@ export function railsAlone(input: WiringInput): WiringInput {
     needs: input.needs.filter(({ is }) => is === 'supply').map((need) => ({ ...need, pads: onePerRail(need, chosen) })),
     wishes: [],
     options: [],
+    alike: [],
     roomyFor: new Set(input.wishes.flatMap(({ must, of }) => (must ? [of] : []))),
   };
 }

@@ -38,7 +38,7 @@ function togetherLess(request: PlanRequest, solve: Solve): WayOut[] {
   let left = request;
   for (let round = 0; round < Object.keys(request.slots).length; round++) {
     const unasked = withMusts(left, new Set());
-    const optional = attempt(unasked, solve);
+    const optional = attempt(unasked, solve, { until: 'served' });
     if (optional.is === 'planned') {
       const dropped = optional.wishes.filter(({ wish, way }) => way === null && mustsOf(left).has(wish.id));
       return [

@@ -18,6 +18,8 @@ export interface WiringInput {
   pinned: readonly Pinned[];
   /** Given where pads are left out of account: they hold as many wires as anybody wants, and these parts are wired. */
   roomyFor?: ReadonlySet<Slot>;
+  /** Parts that can stand for one another, in the order in which they are served. */
+  alike: readonly (readonly Slot[])[];
   /** Joints that exist already, as `own>pad`: making them again costs nothing. */
   kept: ReadonlySet<string>;
 }

@@ -6,7 +6,7 @@ import type { Wire } from '../../facts/assembly/build';
 import { landedOn } from '../../facts/assembly/build';
 import type { PartKind } from '../../facts/catalogue/partModel';
 import type { Slot } from '../../facts/terms/names';
-import { splitRef } from '../../facts/terms/names';
+import { compareNames, splitRef } from '../../facts/terms/names';
 import type { Stretch } from './stretch';
 import { stretches } from './stretch';
 
@@ -111,13 +111,6 @@ export function groupWords(group: Group, assembly: Assembly): string {
     default:
       return `the ${group.kind}`;
   }
-}
-
-const numbersAsNumbers = new Intl.Collator('en', { numeric: true });
-
-/** M2 before M10. */
-export function compareNames(a: string, b: string): number {
-  return numbersAsNumbers.compare(a, b);
 }
 
 /** True when steps of the two stand together. */

@@ -5,7 +5,8 @@
  */
 import type { JointAbout } from '../../facts/assembly/difference';
 import type { Builds, Group } from './group';
-import { compareNames, kindRank, nameOf } from './group';
+import { compareNames } from '../../facts/terms/names';
+import { kindRank, nameOf } from './group';
 import type { Stretch } from './stretch';
 import { stretches } from './stretch';
 
