@@ -1,6 +1,7 @@
 /**
  * A diode with series resistance as a one-port: current and slope at a voltage.
- * i = Is * (exp(vj / nVt) - 1), v = vj + i * Rs; Is follows from the forward voltage at a stated current.
+ * i = Is * (exp(vj / nVt) - 1), v = vj + i * Rs; Is follows from the forward voltage at a stated current. Solved for i
+ * by Wright's omega, the w of w + ln w = z (Fritsch, Shafer and Crowley, Comm. ACM 16, 1973).
  * Source: Shockley's law; the emission coefficient is a typical value for silicon junctions in power parts.
  */
 const emission = 1.7;
@@ -8,6 +9,8 @@ const thermalV = 0.025852;
 const nVt = emission * thermalV;
 /** Exponents are cut here; beyond, the law goes on as a straight line. */
 const greatestExponent = 60;
+/** Less than this of omega's argument, and three terms of its series say all. */
+const smallZ = -8;
 
 export interface DiodeLaw {
   forwardV: number;
@@ -15,37 +18,61 @@ export interface DiodeLaw {
   seriesOhms: number;
 }
 
-const saturations = new WeakMap<DiodeLaw, number>();
-
-/** Saturation current in A. */
-function saturationA(law: DiodeLaw): number {
-  const known = saturations.get(law);
-  if (known !== undefined) return known;
-  const amps = law.atA / (Math.exp((law.forwardV - law.atA * law.seriesOhms) / nVt) - 1);
-  saturations.set(law, amps);
-  return amps;
+/** What an element carries at a voltage across it, and its slope. */
+export interface Carried {
+  amps: number;
+  siemens: number;
 }
 
-/** Current in A and its slope in S at a voltage over junction and series resistance. */
-export function diodeAt(law: DiodeLaw, volts: number): { amps: number; siemens: number } {
-  const is = saturationA(law);
-  let junctionV = volts > 0 ? Math.min(volts, law.forwardV + 0.2) : volts;
-  for (let step = 0; step < 60; step++) {
-    const { amps, siemens } = junction(is, junctionV);
-    const error = junctionV + amps * law.seriesOhms - volts;
-    const change = error / (1 + siemens * law.seriesOhms);
-    junctionV -= change;
-    if (Math.abs(change) < 1e-9) break;
+/** A diode ready to be asked often. */
+class Diode {
+  private readonly saturationA: number;
+  /** Ohms beside those of the junction where it carries nothing. */
+  private readonly share: number;
+  private readonly logOfShare: number;
+
+  constructor(private readonly law: DiodeLaw) {
+    this.saturationA = law.atA / (Math.exp((law.forwardV - law.atA * law.seriesOhms) / nVt) - 1);
+    this.share = (law.seriesOhms * this.saturationA) / nVt;
+    this.logOfShare = Math.log(this.share);
   }
-  const { amps, siemens } = junction(is, junctionV);
-  return { amps, siemens: siemens / (1 + siemens * law.seriesOhms) };
+
+  /** What it carries at a voltage over junction and series resistance. */
+  at(volts: number): Carried {
+    const { seriesOhms } = this.law;
+    if (seriesOhms === 0) return junction(this.saturationA, volts);
+    const w = omega(this.logOfShare + volts / nVt + this.share);
+    return { amps: (nVt * w) / seriesOhms - this.saturationA, siemens: w / (seriesOhms * (1 + w)) };
+  }
 }
 
-function junction(is: number, volts: number): { amps: number; siemens: number } {
+const ready = new WeakMap<DiodeLaw, Diode>();
+
+export function diodeOf(law: DiodeLaw): Diode {
+  const known = ready.get(law);
+  if (known) return known;
+  const made = new Diode(law);
+  ready.set(law, made);
+  return made;
+}
+
+function omega(z: number): number {
+  if (z < smallZ) {
+    const x = Math.exp(z);
+    return x * (1 - x * (1 - 1.5 * x));
+  }
+  let w = z > 1 ? z - Math.log(z) : Math.log1p(Math.exp(z)) * 0.8;
+  for (let step = 0; step < 2; step++) {
+    const miss = z - w - Math.log(w);
+    const twice = 2 * (1 + w) * (1 + w + (2 / 3) * miss);
+    w *= 1 + (miss / (1 + w)) * ((twice - miss) / (twice - 2 * miss));
+  }
+  return w;
+}
+
+function junction(is: number, volts: number): Carried {
   const x = volts / nVt;
-  if (x > greatestExponent) {
-    const edge = Math.exp(greatestExponent);
-    return { amps: is * (edge * (1 + x - greatestExponent) - 1), siemens: (is * edge) / nVt };
-  }
-  return { amps: is * (Math.exp(x) - 1), siemens: (is * Math.exp(x)) / nVt };
+  const beyond = Math.max(0, x - greatestExponent);
+  const most = is * Math.exp(x - beyond);
+  return { amps: most * (1 + beyond) - is, siemens: most / nVt };
 }

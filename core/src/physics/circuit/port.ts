@@ -25,45 +25,70 @@ interface PiecedPort extends PortCircuit {
   pieces: readonly number[];
 }
 
-/** The elements that hang together with two pieces of copper, with nodes numbered anew from the black one. */
+/**
+ * The elements that hang together with two pieces of copper. Nodes are numbered anew: the black one, then those with
+ * fewest neighbours, so that equations in this order stay sparse.
+ */
 export function portOf(inners: readonly Inner[], black: number, red: number): PiecedPort {
-  const number = new Map([[black, 0]]);
-  const numberOf = (piece: number) => {
-    if (!number.has(piece)) number.set(piece, number.size);
-    return number.get(piece)!;
+  const hanging = hangingOn(inners, [black, red]);
+  const uses = new Uint16Array(numbersIn(hanging, [black, red]));
+  const pieces = [...new Set([black, red])];
+  const use = (piece: number) => {
+    if (uses[piece] === 0 && piece !== black && piece !== red) pieces.push(piece);
+    uses[piece]! += 1;
   };
-  const redNumber = numberOf(red);
-  const branches = hangingOn(inners, [black, red]).map((inner) => ({
-    ...inner,
-    a: numberOf(inner.a),
-    b: numberOf(inner.b),
-  }));
-  return { size: number.size, black: 0, red: redNumber, branches, pieces: [...number.keys()] };
+  for (const { a, b } of hanging) {
+    use(a);
+    use(b);
+  }
+  // Sorting leaves those that are alike in their order: the black one stays first.
+  uses[black] = 0;
+  pieces.sort((one, other) => uses[one]! - uses[other]!);
+  const number = new Int32Array(uses.length);
+  pieces.forEach((piece, place) => (number[piece] = place));
+  const branches = hanging.map(({ id, a, b, element }) => ({ id, a: number[a]!, b: number[b]!, element }));
+  return { size: pieces.length, black: 0, red: number[red]!, branches, pieces };
 }
 
 function hangingOn(inners: readonly Inner[], probes: readonly number[]): readonly Inner[] {
-  const reached = new Set(probes);
-  for (let before = 0; before !== reached.size;) {
-    before = reached.size;
-    for (const { a, b } of inners) {
-      if (reached.has(a)) reached.add(b);
-      if (reached.has(b)) reached.add(a);
-    }
+  const reached = new Uint8Array(numbersIn(inners, probes));
+  for (const probe of probes) reached[probe] = 1;
+  for (let isMore = true; isMore;) {
+    isMore = false;
+    for (const { a, b } of inners)
+      if (reached[a] !== reached[b]) {
+        reached[a] = reached[b] = 1;
+        isMore = true;
+      }
   }
-  return inners.filter(({ a }) => reached.has(a));
+  return inners.filter(({ a }) => reached[a] === 1);
+}
+
+/** One more than the greatest number of a piece. */
+function numbersIn(inners: readonly Inner[], probes: readonly number[]): number {
+  let greatest = Math.max(...probes);
+  for (const { a, b } of inners) greatest = Math.max(greatest, a, b);
+  return greatest + 1;
 }
 
 /** The same without what nothing can flow into, since it hangs on one piece of copper alone: with no charge in it. */
 export function withoutDeadEnds(inners: readonly Inner[], probes: readonly number[]): readonly Inner[] {
-  let left = inners;
-  for (;;) {
-    const uses = new Map<number, number>();
-    for (const { a, b } of left) {
-      uses.set(a, (uses.get(a) ?? 0) + 1);
-      uses.set(b, (uses.get(b) ?? 0) + 1);
-    }
-    const isDead = (end: number) => uses.get(end) === 1 && !probes.includes(end);
-    const next = left.filter(({ a, b }) => !isDead(a) && !isDead(b));
+  const uses = new Uint16Array(numbersIn(inners, probes));
+  // A probe is one use more than all that hangs on it.
+  for (const probe of probes) uses[probe] = 1;
+  for (const { a, b } of inners) {
+    uses[a]! += 1;
+    uses[b]! += 1;
+  }
+  for (let left = inners; ;) {
+    const next = left.filter(({ a, b }) => {
+      const isDead = uses[a] === 1 || uses[b] === 1;
+      if (isDead) {
+        uses[a]! -= 1;
+        uses[b]! -= 1;
+      }
+      return !isDead;
+    });
     if (next.length === left.length) return next;
     left = next;
   }

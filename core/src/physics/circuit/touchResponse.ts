@@ -5,8 +5,9 @@
  * Source of the charging law that the tests compare with: tau * ln(Vinf / (Vinf - Vt)).
  */
 import type { PortCircuit } from './port';
-import type { CapacitorAs, Drive } from './solve';
-import { driveOf, solvePort } from './solve';
+import type { CapacitorAs, Drive } from './system';
+import { solvePort } from './solve';
+import { driveOf } from './system';
 import type { Meter } from '../../facts/terms/meter';
 import { sourceOf, voltsAcross } from '../../facts/terms/meter';
 import { lookUp } from '../../facts/terms/lookUp';

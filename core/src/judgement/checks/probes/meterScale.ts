@@ -1,15 +1,23 @@
 /** What a meter makes of volts at its port, and when two of them can be told apart. */
 import type { Meter, MeterSource } from '../../../facts/terms/meter';
 import { sourceOf, voltsAcross } from '../../../facts/terms/meter';
+import type { Range } from '../../../facts/terms/names';
 import { diodeBandV, mostDiodeV } from '../expect';
 import type { PortCircuit } from '../../../physics/circuit/port';
-import type { Drive } from '../../../physics/circuit/solve';
-import { driveOf, solvePort } from '../../../physics/circuit/solve';
+import { solvePort } from '../../../physics/circuit/solve';
+import type { Drive } from '../../../physics/circuit/system';
+import { driveOf } from '../../../physics/circuit/system';
 
 export type ProbeMode = 'tone' | 'diode';
 
 /** `unsure`: a good build may show either. */
 export type GoodIs = 'sounds' | 'reads' | 'silent' | 'unsure';
+
+interface GoodBand {
+  is: GoodIs;
+  low: number;
+  high: number;
+}
 
 export class MeterScale {
   constructor(private readonly meter: Meter) {}
@@ -24,6 +32,19 @@ export class MeterScale {
     return driveOf(this.source(mode));
   }
 
+  /** Through copper. */
+  mostA(mode: ProbeMode): number {
+    return this.source(mode).limitA;
+  }
+
+  /** What the volts at the probes move by when a small current is drawn from them, at most. */
+  mostOhms(): number {
+    const modes: readonly ProbeMode[] = ['tone', 'diode'];
+    return Math.max(
+      ...modes.map(this.source, this).map(({ seriesOhms, limitV, limitA }) => seriesOhms ?? limitV / limitA),
+    );
+  }
+
   is(low: number, high: number, mode: ProbeMode): GoodIs {
     if (mode === 'diode') return high + diodeBandV >= this.mostV() ? 'silent' : 'reads';
     const [sounds, silent] = this.thresholds();
@@ -31,8 +52,16 @@ export class MeterScale {
     return low > silent ? 'silent' : 'unsure';
   }
 
+  /** The same for a reading that lies between two; null where that does not tell. */
+  differsWithin(good: GoodBand, [from, to]: Range, mode: ProbeMode): boolean | null {
+    const { limitV } = this.source(mode);
+    const [one, other] = [from, to].map((volts) => this.differs(good, Math.min(volts, limitV), mode));
+    const isAround = good.is === 'reads' && from < good.low && to > good.high;
+    return one !== other || (one && isAround) ? null : one!;
+  }
+
   /** A fault is shown when its reading lies outside the band of good ones by half as much again. */
-  differs({ is, low, high }: { is: GoodIs; low: number; high: number }, faultyV: number, mode: ProbeMode): boolean {
+  differs({ is, low, high }: GoodBand, faultyV: number, mode: ProbeMode): boolean {
     if (mode === 'tone') {
       const [sounds, silent] = this.thresholds();
       return is === 'sounds' ? faultyV > silent : faultyV < sounds;

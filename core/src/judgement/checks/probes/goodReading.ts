@@ -1,0 +1,76 @@
+/** What a good build shows at a touch, and how the circuit stands meanwhile. */
+import { Linearised } from '../../../physics/circuit/linearised';
+import type { Rewiring } from '../../../physics/circuit/linearised';
+import type { Melted } from '../../../physics/circuit/melt';
+import type { PortCircuit } from '../../../physics/circuit/port';
+import { portBetween } from '../../../physics/circuit/reduce';
+import { through } from '../../../physics/circuit/solve';
+import { atEndOfSpread } from '../../../physics/circuit/spread';
+import type { Candidate } from './candidates';
+import type { Probes, Settled } from './mayShow';
+import type { GoodIs, MeterScale } from './meterScale';
+
+export type Probed = Candidate['touch'] & Probes;
+
+export interface Reading extends Settled {
+  is: GoodIs;
+  low: number;
+  high: number;
+  /** The circuit between the probes; null where they are on one piece of copper. */
+  port: {
+    size: number;
+    /** What hangs on a piece of copper alone carries nothing: it is as if it were that piece. */
+    nodeOf: (piece: number) => number | undefined;
+    /** Volts at the probes with a fault, as far as they can be had without solving anew. */
+    withFault: (rewiring: Rewiring) => { portV: number; overA: number };
+  } | null;
+}
+
+export function goodReading(sound: Melted, { blackNode, redNode, mode }: Probed, scale: MeterScale): Reading {
+  const [black, red] = [sound.pieceOf(blackNode), sound.pieceOf(redNode)];
+  const port = portBetween(sound, black, red);
+  if (!port) {
+    // All that the meter gives goes from probe to probe through copper.
+    const probeA = scale.mostA(mode);
+    return { is: 'sounds', low: 0, high: 0, volts: new Map([[black, 0]]), amps: new Map(), probeA, port: null };
+  }
+  const { portV, volts } = scale.settled(port, mode);
+  const ends = ([-1, 1] as const).map((way) => scale.settled(atEndOfSpread(port, way), mode, volts).portV);
+  const [low, high] = [Math.min(portV, ...ends), Math.max(portV, ...ends)];
+  const nodes = withDeadEnds(sound, new Map(port.pieces.map((piece, place) => [piece, place])));
+  const amps = new Map(
+    port.branches.map(({ id, a, b, element }) => [id, through(element, volts[a]! - volts[b]!).amps]),
+  );
+  const linearised = new Linearised(port, scale.drive(mode), volts);
+  return {
+    is: scale.is(low, high, mode),
+    low,
+    high,
+    volts: new Map([...nodes].map(([piece, node]) => [piece, volts[node]!])),
+    amps,
+    probeA: intoBlack(port, amps),
+    port: {
+      size: port.size,
+      nodeOf: (piece) => nodes.get(piece),
+      withFault: (rewiring) => {
+        const moved = linearised.movedBy(rewiring);
+        return { portV: portV + moved.portV, overA: moved.overA };
+      },
+    },
+  };
+}
+
+function intoBlack({ branches, black }: PortCircuit, amps: ReadonlyMap<string, number>): number {
+  return branches.reduce((sum, { id, a, b }) => sum + (Number(b === black) - Number(a === black)) * amps.get(id)!, 0);
+}
+
+function withDeadEnds({ inners }: Melted, nodes: Map<number, number>): ReadonlyMap<number, number> {
+  for (let before = 0; before !== nodes.size;) {
+    before = nodes.size;
+    for (const { a, b } of inners) {
+      if (nodes.has(a) && !nodes.has(b)) nodes.set(b, nodes.get(a)!);
+      if (nodes.has(b) && !nodes.has(a)) nodes.set(a, nodes.get(b)!);
+    }
+  }
+  return nodes;
+}

@@ -1,0 +1,170 @@
+/**
+ * What becomes of a settled port when elements are hung elsewhere and nodes are joined, with a straight line laid on
+ * every bent element: a few equations beside the factors of the good circuit instead of a circuit solved anew.
+ * Source: compensation and Woodbury's identity (Chua, Desoer, Kuh: Linear and Nonlinear Circuits, ch. 5).
+ */
+import type { Carried } from './diode';
+import { diodeOf } from './diode';
+import { solveFactored } from './ldl';
+import type { Inner, PortCircuit } from './port';
+import { through } from './solve';
+import type { Drive } from './system';
+import { System } from './system';
+
+type Ends = readonly [a: number, b: number];
+
+export interface Rewiring {
+  /** From which nodes an element goes, and to which; null: it was not there, or is gone. */
+  replaced: readonly { element: Inner['element']; from: Ends | null; to: Ends | null }[];
+  joined: readonly { ends: Ends; ohms: number }[];
+  /** So many nodes are new, numbered after those of the circuit. */
+  added: number;
+}
+
+/** A current that nothing carried before: out of a node, into another; what it is follows from an equation. */
+interface Unknown {
+  out: number;
+  into: number;
+  /** amps = siemens * (volts from `out` to `into`) + own; for a joint of little resistance as well. */
+  siemens: number;
+  own: number;
+  /** True: it runs against an element that is taken away, and so follows it at its old place. */
+  isAgainst: boolean;
+}
+
+/** Leak from every new node, so that one on which nothing hangs can be solved for. */
+const leakSiemens = 1e-10;
+
+export class Linearised {
+  private readonly factors: Float64Array;
+  private readonly bent: readonly (System['curved'][number] & Carried)[];
+  private readonly columns: (Float64Array | undefined)[] = [];
+
+  constructor(
+    private readonly circuit: PortCircuit,
+    drive: Drive,
+    private readonly volts: readonly number[],
+  ) {
+    const system = new System(circuit, drive, () => null);
+    this.factors = system.straightenedAt(volts).factors;
+    this.bent = system.curved.map(({ a, b, of }) => ({ a, b, of, ...of.at(volts[a]! - volts[b]!) }));
+  }
+
+  /**
+   * By how many volts the port moves, with the currents in A that are over where a bent element carries something else
+   * than its straight line: where there are none the answer is exact.
+   */
+  movedBy({ replaced, joined, added }: Rewiring): { portV: number; overA: number } {
+    const { size, red } = this.circuit;
+    const unknowns: Unknown[] = [
+      ...replaced.flatMap(({ element, from, to }) => [
+        ...(from ? [this.unknown(element, from, from, true)] : []),
+        ...(to ? [this.unknown(element, to, from ?? to, false)] : []),
+      ]),
+      ...joined.map(({ ends: [out, into], ohms }) => ({ out, into, siemens: 1 / ohms, own: 0, isAgainst: false })),
+    ];
+    const count = unknowns.length;
+    const width = count + added + 1;
+    const rows = unknowns.map((row, index) => {
+      const { out, into, siemens, own } = row;
+      const line = new Float64Array(width);
+      unknowns.forEach((one, column) => {
+        line[column] = -siemens * (this.response(out, one) - this.response(into, one));
+      });
+      line[index]! += 1;
+      if (out >= size) line[count + out - size]! -= siemens;
+      if (into >= size) line[count + into - size]! += siemens;
+      line[width - 1] = own + siemens * (this.voltsAt(out) - this.voltsAt(into));
+      return line;
+    });
+    for (let node = 0; node < added; node++) {
+      const line = new Float64Array(width);
+      unknowns.forEach(({ out, into }, column) => {
+        line[column] = Number(out === size + node) - Number(into === size + node);
+      });
+      line[count + node] = leakSiemens;
+      rows.push(line);
+    }
+    const solved = eliminated(rows);
+    const moved = (node: number) =>
+      node < size
+        ? unknowns.reduce((sum, one, index) => sum + solved[index]! * this.response(node, one), 0)
+        : solved[count + node - size]!;
+    const movedTo = Float64Array.from({ length: size + added }, (_, node) => moved(node));
+    return { portV: movedTo[red]!, overA: this.overA(replaced, movedTo) };
+  }
+
+  private overA(replaced: Rewiring['replaced'], moved: Float64Array): number {
+    const isReplaced = new Set<unknown>(
+      replaced.flatMap(({ element }) => (element.is === 'diode' ? [diodeOf(element)] : [])),
+    );
+    let over = 0;
+    for (const { a, b, of, amps, siemens } of this.bent) {
+      if (isReplaced.has(of)) continue;
+      const change = moved[a]! - moved[b]!;
+      const across = this.volts[a]! - this.volts[b]!;
+      over += Math.abs(of.at(across + change).amps - amps - siemens * change);
+    }
+    for (const { element, from, to } of replaced) {
+      if (!to || element.is !== 'diode') continue;
+      const across = this.voltsAt(to[0]) + moved[to[0]]! - (this.voltsAt(to[1]) + moved[to[1]]!);
+      const { siemens, own } = this.unknown(element, to, from ?? to, false);
+      over += Math.abs(through(element, across).amps - siemens * across - own);
+    }
+    return over;
+  }
+
+  private unknown(element: Inner['element'], [out, into]: Ends, [oldOut, oldInto]: Ends, isAgainst: boolean): Unknown {
+    const { volts } = this;
+    const { size } = this.circuit;
+    // A new node stands where the element was before, until it is known better.
+    const across = volts[out < size ? out : oldOut]! - volts[into < size ? into : oldInto]!;
+    const { amps, siemens } = through(element, across);
+    return { out, into, siemens, own: amps - siemens * across, isAgainst };
+  }
+
+  private voltsAt(node: number): number {
+    return this.volts[node] ?? 0;
+  }
+
+  /** Volts at a node for one ampere of it. */
+  private response(node: number, { out, into, isAgainst }: Unknown): number {
+    const { size } = this.circuit;
+    if (node === 0 || node >= size) return 0;
+    const at = (of: number) => (of === 0 || of >= size ? 0 : this.column(of)[node - 1]!);
+    return (isAgainst ? -1 : 1) * (at(into) - at(out));
+  }
+
+  private column(node: number): Float64Array {
+    const known = this.columns[node];
+    if (known) return known;
+    const column = new Float64Array(this.circuit.size - 1);
+    column[node - 1] = 1;
+    solveFactored(this.factors, column);
+    this.columns[node] = column;
+    return column;
+  }
+}
+
+/** Gauss's elimination with the greatest pivot of each column. @param rows Each with its right side at the end. */
+function eliminated(rows: Float64Array[]): Float64Array {
+  const n = rows.length;
+  for (let k = 0; k < n; k++) {
+    let best = k;
+    for (let i = k + 1; i < n; i++) if (Math.abs(rows[i]![k]!) > Math.abs(rows[best]![k]!)) best = i;
+    [rows[k], rows[best]] = [rows[best]!, rows[k]!];
+    const pivot = rows[k]!;
+    for (let i = k + 1; i < n; i++) {
+      const row = rows[i]!;
+      const factor = row[k]! / pivot[k]!;
+      if (factor !== 0) for (let j = k; j <= n; j++) row[j]! -= factor * pivot[j]!;
+    }
+  }
+  const solution = new Float64Array(n);
+  for (let k = n - 1; k >= 0; k--) {
+    let value = rows[k]![n]!;
+    for (let j = k + 1; j < n; j++) value -= rows[k]![j]! * solution[j]!;
+    solution[k] = value / rows[k]![k]!;
+  }
+  return solution;
+}
