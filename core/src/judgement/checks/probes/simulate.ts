@@ -7,6 +7,7 @@ import type { Meter } from '../../../facts/terms/meter';
 import type { Circuit } from '../../../physics/circuit/compile';
 import type { Melted } from '../../../physics/circuit/melt';
 import { meltable } from '../../../physics/circuit/melt';
+import { sideBySide } from '../../../physics/circuit/sideBySide';
 import { portBetween } from '../../../physics/circuit/reduce';
 import type { Defect } from '../defects/defect';
 import type { Candidate } from './candidates';
@@ -49,7 +50,7 @@ export function simulate(
     blackNode: lookUp(circuit.at, touch.black)!,
     redNode: lookUp(circuit.at, touch.red)!,
   }));
-  const good = onceForCopper([sound], (probe) => goodReading(sound, probe, scale));
+  const good = onceForCopper(sound, (probe) => goodReading(sound, probe, scale));
   const otherwise = withUnknownClosed(circuit, scale);
   const readings = probed.map((probe): Reading => {
     const reading = good(probe);
@@ -57,17 +58,28 @@ export function simulate(
   });
   const ofFault = faultyCopperOf(circuit, sound);
   const least = { sound, leastA: worthV / scale.mostOhms(), leastV: worthV / 2 };
+  const small = sideBySide();
+  const asked = onSameCopper(sound, probed).filter(([first]) => readings[first!]!.is !== 'unsure');
   const shownBy = defects.map(({ edits }, index) => {
     onProgress(index / defects.length);
     if (edits.length === 0) return [];
     const faulty = whole.melted(edits);
     const fault = ofFault(edits, faulty);
-    const isShown = onceForCopper([sound, faulty], (probe) => {
-      const reading = good(probe);
+    const settled = { ...faulty, inners: small(faulty.inners) };
+    const isShown = (place: number) => {
+      const [probe, reading] = [probed[place]!, readings[place]!];
       if (!mayShow(fault, probe, reading, least)) return false;
-      return shows(fault, probe, { sound, reading, scale });
+      return shows({ ...fault, faulty: settled }, probe, { sound, reading, scale });
+    };
+    const isCut = new Set(fault.cutPieces.map(({ piece }) => piece));
+    const shown = asked.flatMap((places) => {
+      const { blackNode, redNode } = probed[places[0]!]!;
+      const isWhole = !isCut.has(sound.pieceOf(blackNode)) && !isCut.has(sound.pieceOf(redNode));
+      if (isWhole) return isShown(places[0]!) ? places : [];
+      const onParts = onceForCopper(faulty, (_, place: number) => isShown(place));
+      return places.filter((place) => onParts(probed[place]!, place));
     });
-    return probed.flatMap((probe, place) => (readings[place]!.is !== 'unsure' && isShown(probe) ? [place] : []));
+    return shown.sort((a, b) => a - b);
   });
   return { good: readings.map(({ is }) => is), shownBy };
 }
@@ -95,7 +107,7 @@ function shows(
 function withUnknownClosed(circuit: Circuit, scale: MeterScale): (probe: Probed) => Reading | null {
   if (!circuit.branches.some(({ element }) => element.is === 'unknown switch')) return () => null;
   const closed = meltable(circuit, { switchesClosed: true }).melted([]);
-  return onceForCopper([closed], (probe) => goodReading(closed, probe, scale));
+  return onceForCopper(closed, (probe) => goodReading(closed, probe, scale));
 }
 
 function isLike(one: Reading, other: Reading): boolean {
@@ -103,12 +115,28 @@ function isLike(one: Reading, other: Reading): boolean {
 }
 
 /** What is asked on the same pieces of copper in the same mode is worked out once. */
-function onceForCopper<T>(circuits: readonly Melted[], work: (probe: Probed) => T): (probe: Probed) => T {
+function onceForCopper<T, More extends unknown[]>(
+  melted: Melted,
+  work: (probe: Probed, ...more: More) => T,
+): (probe: Probed, ...more: More) => T {
   const known = new Map<string, T>();
-  return (probe) => {
-    const { blackNode, redNode, mode } = probe;
-    const key = circuits.map(({ pieceOf }) => `${pieceOf(blackNode)} ${pieceOf(redNode)}`).join(' ') + mode;
-    if (!known.has(key)) known.set(key, work(probe));
+  return (probe, ...more) => {
+    const key = copperOf(melted, probe);
+    if (!known.has(key)) known.set(key, work(probe, ...more));
     return known.get(key)!;
   };
+}
+
+/** Places in the list of those that are on the same two pieces of copper, in the same mode. */
+function onSameCopper(melted: Melted, probed: readonly Probed[]): number[][] {
+  const groups = new Map<string, number[]>();
+  probed.forEach((probe, place) => {
+    const key = copperOf(melted, probe);
+    groups.set(key, [...(groups.get(key) ?? []), place]);
+  });
+  return [...groups.values()];
+}
+
+function copperOf({ pieceOf }: Melted, { blackNode, redNode, mode }: Probed): string {
+  return `${pieceOf(blackNode)} ${pieceOf(redNode)} ${mode}`;
 }
