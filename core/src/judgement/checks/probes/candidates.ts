@@ -3,6 +3,9 @@
  * main lead and everything else, between neighbours, and between what one part has. With the seconds that each takes.
  */
 import type { Assembly } from '../../../facts/assembly/assembly';
+import { lookUp } from '../../../facts/terms/lookUp';
+import { compileSound } from '../../../physics/circuit/compile';
+import { meltable } from '../../../physics/circuit/melt';
 import { mainLeads } from '../../../facts/wiring/mainLeads';
 import type { Net } from '../../../facts/wiring/netlist';
 import { netlist } from '../../../facts/wiring/netlist';
@@ -17,56 +20,69 @@ import type { ProbeMode } from './meterScale';
 
 export interface Candidate {
   touch: Touch & { mode: ProbeMode };
-  /** Of a person's hands, assumed. */
-  seconds: number;
+  /** Each way round in which it says the same: with black where, and the seconds of hands while black stays there. */
+  ways: readonly { black: TerminalRef; seconds: number }[];
 }
 
-/** Assumed: two probes set down, listened to, answered; more where a pad is fine or lies in a plug; volts are read. */
-const [plainS, fineS, behindS, readS] = [4, 1.5, 3, 2];
+export interface Candidates {
+  all: readonly Candidate[];
+  /** Seconds of hands to set black down there. */
+  blackS: (ref: TerminalRef) => number;
+}
+
+/**
+ * Assumed: black is set down and stays; red is set down, listened to and answered; more for either where a pad is fine
+ * or lies in a plug; volts are read.
+ */
+const [blackS, redS, fineS, behindS, readS] = [1.5, 2.5, 1.5, 3, 2];
 /** Of parts with more pieces of copper than this only neighbours are tried against each other. */
 const mostPieces = 12;
 
-export function candidatesFor(wired: Assembly): Candidate[] {
+export function candidatesFor(wired: Assembly): Candidates {
   const assembly = sound(wired);
   const leads = mainLeads(assembly);
-  if (!leads) return [];
   const nets = netlist(assembly);
   const behind = contactsBehindPlugs(assembly);
   const reachable = reachableTerminals(assembly);
-  const list = new CandidateList((ref) => {
+  const moreS = (ref: TerminalRef) => {
     if (behind.has(ref)) return behindS;
     return assembly.terminal(ref)!.touch === 'fine' ? fineS : 0;
-  });
+  };
+  const circuit = compileSound(assembly);
+  const copper = meltable(circuit, { switchesClosed: false }).melted([]);
+  const pieceOf = (ref: TerminalRef) => copper.pieceOf(lookUp(circuit.at, ref)!);
+  const list = new CandidateList(moreS, pieceOf);
+  const made = { all: list.all, blackS: (ref: TerminalRef) => blackS + moreS(ref) };
+  if (!leads) return made;
   // These two first: they are asked for in any case.
   list.add(leads.minus, leads.plus, 'tone');
   list.add(leads.plus, leads.minus, 'tone');
   const places = nets.nets.map((net) => ({ net, refs: placesOn(net, reachable, behind) }));
   for (const { refs } of places)
     for (const ref of refs.slice(1)) {
-      list.add(refs[0]!, ref, 'tone');
-      list.add(refs.at(-1)!, ref, 'tone');
+      list.addAlong(refs[0]!, ref);
+      list.addAlong(refs.at(-1)!, ref);
     }
   const each = places.flatMap(({ refs }) => refs);
   for (const lead of [leads.minus, leads.plus])
     for (const ref of each) {
-      if (nets.netOf(ref) === nets.netOf(lead)) list.add(lead, ref, 'tone');
-      else list.addBoth(lead, ref);
+      list.addBetween(lead, ref);
     }
   const isTouched = new Set(each);
   for (const [a, b] of neighbourPairs(assembly))
-    if (reachable.has(a) && reachable.has(b) && nets.netOf(a) !== nets.netOf(b)) list.addBoth(a, b);
+    if (reachable.has(a) && reachable.has(b) && nets.netOf(a) !== nets.netOf(b)) list.addBetween(a, b);
   for (const [a, b] of besideInPlug(assembly))
-    if (isTouched.has(a) && isTouched.has(b) && nets.netOf(a) !== nets.netOf(b)) list.addBoth(a, b);
+    if (isTouched.has(a) && isTouched.has(b) && nets.netOf(a) !== nets.netOf(b)) list.addBetween(a, b);
   const firstOn = new Map(places.flatMap(({ net, refs }) => (refs[0] ? [[net, refs[0]] as const] : [])));
   for (const slot of Object.keys(assembly.build.slots)) {
     const { terminals, frame } = assembly.model(slot)!;
     const own = new Set(terminals.flatMap(({ id }) => nets.netOf(terminalRef(slot, id)) ?? []));
     const refs = [...own].flatMap((net) => firstOn.get(net) ?? []);
     // What touches the frame can be anything.
-    if (frame) for (const metal of refs) for (const ref of firstOn.values()) list.addBoth(metal, ref);
-    else if (refs.length <= mostPieces) for (const [a, b] of pairs(refs)) list.addBoth(a, b);
+    if (frame) for (const metal of refs) for (const ref of firstOn.values()) list.addBetween(metal, ref);
+    else if (refs.length <= mostPieces) for (const [a, b] of pairs(refs)) list.addBetween(a, b);
   }
-  return list.all;
+  return made;
 }
 
 /** Where a net can be touched: on each part once, by a bare terminal if it has one, else from behind a plug. */
@@ -80,17 +96,35 @@ class CandidateList {
   readonly all: Candidate[] = [];
   private readonly known = new Set<string>();
 
-  constructor(private readonly moreS: (ref: TerminalRef) => number) {}
+  constructor(
+    private readonly moreS: (ref: TerminalRef) => number,
+    private readonly pieceOf: (ref: TerminalRef) => number,
+  ) {}
 
-  add(black: TerminalRef, red: TerminalRef, mode: ProbeMode): void {
+  add(black: TerminalRef, red: TerminalRef, mode: ProbeMode, isAlong = false): void {
     const key = `${black} ${red} ${mode}`;
     if (black === red || this.known.has(key)) return;
     this.known.add(key);
-    const seconds = plainS + this.moreS(black) + this.moreS(red) + (mode === 'diode' ? readS : 0);
-    this.all.push({ touch: { black, red, mode, power: 'off' }, seconds });
+    if (isAlong) this.known.add(`${red} ${black} ${mode}`);
+    const way = (on: TerminalRef, other: TerminalRef) => ({
+      black: on,
+      seconds: redS + this.moreS(other) + (mode === 'diode' ? readS : 0),
+    });
+    const ways = isAlong ? [way(black, red), way(red, black)] : [way(black, red)];
+    this.all.push({ touch: { black, red, mode, power: 'off' }, ways });
   }
 
-  addBoth(a: TerminalRef, b: TerminalRef): void {
+  /** On one piece of copper it says the same either way round. */
+  addAlong(a: TerminalRef, b: TerminalRef): void {
+    this.add(a, b, 'tone', true);
+  }
+
+  /** A tone where copper or a winding joins them, else what lies between them, either way. */
+  addBetween(a: TerminalRef, b: TerminalRef): void {
+    if (this.pieceOf(a) === this.pieceOf(b)) {
+      this.addAlong(a, b);
+      return;
+    }
     this.add(a, b, 'diode');
     this.add(b, a, 'diode');
   }

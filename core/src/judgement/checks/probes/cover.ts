@@ -1,54 +1,79 @@
 /**
  * The quickest touches that together show every fault that any of them can show: an exact cover by the solver. A fault
  * that kills is shown by two, where two can; a silence counts only where both probes have sounded or read on the same
- * copper in the same list.
+ * copper in the same list. Black is set down once for all touches that have it in one place.
  */
 import { lookUp } from '../../../facts/terms/lookUp';
-import type { Constraint, Solve } from '../../../facts/terms/solver';
+import type { Constraint, Solve, Terms } from '../../../facts/terms/solver';
+import type { TerminalRef } from '../../../facts/terms/names';
+import type { Candidates } from './candidates';
 
 interface CoverRequest {
-  /** Seconds of each touch. */
-  seconds: readonly number[];
+  candidates: Candidates;
   /** Faults that must be shown: by which touches, and by how many of them. */
   wanted: readonly { by: readonly number[]; times: number }[];
   /** For a touch that proves nothing unless others have: for each probe those others. */
   anchors: ReadonlyMap<number, readonly (readonly number[])[]>;
 }
 
-type Cover = { is: 'proven'; touches: readonly number[]; seconds: number } | { is: 'gave up'; why: string };
+type Cover =
+  | { is: 'proven'; touches: readonly { place: number; black: TerminalRef }[]; seconds: number }
+  | { is: 'gave up'; why: string };
 
-export function coverOf({ seconds, wanted, anchors }: CoverRequest, solve: Solve): Cover {
+const touchName = (touch: number) => `t${touch}`;
+const wayName = (touch: number, way: number) => `t${touch} ${way}`;
+const blackName = (ref: TerminalRef) => `black ${ref}`;
+
+export function coverOf(request: CoverRequest, solve: Solve): Cover {
+  const { candidates, anchors } = request;
   const rows = new Map<string, { by: readonly number[]; times: number }>();
-  for (const row of wanted) {
+  for (const row of request.wanted) {
     const key = row.by.join(' ');
     const known = rows.get(key);
     if (!known || known.times < row.times) rows.set(key, row);
   }
-  const name = (touch: number) => `t${touch}`;
   const used = new Set([...rows.values()].flatMap(({ by }) => by));
   for (const touch of used) for (const others of anchors.get(touch) ?? []) for (const other of others) used.add(other);
+  const ways = [...used].flatMap((touch) =>
+    candidates.all[touch]!.ways.map(({ black, seconds }, way) => ({
+      touch,
+      black,
+      seconds,
+      name: wayName(touch, way),
+    })),
+  );
+  const blacks = [...new Set(ways.map(({ black }) => black))];
   const constraints: Constraint[] = [
     ...[...rows.values()].map(({ by, times }): Constraint => ({
-      terms: by.map((touch) => [name(touch), 1]),
+      terms: by.map((touch) => [touchName(touch), 1]),
       is: '>=',
       value: Math.min(times, by.length),
     })),
-    ...[...used].flatMap((touch) =>
-      (anchors.get(touch) ?? []).map((others): Constraint => ({
-        terms: [...others.map((other) => [name(other), 1] as const), [name(touch), -1]],
-        is: '>=',
-        value: 0,
-      })),
-    ),
+    ...[...used].flatMap((touch) => [
+      noMoreThan(
+        touchName(touch),
+        candidates.all[touch]!.ways.map((_, way) => wayName(touch, way)),
+      ),
+      ...(anchors.get(touch) ?? []).map((others) => noMoreThan(touchName(touch), others.map(touchName))),
+    ]),
+    ...ways.map(({ name, black }) => noMoreThan(name, [blackName(black)])),
   ];
-  const solved = solve({
-    minimise: [...used].map((touch) => [name(touch), seconds[touch]!]),
-    constraints,
-    binaries: [...used].map(name),
-    counts: [],
-  });
+  const minimise: Terms = [
+    ...ways.map(({ name, seconds }) => [name, seconds] as const),
+    ...blacks.map((ref) => [blackName(ref), candidates.blackS(ref)] as const),
+  ];
+  const binaries = [...[...used].map(touchName), ...ways.map(({ name }) => name), ...blacks.map(blackName)];
+  const solved = solve({ minimise, constraints, binaries, counts: [] });
   if (solved.is !== 'optimal')
     return { is: 'gave up', why: solved.is === 'impossible' ? 'no list shows them all' : solved.why };
-  const touches = [...used].filter((touch) => lookUp(solved.values, name(touch))! > 0.5).sort((a, b) => a - b);
-  return { is: 'proven', touches, seconds: touches.reduce((sum, touch) => sum + seconds[touch]!, 0) };
+  const isOn = (name: string) => lookUp(solved.values, name)! > 0.5;
+  return {
+    is: 'proven',
+    touches: ways.filter(({ name }) => isOn(name)).map(({ touch, black }) => ({ place: touch, black })),
+    seconds: solved.value,
+  };
+}
+
+function noMoreThan(name: string, others: readonly string[]): Constraint {
+  return { terms: [...others.map((other) => [other, 1] as const), [name, -1]], is: '>=', value: 0 };
 }

@@ -54,12 +54,12 @@ export function probeList(
 ): ProbeList {
   const defects = defectsOf(assembly);
   const candidates = candidatesFor(assembly);
-  const { good, shownBy } = simulate(compileSound(assembly), candidates, {
+  const { good, shownBy } = simulate(compileSound(assembly), candidates.all, {
     defects,
     meter,
     onProgress: (share) => onProgress(0.8 * share, 'trying every fault'),
   });
-  const anchors = anchorsOf(assembly, candidates, good);
+  const anchors = anchorsOf(assembly, candidates.all, good);
   const isAnchored = (touch: number) => (anchors.get(touch) ?? []).every((others) => others.length > 0);
   // A tone where none is due is evidence wherever it comes; silence there proves nothing where no anchor can be.
   const seenBy = shownBy.map((touches) => (touches.some(isAnchored) ? touches.filter(isAnchored) : touches));
@@ -67,10 +67,10 @@ export function probeList(
   onProgress(0.8, 'choosing the quickest list');
   const cover = coverOf(
     {
-      seconds: candidates.map(({ seconds }) => seconds),
+      candidates,
       wanted: [
         // Across the pack's own contacts, both ways.
-        ...candidates.slice(0, 2).map((_, index) => ({ by: [index], times: 1 })),
+        ...candidates.all.slice(0, 2).map((_, index) => ({ by: [index], times: 1 })),
         ...defects.flatMap(({ harm }, index) =>
           wants(harm) && seenBy[index]!.length > 0 ? [{ by: seenBy[index]!, times: harm === 'kill' ? 2 : 1 }] : [],
         ),
@@ -80,15 +80,15 @@ export function probeList(
     solve,
   );
   if (cover.is === 'gave up') return cover;
-  const chosen = new Set(cover.touches);
+  const chosen = new Set(cover.touches.map(({ place }) => place));
   const isShown = (index: number) => seenBy[index]!.some((touch) => chosen.has(touch));
   return {
     is: 'listed',
-    touches: inOrder(cover.touches, good).map((index) => ({
-      touch: candidates[index]!.touch,
-      good: good[index]!,
-      anchored: isAnchored(index),
-      shows: defects.filter((_, defect) => shownBy[defect]!.includes(index)),
+    touches: inOrder(cover.touches, good).map(({ place, black }) => ({
+      touch: turned(candidates.all[place]!.touch, black),
+      good: good[place]!,
+      anchored: isAnchored(place),
+      shows: defects.filter((_, defect) => shownBy[defect]!.includes(place)),
     })),
     seconds: cover.seconds,
     shown: defects.filter((_, index) => isShown(index)),
@@ -117,9 +117,24 @@ function anchorsOf(
   );
 }
 
-/** What proves contact first, then the silences. */
-function inOrder(touches: readonly number[], good: readonly GoodIs[]): number[] {
+/** The same touch with black where it is set down. */
+function turned(touch: Touch, black: TerminalRef): Touch {
+  return touch.black === black ? touch : { ...touch, black, red: touch.black };
+}
+
+interface Placed {
+  /** In the list of candidates. */
+  place: number;
+  black: TerminalRef;
+}
+
+/** All with black in one place together, where most are first; of those what proves contact, then the silences. */
+function inOrder(touches: readonly Placed[], good: readonly GoodIs[]): Placed[] {
   const rank: readonly GoodIs[] = ['sounds', 'reads', 'silent'];
-  const rankOf = (touch: number) => rank.indexOf(good[touch]!);
-  return [...touches].sort((a, b) => rankOf(a) - rankOf(b) || a - b);
+  const rankOf = ({ place }: Placed) => rank.indexOf(good[place]!);
+  const onBlack = new Map<TerminalRef, Placed[]>();
+  for (const one of touches) onBlack.set(one.black, [...(onBlack.get(one.black) ?? []), one]);
+  return [...onBlack.values()]
+    .sort((few, many) => many.length - few.length)
+    .flatMap((own) => own.sort((a, b) => rankOf(a) - rankOf(b) || a.place - b.place));
 }
