@@ -62,6 +62,36 @@ describe('junctor', () => {
     });
   }, 60_000);
 
+  it('says what a touch must show, and which touches show a fault', () => {
+    const file = join(root, 'docs/formats/example-build.json');
+    expect(run('expect', file, 'BAT.MINUS', 'ESC.A1', '--mode', 'diode')).toMatchObject({
+      status: 0,
+      out: expect.stringMatching(/^diode volts: black on BAT −, red on ESC A1: /),
+    });
+    expect(run('expect', file, 'BAT.MINUS', 'ESC.Z9')).toMatchObject({
+      status: 2,
+      err: expect.stringContaining('no terminal ESC.Z9 in the build'),
+    });
+    expect(run('expect', file, 'BAT.MINUS', 'ESC.A1', '--mode', 'volts').status).toBe(2);
+    expect(run('simulate', file).out).toContain('solder bridge 1  kill: between ESC A1 and ESC B1\n');
+    const shown = run('simulate', file, '--fault', 'joint open 1');
+    expect([shown.status, shown.out.split('\n')[0]]).toEqual([1, 'joint open 1  stop: the red battery lead on ESC B+']);
+    expect(shown.out).toMatch(/\n {2}tone: black on BAT \+, red on ESC \S+: .*; with it: silent\n/);
+    expect(run('simulate', file, '--fault', 'joint open 99')).toMatchObject({
+      status: 2,
+      err: expect.stringContaining('no fault joint open 99; junctor simulate FILE lists them'),
+    });
+  }, 60_000);
+
+  it('writes a deck with a fault in it: a resistor more for metal that touches', () => {
+    const file = join(root, 'docs/formats/example-build.json');
+    const [good, faulty] = [[], ['--fault', 'solder bridge 1']].map((fault) =>
+      run('netlist', file, '--as', 'spice', ...fault).out.split('\n'),
+    );
+    expect(faulty!.length).toBe(good!.length + 2);
+    expect(faulty!.find((line) => line.startsWith('* fault'))).toBe('* fault ESC:PA1 ESC:PB1: ESC:PA1 to ESC:PB1');
+  });
+
   it('writes nets, a wire list, a drawing and a deck that a SPICE reads', () => {
     const file = template('quad-serial-6s');
     expect(run('netlist', file).out).toContain('M1.A');

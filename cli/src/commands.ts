@@ -3,6 +3,7 @@ import type { Build, Catalogue } from '@junctor/core';
 import {
   alignmentWords,
   buildFileOf,
+  circuitWith,
   compareDump,
   conversion,
   judge,
@@ -20,6 +21,7 @@ import {
 } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import Papa from 'papaparse';
+import { faultNamed } from './faults';
 import type { BuildFile } from './readFile';
 import { BadInput, readText } from './readFile';
 
@@ -105,9 +107,18 @@ function list(words: readonly string[]): string {
 
 export type NetlistAs = 'nets' | 'spice' | 'csv' | 'svg';
 
-export function netlistOf({ name, plan }: BuildFile, catalogue: Catalogue, as: NetlistAs): Said {
+/** @throws {BadInput} If there is no such fault. */
+export function netlistOf(
+  { name, plan }: BuildFile,
+  catalogue: Catalogue,
+  { as, fault }: { as: NetlistAs; fault: string | undefined },
+): Said {
   const { target, links } = plan;
-  if (as === 'spice') return said(spiceDeckOf(assemble(target, catalogue), name));
+  if (as === 'spice') {
+    const assembly = assemble(target, catalogue);
+    if (fault === undefined) return said(spiceDeckOf(assembly, name));
+    return said(spiceDeckOf(assembly, `${name}, ${fault}`, circuitWith(assembly, faultNamed(assembly, fault))));
+  }
   if (as === 'csv')
     return said(
       Papa.unparse(

@@ -1,6 +1,5 @@
 /**
- * `junctor check|plan|convert|netlist|sheet|probes FILE`: readable text, or data with --json. Ends with 0 clean, 1
- * something found, 2 bad input.
+ * `junctor COMMAND FILE`: readable text, or data with --json. Ends with 0 clean, 1 something found, 2 bad input.
  */
 import { parseArgs } from 'node:util';
 import type { Meter, PartModel } from '@junctor/core';
@@ -8,21 +7,27 @@ import { checkModel, makeCatalogue } from '@junctor/core';
 import { shippedMeters, shippedModels } from '@junctor/catalogue';
 import type { NetlistAs, Said } from './commands';
 import { checkFile, convertFiles, netlistOf, planFile, sheetOf } from './commands';
+import { expectModes, expectOf, simulateOf } from './faults';
 import { probesOf } from './probes';
 import { BadInput, readBuildFile, readText } from './readFile';
 
 const usage = `junctor check FILE                judges a build by every rule
 junctor plan FILE [--keep BUILT]  plans its wiring from its parts and wishes, beside what is built; --json gives the build file
 junctor convert FROM TO           what must be done to make the one the other
-junctor netlist FILE [--as nets|spice|csv|svg]
+junctor netlist FILE [--as nets|spice|csv|svg] [--fault FAULT]
+                                  a deck with a fault in it, by its name from simulate
 junctor sheet FILE [--dump DUMP]  the set-up sheet, or a dump of settings held against it
 junctor probes FILE [--school proven|warnings] [--meter NAME] [--as text|csv]
                                   the quickest touches that prove it before first power, and what they prove
+junctor expect FILE BLACK RED [--mode tone|diode|ohms] [--meter NAME]
+                                  what the meter must show between two terminals, and through what
+junctor simulate FILE [--fault FAULT] [--meter NAME]
+                                  everything that can be wrong; with one of them, what touches show of it
   --json  data instead of text    --catalogue FILE  part models beside the shipped ones`;
 
 async function run(): Promise<Said> {
   const {
-    positionals: [command, file, second],
+    positionals: [command, file, second, third],
     values,
   } = parseArgs({
     allowPositionals: true,
@@ -34,11 +39,15 @@ async function run(): Promise<Said> {
       keep: { type: 'string' },
       school: { type: 'string' },
       meter: { type: 'string' },
+      mode: { type: 'string' },
+      fault: { type: 'string' },
     },
   });
   const as = values.as ?? (command === 'probes' ? 'text' : 'nets');
+  const mode = expectModes.find((one) => one === (values.mode ?? 'tone'));
   const known =
-    ['check', 'plan', 'convert', 'netlist', 'sheet', 'probes'].includes(command ?? '') &&
+    ['check', 'plan', 'convert', 'netlist', 'sheet', 'probes', 'expect', 'simulate'].includes(command ?? '') &&
+    mode !== undefined &&
     (command === 'probes' ? ['text', 'csv'] : ['nets', 'spice', 'csv', 'svg']).includes(as) &&
     ['proven', 'warnings', undefined].includes(values.school);
   if (!known || !file || (command === 'convert' && !second))
@@ -53,7 +62,11 @@ async function run(): Promise<Said> {
     case 'convert':
       return convertFiles(build, readBuildFile(second!, catalogue), catalogue);
     case 'netlist':
-      return netlistOf(build, catalogue, as as NetlistAs);
+      return netlistOf(build, catalogue, { as: as as NetlistAs, fault: values.fault });
+    case 'expect':
+      return expectOf(build, catalogue, { black: second, red: third, mode, meter: meterNamed(values.meter) });
+    case 'simulate':
+      return simulateOf(build, catalogue, { fault: values.fault, meter: meterNamed(values.meter) });
     case 'probes':
       return probesOf(build, catalogue, {
         meter: meterNamed(values.meter),

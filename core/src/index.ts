@@ -13,7 +13,7 @@ export type {
   StepId,
 } from './facts/terms/names';
 export { capital } from './facts/terms/capital';
-export { jointName, splitJoint, splitRef, tailWireId, terminalRef } from './facts/terms/names';
+export { jointName, splitJoint, splitRef, tailWireId, terminalRef, isTerminalRef } from './facts/terms/names';
 export type {
   Measured,
   Body,
@@ -101,6 +101,9 @@ export { continuityTouches } from './judgement/checks/continuityTouches';
 export type { Defect } from './judgement/checks/defects/defect';
 export type { ListedProbe, ProbeList, ProbeSchool } from './judgement/checks/probes/probeList';
 export { probeList } from './judgement/checks/probes/probeList';
+export type { Contrast } from './judgement/checks/probes/contrast';
+export { circuitWith, contrasts } from './judgement/checks/probes/contrast';
+export { defectsOf } from './judgement/checks/defects/defectsOf';
 export { coveredTerminals } from './judgement/checks/reach';
 export { neighboursOf } from './judgement/checks/neighbours';
 export { suspectJoints } from './judgement/diagnosis/suspects';

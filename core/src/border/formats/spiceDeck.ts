@@ -11,9 +11,8 @@ import { lookUp } from '../../facts/terms/lookUp';
 const emission = 1.7;
 const thermalV = 0.025852;
 
-/** The deck of a build; node 0 is battery minus where it has a battery lead. */
-export function spiceDeckOf(assembly: Assembly, title: string): string {
-  const circuit = compile(assembly);
+/** The deck of a build, or of its circuit with a fault; node 0 is battery minus where it has a battery lead. */
+export function spiceDeckOf(assembly: Assembly, title: string, circuit = compile(assembly)): string {
   const leads = mainLeads(assembly);
   return spiceDeck(circuit, title, (leads && lookUp(circuit.at, leads.minus)) || null);
 }
