@@ -16,8 +16,8 @@ interface Solution {
 /** Steps shrink by their square: after one of this size the next is not worth it. */
 const toleranceV = 3e-4;
 const maxSteps = 200;
-/** Newton steps are cut to this, so that exponentials do not overshoot. */
-const longestStepV = 0.2;
+/** Newton steps are cut to this, about the drop of a junction, so that exponentials do not overshoot. */
+const longestStepV = 0.6;
 
 /** @throws {Error} If Newton's method does not settle. */
 export function solvePort(
