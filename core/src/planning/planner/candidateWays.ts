@@ -11,6 +11,7 @@ import {
 } from '../../facts/catalogue/kinds';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Wish } from '../../facts/plan/wish';
+import { enumerated } from '../../facts/terms/enumerated';
 import { lookUp } from '../../facts/terms/lookUp';
 import type { Slot } from '../../facts/terms/names';
 import { placeBeside } from '../conversion/keepDormant';
@@ -62,13 +63,13 @@ function lesserWishes({ wishes }: PlanRequest, id: string): WayOut[] {
 export function dropping(wishes: readonly Wish[]): WayOut {
   const ids = wishes.map(({ id }) => id);
   const loss = wishes.reduce((sum, { lossIfDropped }) => sum + lossIfDropped, 0);
-  return { do: 'drop', wishes: ids, loss, message: `Do without ${ids.join(', ')}` };
+  return { do: 'drop', wishes: ids, loss, message: `Do without ${enumerated(ids)}` };
 }
 
 export function leaving({ built }: PlanRequest, parts: readonly Slot[]): WayOut {
   const soldered = parts.filter((slot) => built && lookUp(built.slots, slot)).length;
   const loss = lossOf['leave out'] * parts.length + soldered;
-  return { do: 'leave out', parts, loss, message: `Leave out ${parts.join(', ')}` };
+  return { do: 'leave out', parts, loss, message: `Leave out ${enumerated(parts)}` };
 }
 
 /** A motor goes with the ESC that drives nothing else. */

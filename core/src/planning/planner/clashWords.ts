@@ -1,5 +1,6 @@
 /** What stands against a request that cannot be met, in words with figures. */
 import type { Slot } from '../../facts/terms/names';
+import { enumerated } from '../../facts/terms/enumerated';
 import { splitRef } from '../../facts/terms/names';
 import { isEsc } from '../../facts/catalogue/kinds';
 import type { Solve } from '../../facts/terms/solver';
@@ -49,9 +50,9 @@ function wishesWords(musts: readonly string[], prepared: Prepared): string {
   );
   if (musts.length === 1) return `${musts[0]} cannot be met with these parts`;
   if (ports.size >= musts.length)
-    return `${musts.join(', ')} cannot all be met: ${overdrawn(prepared) ?? 'there are ports, and the pads or the supplies do not suffice'}`;
+    return `${enumerated(musts)} cannot all be met: ${overdrawn(prepared) ?? 'there are ports, and the pads or the supplies do not suffice'}`;
   const count = ports.size === 1 ? 'one port' : `${ports.size} ports`;
-  return `${musts.join(', ')} cannot all be met: ${count} for them${ports.size <= 4 && ports.size > 0 ? ` (${[...ports].join(', ')})` : ''}`;
+  return `${enumerated(musts)} cannot all be met: ${count} for them${ports.size <= 4 && ports.size > 0 ? ` (${[...ports].join(', ')})` : ''}`;
 }
 
 /** Parts that take more together than what could feed them gives. */
@@ -67,7 +68,7 @@ function overdrawn({ needs, input: { assembly } }: Prepared): string | null {
   const drawnA = supplies.reduce((sum, { pads }) => sum + Math.min(...pads.map(({ typicalA }) => typicalA)), 0);
   const givenA = [...rails.values()].reduce((sum, limitA) => sum + limitA, 0);
   if (rails.size === 0 || drawnA === 0) return null;
-  const list = supplies.map(({ slot }) => slot).join(', ');
+  const list = enumerated(supplies.map(({ slot }) => slot));
   return `${list} take ${drawnA.toFixed(2)} A; ${[...rails.keys()].join(', ')} ${rails.size === 1 ? 'gives' : 'give'} ${givenA.toFixed(2)} A, and what hangs on them already counts`;
 }
 
@@ -79,5 +80,5 @@ function crowded({ needs, input: { assembly, pinned } }: Prepared): string {
   const pads = new Set(parts.flatMap((need) => need.pads.map(({ ref }) => ref)));
   const holds = [...pads].reduce((sum, ref) => sum + assembly.terminal(ref)!.holds, 0);
   const slots = [...new Set(parts.map(({ slot }) => slot))];
-  return `the pads do not suffice for ${slots.join(', ')}: ${parts.length} wires, and ${pads.size} pads that would do hold ${holds}`;
+  return `the pads do not suffice for ${enumerated(slots)}: ${parts.length} wires, and ${pads.size} pads that would do hold ${holds}`;
 }
