@@ -21,6 +21,9 @@ function run(...args: string[]) {
   return { status, out: stdout, err: stderr };
 }
 
+/** Bad input, with these words about it. */
+const refusal = (words: string) => ({ status: 2, err: expect.stringContaining(words) as unknown });
+
 function given(name: string, edit: (file: Record<string, never>) => void): string {
   const file = JSON.parse(readFileSync(template('quad-serial-6s'), 'utf8')) as Record<string, never>;
   edit(file);
@@ -56,10 +59,7 @@ describe('junctor', () => {
     const rows = run('probes', file, '--as', 'csv').out.trimEnd().split('\r\n');
     expect(rows[0]).toBe('no,mode,black,red,good,would show');
     expect(rows.length - 1).toBe(Number(out.match(/(\d+) touches/)![1]));
-    expect(run('probes', file, '--meter', 'none such')).toMatchObject({
-      status: 2,
-      err: expect.stringContaining('no card none such'),
-    });
+    expect(run('probes', file, '--meter', 'none such')).toMatchObject(refusal('no card none such'));
   }, 60_000);
 
   it('says what a touch must show, and which touches show a fault', () => {
@@ -68,19 +68,15 @@ describe('junctor', () => {
       status: 0,
       out: expect.stringMatching(/^diode volts: black on BAT −, red on ESC A1: /),
     });
-    expect(run('expect', file, 'BAT.MINUS', 'ESC.Z9')).toMatchObject({
-      status: 2,
-      err: expect.stringContaining('no terminal ESC.Z9 in the build'),
-    });
+    expect(run('expect', file, 'BAT.MINUS', 'ESC.Z9')).toMatchObject(refusal('no terminal ESC.Z9 in the build'));
     expect(run('expect', file, 'BAT.MINUS', 'ESC.A1', '--mode', 'volts').status).toBe(2);
     expect(run('simulate', file).out).toContain('solder bridge 1  kill: between ESC A1 and ESC B1\n');
     const shown = run('simulate', file, '--fault', 'joint open 1');
     expect([shown.status, shown.out.split('\n')[0]]).toEqual([1, 'joint open 1  stop: the red battery lead on ESC B+']);
     expect(shown.out).toMatch(/\n {2}tone: black on BAT \+, red on ESC \S+: .*; with it: silent\n/);
-    expect(run('simulate', file, '--fault', 'joint open 99')).toMatchObject({
-      status: 2,
-      err: expect.stringContaining('no fault joint open 99; junctor simulate FILE lists them'),
-    });
+    expect(run('simulate', file, '--fault', 'joint open 99')).toMatchObject(
+      refusal('no fault joint open 99; junctor simulate FILE lists them'),
+    );
   }, 60_000);
 
   it('writes a deck with a fault in it: a resistor more for metal that touches', () => {

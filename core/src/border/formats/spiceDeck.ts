@@ -4,12 +4,10 @@
  */
 import type { Circuit } from '../../physics/circuit/compile';
 import { compile } from '../../physics/circuit/compile';
+import { emission, saturationA } from '../../physics/circuit/diode';
 import { mainLeads } from '../../facts/wiring/mainLeads';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { lookUp } from '../../facts/terms/lookUp';
-
-const emission = 1.7;
-const thermalV = 0.025852;
 
 /** The deck of a build, or of its circuit with a fault; node 0 is battery minus where it has a battery lead. */
 export function spiceDeckOf(assembly: Assembly, title: string, circuit = compile(assembly)): string {
@@ -29,15 +27,12 @@ function spiceDeck({ nodes, branches }: Circuit, title: string, ground: string |
         return [remark, `R${index} ${na} ${nb} ${element.ohms}`];
       case 'capacitor':
         return [remark, `C${index} ${na} m${index} ${element.farads}`, `RC${index} m${index} ${nb} ${element.esrOhms}`];
-      case 'diode': {
-        const saturationA =
-          element.atA / (Math.exp((element.forwardV - element.atA * element.seriesOhms) / (emission * thermalV)) - 1);
+      case 'diode':
         return [
           remark,
           `D${index} ${na} ${nb} d${index}`,
-          `.model d${index} D(IS=${saturationA} N=${emission} RS=${element.seriesOhms})`,
+          `.model d${index} D(IS=${saturationA(element)} N=${emission} RS=${element.seriesOhms})`,
         ];
-      }
       case 'unknown switch':
         return [`${remark}, a switch whose state is not known: left open`];
     }

@@ -4,7 +4,7 @@
  * by Wright's omega, the w of w + ln w = z (Fritsch, Shafer and Crowley, Comm. ACM 16, 1973).
  * Source: Shockley's law; the emission coefficient is a typical value for silicon junctions in power parts.
  */
-const emission = 1.7;
+export const emission = 1.7;
 const thermalV = 0.025852;
 const nVt = emission * thermalV;
 /** Exponents are cut here; beyond, the law goes on as a straight line. */
@@ -24,6 +24,11 @@ export interface Carried {
   siemens: number;
 }
 
+/** Is of the law, in A. */
+export function saturationA({ forwardV, atA, seriesOhms }: DiodeLaw): number {
+  return atA / (Math.exp((forwardV - atA * seriesOhms) / nVt) - 1);
+}
+
 /** A diode ready to be asked often. */
 class Diode {
   private readonly saturationA: number;
@@ -32,7 +37,7 @@ class Diode {
   private readonly logOfShare: number;
 
   constructor(private readonly law: DiodeLaw) {
-    this.saturationA = law.atA / (Math.exp((law.forwardV - law.atA * law.seriesOhms) / nVt) - 1);
+    this.saturationA = saturationA(law);
     this.share = (law.seriesOhms * this.saturationA) / nVt;
     this.logOfShare = Math.log(this.share);
   }

@@ -9,7 +9,7 @@ import { solveFactored } from './ldl';
 import type { Inner, PortCircuit } from './port';
 import { through } from './solve';
 import type { Drive } from './system';
-import { System } from './system';
+import { leakSiemens, System } from './system';
 
 type Ends = readonly [a: number, b: number];
 
@@ -28,12 +28,11 @@ interface Unknown {
   /** amps = siemens * (volts from `out` to `into`) + own; for a joint of little resistance as well. */
   siemens: number;
   own: number;
+  /** Through what; null: metal. */
+  element: Inner['element'] | null;
   /** True: it runs against an element that is taken away, and so follows it at its old place. */
   isAgainst: boolean;
 }
-
-/** Leak from every new node, so that one on which nothing hangs can be solved for. */
-const leakSiemens = 1e-10;
 
 export class Linearised {
   private readonly factors: Float64Array;
@@ -61,7 +60,14 @@ export class Linearised {
         ...(from ? [this.unknown(element, from, from, true)] : []),
         ...(to ? [this.unknown(element, to, from ?? to, false)] : []),
       ]),
-      ...joined.map(({ ends: [out, into], ohms }) => ({ out, into, siemens: 1 / ohms, own: 0, isAgainst: false })),
+      ...joined.map(({ ends: [out, into], ohms }) => ({
+        out,
+        into,
+        siemens: 1 / ohms,
+        own: 0,
+        element: null,
+        isAgainst: false,
+      })),
     ];
     const count = unknowns.length;
     const width = count + added + 1;
@@ -91,12 +97,12 @@ export class Linearised {
         ? unknowns.reduce((sum, one, index) => sum + solved[index]! * this.response(node, one), 0)
         : solved[count + node - size]!;
     const movedTo = Float64Array.from({ length: size + added }, (_, node) => moved(node));
-    return { portV: movedTo[red]!, overA: this.overA(replaced, movedTo) };
+    return { portV: movedTo[red]!, overA: this.overA(unknowns, movedTo) };
   }
 
-  private overA(replaced: Rewiring['replaced'], moved: Float64Array): number {
+  private overA(unknowns: readonly Unknown[], moved: Float64Array): number {
     const isReplaced = new Set<unknown>(
-      replaced.flatMap(({ element }) => (element.is === 'diode' ? [diodeOf(element)] : [])),
+      unknowns.flatMap(({ element }) => (element?.is === 'diode' ? [diodeOf(element)] : [])),
     );
     let over = 0;
     for (const { a, b, of, amps, siemens } of this.bent) {
@@ -105,10 +111,9 @@ export class Linearised {
       const across = this.volts[a]! - this.volts[b]!;
       over += Math.abs(of.at(across + change).amps - amps - siemens * change);
     }
-    for (const { element, from, to } of replaced) {
-      if (!to || element.is !== 'diode') continue;
-      const across = this.voltsAt(to[0]) + moved[to[0]]! - (this.voltsAt(to[1]) + moved[to[1]]!);
-      const { siemens, own } = this.unknown(element, to, from ?? to, false);
+    for (const { out, into, siemens, own, element, isAgainst } of unknowns) {
+      if (isAgainst || element?.is !== 'diode') continue;
+      const across = this.voltsAt(out) + moved[out]! - (this.voltsAt(into) + moved[into]!);
       over += Math.abs(through(element, across).amps - siemens * across - own);
     }
     return over;
@@ -120,7 +125,7 @@ export class Linearised {
     // A new node stands where the element was before, until it is known better.
     const across = volts[out < size ? out : oldOut]! - volts[into < size ? into : oldInto]!;
     const { amps, siemens } = through(element, across);
-    return { out, into, siemens, own: amps - siemens * across, isAgainst };
+    return { out, into, siemens, own: amps - siemens * across, element, isAgainst };
   }
 
   private voltsAt(node: number): number {

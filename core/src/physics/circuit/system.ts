@@ -41,11 +41,9 @@ interface Conductances {
 }
 
 /** Leak from every node to the black probe that keeps floating nodes solvable. */
-const leakSiemens = 1e-10;
+export const leakSiemens = 1e-10;
 
 export class System {
-  /** Nodes but for node 0, the black probe, which is the reference. */
-  readonly unknowns: number;
   readonly curved: Curved[] = [];
   readonly capacitors: PlacedCapacitor[] = [];
   private readonly fixed: Conductances;
@@ -55,8 +53,8 @@ export class System {
   private readonly straightAmps: Float64Array;
 
   constructor(circuit: PortCircuit, drive: Drive, capacitorAs: CapacitorAs) {
+    // Nodes but for node 0, the black probe, which is the reference.
     const unknowns = circuit.size - 1;
-    this.unknowns = unknowns;
     this.fixed = { siemens: new Float64Array(unknowns * unknowns), unknowns };
     this.amps = new Float64Array(unknowns);
     this.straight = { siemens: new Float64Array(unknowns * unknowns), unknowns };

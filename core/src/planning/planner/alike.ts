@@ -6,9 +6,13 @@
 import { lookUp } from '../../facts/terms/lookUp';
 import type { Slot } from '../../facts/terms/names';
 import { compareNames } from '../../facts/terms/names';
+import type { Constraint, Terms } from '../../facts/terms/solver';
 import { takesPart } from './needs';
 import type { PlanRequest } from './request';
+import { partsNamed } from './restricted';
 import type { Option } from './ways';
+import type { WiringInput } from './wiringVariables';
+import { dropName } from './wiringVariables';
 
 /**
  * Runs of parts that are alike, in order of slots: one model in one place, with one wish at most and the same, those
@@ -16,7 +20,7 @@ import type { Option } from './ways';
  */
 export function alikeParts({ slots, catalogue, wishes, pinned, keep }: PlanRequest): Slot[][] {
   if (keep) return [];
-  const chosen = new Set(pinned.flatMap(({ of, value }) => [of, value].map(partNamed)));
+  const chosen = new Set(pinned.flatMap((pin) => [pin.of, ...partsNamed(pin)]));
   const wishesOf = (slot: Slot) => wishes.filter(({ of }) => of === slot);
   const isMust = (slot: Slot) => wishesOf(slot).some(({ must }) => must);
   const looks = (slot: Slot) => {
@@ -48,6 +52,27 @@ export function isInTurn({ way, ends }: Option, runs: readonly (readonly Slot[])
   return !run?.includes(host!) || run.indexOf(host!) === run.indexOf(guest!) - 1;
 }
 
+/** Of parts that are alike none is served before the one that comes before it. */
+export function servedInTurn(
+  { alike, wishes }: Pick<WiringInput, 'alike' | 'wishes'>,
+  add: (terms: Terms, is: Constraint['is'], value: number) => void,
+): void {
+  const asked = new Map(wishes.map(({ of, id }) => [of, id]));
+  for (const run of alike)
+    for (const [index, slot] of run.slice(1).entries()) {
+      const [before, after] = [asked.get(run[index]!), asked.get(slot)];
+      if (!before || !after) continue;
+      add(
+        [
+          [dropName(before), 1],
+          [dropName(after), -1],
+        ],
+        '<=',
+        0,
+      );
+    }
+}
+
 /** Names in groups of those that are alike, in the order in which they came; `partOf` says which part a name is of. */
 export function grouped<T>(names: readonly T[], partOf: (name: T) => Slot, runs: readonly (readonly Slot[])[]): T[][] {
   const groups = new Map<string, T[]>();
@@ -57,8 +82,4 @@ export function grouped<T>(names: readonly T[], partOf: (name: T) => Slot, runs:
     groups.set(key, [...(groups.get(key) ?? []), name]);
   }
   return [...groups.values()];
-}
-
-function partNamed(name: string): string {
-  return /^[^./]+/.exec(name)![0];
 }

@@ -13,10 +13,10 @@ import { counted } from './counted';
 import { decode, jointsOf } from './decode';
 import type { SoftPenalty, SoftPenalties } from './softPenalties';
 import type { Need } from './needs';
-import { alwaysWired, needsOf, takesPart } from './needs';
+import { needsOf } from './needs';
 import { optionsFor } from './options';
 import { railsAlone } from './railsAlone';
-import { withoutParts } from './restricted';
+import { withoutUnasked } from './restricted';
 import { straightened } from './straightened';
 import { powerPath } from './powerPath';
 import type { Constraint, Solve, Terms } from '../../facts/terms/solver';
@@ -54,25 +54,6 @@ export function prepare(request: PlanRequest): Prepared {
     options,
     input: { assembly, path, needs, wishes: request.wishes, options: inTurn, pinned: request.pinned, kept, alike },
   };
-}
-
-/**
- * The request without parts that only take and that no must is about: whatever can be wired can be wired without them.
- * A strip that hands data on is no exception: what feeds it can feed the one behind it.
- */
-export function withoutUnasked(request: PlanRequest): PlanRequest {
-  const assembly = assemble({ ...emptyBuild, slots: request.slots }, request.catalogue);
-  const musts = request.wishes.filter(({ must }) => must);
-  const ways = musts.flatMap((wish) => optionsFor(wish, assembly)).filter(({ way }) => way !== 'chained');
-  const asked = new Set([
-    ...musts.map(({ of }) => of),
-    ...ways.flatMap(({ ends, parts }) => [...ends.map(({ slot }) => slot), ...parts]),
-  ]);
-  const isSpare = (slot: Slot) => {
-    const model = assembly.model(slot)!;
-    return takesPart(model) && !alwaysWired(model) && !asked.has(slot);
-  };
-  return withoutParts(request, new Set(Object.keys(request.slots).filter(isSpare)));
 }
 
 /** A wiring that no rule refuses, or what stands against it. */

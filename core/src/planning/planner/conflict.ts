@@ -9,11 +9,11 @@ import { emptyBuild } from '../../facts/assembly/build';
 import type { Slot } from '../../facts/terms/names';
 import type { Solve } from '../../facts/terms/solver';
 import { alikeParts, grouped } from './alike';
-import { attempt, feasible, prepare, withoutUnasked } from './attempt';
+import { attempt, feasible, prepare } from './attempt';
 import { takesPart } from './needs';
 import { clashWords } from './clashWords';
 import type { Conflict, OnProgress, PlanRequest } from './request';
-import { mustsOf, withMusts, withoutParts } from './restricted';
+import { mustsOf, withMusts, withoutParts, withoutUnasked } from './restricted';
 
 interface Search {
   solve: Solve;

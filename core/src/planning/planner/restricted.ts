@@ -1,6 +1,10 @@
 /** A request with less in it: fewer parts, fewer wishes that must be met. */
+import { assemble } from '../../facts/assembly/assembly';
+import { emptyBuild } from '../../facts/assembly/build';
 import type { Pinned } from '../../facts/plan/plan';
 import type { Slot } from '../../facts/terms/names';
+import { alwaysWired, takesPart } from './needs';
+import { optionsFor } from './options';
 import type { PlanRequest } from './request';
 
 export function mustsOf({ wishes }: Pick<PlanRequest, 'wishes'>): ReadonlySet<string> {
@@ -20,7 +24,31 @@ export function withoutParts<T extends Pick<PlanRequest, 'slots' | 'wishes' | 'p
   const slots = Object.fromEntries(Object.entries(request.slots).filter(([slot]) => !gone.has(slot)));
   const wishes = request.wishes.filter(({ of }) => !gone.has(of));
   const asked = new Set(wishes.map(({ id }) => id));
-  const stays = ({ what, of, value }: Pinned) =>
-    [of, value].every((name) => !gone.has(/^([^./]+)[./]/.exec(name)?.[1] ?? '')) && (what !== 'port' || asked.has(of));
+  const stays = (pin: Pinned) =>
+    partsNamed(pin).every((slot) => !gone.has(slot)) && (pin.what !== 'port' || asked.has(pin.of));
   return { ...request, slots, wishes, pinned: request.pinned.filter(stays) };
+}
+
+/** The parts whose terminals or ports a choice by hand names. */
+export function partsNamed({ of, value }: Pinned): Slot[] {
+  return [of, value].flatMap((name) => /^([^./]+)[./]/.exec(name)?.[1] ?? []);
+}
+
+/**
+ * The request without parts that only take and that no must is about: whatever can be wired can be wired without them.
+ * A strip that hands data on is no exception: what feeds it can feed the one behind it.
+ */
+export function withoutUnasked(request: PlanRequest): PlanRequest {
+  const assembly = assemble({ ...emptyBuild, slots: request.slots }, request.catalogue);
+  const musts = request.wishes.filter(({ must }) => must);
+  const ways = musts.flatMap((wish) => optionsFor(wish, assembly)).filter(({ way }) => way !== 'chained');
+  const asked = new Set([
+    ...musts.map(({ of }) => of),
+    ...ways.flatMap(({ ends, parts }) => [...ends.map(({ slot }) => slot), ...parts]),
+  ]);
+  const isSpare = (slot: Slot) => {
+    const model = assembly.model(slot)!;
+    return takesPart(model) && !alwaysWired(model) && !asked.has(slot);
+  };
+  return withoutParts(request, new Set(Object.keys(request.slots).filter(isSpare)));
 }

@@ -18,6 +18,7 @@ import type { Constraint, LinearModel, Terms } from '../../facts/terms/solver';
 import type { Option } from './ways';
 import type { WiringInput, WiringModel } from './wiringVariables';
 import { apartName, joinName, optionName, dropName, usedName, doubledName, splitName } from './wiringVariables';
+import { servedInTurn } from './alike';
 import { liveBefore } from './liveBefore';
 import { railLimits } from './railLimits';
 
@@ -70,20 +71,7 @@ export function wiringModel(input: WiringInput): WiringModel {
       1,
     );
   for (const wish of wishes) if (wish.must) add([[dropName(wish.id), 1]], '=', 0);
-  const asked = new Map(wishes.map(({ of, id }) => [of, id]));
-  for (const run of input.alike)
-    for (const [index, slot] of run.slice(1).entries()) {
-      const [before, after] = [asked.get(run[index]!), asked.get(slot)];
-      if (before && after)
-        add(
-          [
-            [dropName(before), 1],
-            [dropName(after), -1],
-          ],
-          '<=',
-          0,
-        );
-    }
+  servedInTurn(input, add);
   const ports = new Set(options.flatMap(({ takes }) => takes));
   for (const port of ports) {
     const users = options.filter(({ takes }) => takes.includes(port));

@@ -59,25 +59,23 @@ export function simulate(
   const ofFault = faultyCopperOf(circuit, sound);
   const least = { sound, leastA: worthV / scale.mostOhms(), leastV: worthV / 2 };
   const small = sideBySide();
-  const asked = onSameCopper(sound, probed).filter(([first]) => readings[first!]!.is !== 'unsure');
+  const asked = onSameCopper(sound, probed, [...probed.keys()]).filter(([first]) => readings[first!]!.is !== 'unsure');
   const shownBy = defects.map(({ edits }, index) => {
     onProgress(index / defects.length);
     if (edits.length === 0) return [];
-    const faulty = whole.melted(edits);
+    const melted = whole.melted(edits);
+    const faulty = { ...melted, inners: small(melted.inners) };
     const fault = ofFault(edits, faulty);
-    const settled = { ...faulty, inners: small(faulty.inners) };
     const isShown = (place: number) => {
       const [probe, reading] = [probed[place]!, readings[place]!];
-      if (!mayShow(fault, probe, reading, least)) return false;
-      return shows({ ...fault, faulty: settled }, probe, { sound, reading, scale });
+      return mayShow(fault, probe, reading, least) && shows(fault, probe, { sound, reading, scale });
     };
     const isCut = new Set(fault.cutPieces.map(({ piece }) => piece));
     const shown = asked.flatMap((places) => {
       const { blackNode, redNode } = probed[places[0]!]!;
       const isWhole = !isCut.has(sound.pieceOf(blackNode)) && !isCut.has(sound.pieceOf(redNode));
-      if (isWhole) return isShown(places[0]!) ? places : [];
-      const onParts = onceForCopper(faulty, (_, place: number) => isShown(place));
-      return places.filter((place) => onParts(probed[place]!, place));
+      const onParts = isWhole ? [places] : onSameCopper(faulty, probed, places);
+      return onParts.flatMap((same) => (isShown(same[0]!) ? same : []));
     });
     return shown.sort((a, b) => a - b);
   });
@@ -115,25 +113,22 @@ function isLike(one: Reading, other: Reading): boolean {
 }
 
 /** What is asked on the same pieces of copper in the same mode is worked out once. */
-function onceForCopper<T, More extends unknown[]>(
-  melted: Melted,
-  work: (probe: Probed, ...more: More) => T,
-): (probe: Probed, ...more: More) => T {
+function onceForCopper<T>(melted: Melted, work: (probe: Probed) => T): (probe: Probed) => T {
   const known = new Map<string, T>();
-  return (probe, ...more) => {
+  return (probe) => {
     const key = copperOf(melted, probe);
-    if (!known.has(key)) known.set(key, work(probe, ...more));
+    if (!known.has(key)) known.set(key, work(probe));
     return known.get(key)!;
   };
 }
 
-/** Places in the list of those that are on the same two pieces of copper, in the same mode. */
-function onSameCopper(melted: Melted, probed: readonly Probed[]): number[][] {
+/** Some places in the list in groups that are on the same two pieces of copper, in the same mode. */
+function onSameCopper(melted: Melted, probed: readonly Probed[], places: readonly number[]): number[][] {
   const groups = new Map<string, number[]>();
-  probed.forEach((probe, place) => {
-    const key = copperOf(melted, probe);
+  for (const place of places) {
+    const key = copperOf(melted, probed[place]!);
     groups.set(key, [...(groups.get(key) ?? []), place]);
-  });
+  }
   return [...groups.values()];
 }
 
