@@ -35,7 +35,8 @@ export function shippedTemplate(id: string): Template {
   return found;
 }
 
-function readJsonFolder<T>(folder: string): { file: string; doc: T }[] {
+/** Every JSON file of a folder of this room, in order of file name. */
+export function readJsonFolder<T>(folder: string): { file: string; doc: T }[] {
   const files = readdirSync(join(root, folder))
     .filter((file) => file.endsWith('.json'))
     .sort();

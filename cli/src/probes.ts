@@ -1,6 +1,6 @@
 /** The touches that prove a build before first power, and what they prove: as text, as data, as a CSV to tick off. */
-import type { Assembly, Catalogue, Defect, ListedProbe, Meter, ProbeSchool } from '@junctor/core';
-import { assemble, probeList, siteWords, terminalWords } from '@junctor/core';
+import type { Assembly, Catalogue, ListedFault, ListedTouch, Meter, ProbeSchool } from '@junctor/core';
+import { assemble, probeList, ruledOutBy, siteWords, terminalWords } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import Papa from 'papaparse';
 import type { Said } from './commands';
@@ -18,30 +18,32 @@ export async function probesOf(
   { meter, school, as }: ProbesAsked,
 ): Promise<Said> {
   const assembly = assemble(plan.target, catalogue);
-  const list = probeList(assembly, { meter, school, solve: await loadSolver() });
-  if (list.is === 'gave up') return { text: `gave up: ${list.why}`, data: list, found: true };
+  const made = probeList(assembly, { meter, school, solve: await loadSolver() });
+  if (made.is === 'gave up') return { text: `gave up: ${made.why}`, data: made, found: true };
+  const { list } = made;
+  const left = list.faults.filter(({ shownBy }) => shownBy !== 'list');
   const rows = list.touches.map((probe, index) => ({
     no: index + 1,
     mode: probe.touch.mode === 'tone' ? 'tone' : 'diode volts',
     black: terminalWords(probe.touch.black, assembly),
     red: terminalWords(probe.touch.red, assembly),
     good: goodWords(probe),
-    'would show': joined(probe.shows.map(({ kind }) => kind)),
+    'would show': ruledOutBy(list, probe).join('; '),
   }));
   if (as === 'csv') return { text: Papa.unparse(rows, { escapeFormulae: true }), data: rows, found: false };
   return {
     text: [
       ...rows.map(({ no, mode, black, red, good }) => `${no}  ${mode}: black on ${black}, red on ${red}: ${good}`),
       `${rows.length} touches, ${Math.ceil(list.seconds / 60)} min at assumed hand times`,
-      ...provedLines(list.shown, list.notShown),
-      ...neverLines(list.notShown, assembly),
+      ...provedLines(list.faults),
+      ...neverLines(left, assembly),
     ].join('\n'),
     data: list,
-    found: list.notShown.some(({ harm }) => harm !== 'warn'),
+    found: left.some(({ harm }) => harm !== 'warn'),
   };
 }
 
-function goodWords({ good, anchored }: ListedProbe): string {
+function goodWords({ good, anchored }: ListedTouch): string {
   if (good === 'sounds') return 'sounds';
   if (good === 'reads') return 'a junction';
   return anchored ? 'nothing' : 'nothing, contact not proven';
@@ -49,20 +51,17 @@ function goodWords({ good, anchored }: ListedProbe): string {
 
 const harms = ['kill', 'stop', 'warn'] as const;
 
-function provedLines(shown: readonly Defect[], notShown: readonly Defect[]): string[] {
+function provedLines(faults: readonly ListedFault[]): string[] {
   return harms.map((harm) => {
-    const [seen, left] = [shown, notShown].map((list) => list.filter((one) => one.harm === harm).length);
-    return `faults that ${harm}: ${seen!} of ${seen! + left!} would be seen`;
+    const own = faults.filter((fault) => fault.harm === harm);
+    const seen = own.filter(({ shownBy }) => shownBy === 'list').length;
+    return `faults that ${harm}: ${seen} of ${own.length} would be seen`;
   });
 }
 
 /** What no touch of the list shows, and must be looked at or is found by its function. */
-function neverLines(notShown: readonly Defect[], assembly: Assembly): string[] {
-  return notShown
+function neverLines(left: readonly ListedFault[], assembly: Assembly): string[] {
+  return left
     .filter(({ harm }) => harm !== 'warn')
     .map(({ harm, kind, site }) => `not seen, ${harm}: ${kind}, ${siteWords(site, assembly)}`);
-}
-
-function joined(words: readonly string[]): string {
-  return [...new Set(words)].join('; ');
 }

@@ -13,6 +13,7 @@ export type {
   StepId,
 } from './facts/terms/names';
 export { capital } from './facts/terms/capital';
+export { enumerated } from './facts/terms/enumerated';
 export { jointName, splitJoint, splitRef, tailWireId, terminalRef, isTerminalRef } from './facts/terms/names';
 export type {
   Measured,
@@ -37,7 +38,7 @@ export type { LooseReading } from './judgement/checks/looseReadings';
 export { checkLooseReadings, judgeLoose, looseReadings } from './judgement/checks/looseReadings';
 export type { JobProgress } from './border/api/jobProgress';
 export { progressOf } from './border/api/jobProgress';
-export type { FloorLine, JobSheet, Refusal } from './border/api/api';
+export type { FloorLine, JobSheet, Refusal, TouchesReply } from './border/api/api';
 export type { Catalogue } from './facts/catalogue/catalogue';
 export { makeCatalogue, terminalOf } from './facts/catalogue/catalogue';
 export type { Assembly, Stages } from './facts/assembly/assembly';
@@ -96,10 +97,14 @@ export type { Expectation, Heard, Reading, Touch, Verdict } from './facts/log/re
 export { chargeAfter, expect, expectIn, restLimitV } from './judgement/checks/expect';
 export type { ExpectOptions } from './judgement/checks/expect';
 export { judgeReading } from './judgement/checks/judgeReading';
-export type { ContinuityList, ListedTouch, TouchReason } from './judgement/checks/continuityTouches';
-export { continuityTouches } from './judgement/checks/continuityTouches';
+export type { ListedFault, ListedTouch, ShownBy, TouchList } from './judgement/checks/touchList';
+export { provesContact, ruledOutBy } from './judgement/checks/touchList';
+export type { LeftKind, ProvedLine } from './judgement/checks/whatListProves';
+export { leftByKind, whatListProves } from './judgement/checks/whatListProves';
+export { leftWords, provedSentence, provedWords } from './border/words/proofWords';
+export { listBasis } from './judgement/checks/listBasis';
 export type { Defect } from './judgement/checks/defects/defect';
-export type { ListedProbe, ProbeList, ProbeSchool } from './judgement/checks/probes/probeList';
+export type { ProbeList, ProbeSchool } from './judgement/checks/probes/probeList';
 export { probeList } from './judgement/checks/probes/probeList';
 export type { Contrast } from './judgement/checks/probes/contrast';
 export { circuitWith, contrasts } from './judgement/checks/probes/contrast';
@@ -107,6 +112,7 @@ export { defectsOf } from './judgement/checks/defects/defectsOf';
 export { coveredTerminals } from './judgement/checks/reach';
 export { neighboursOf } from './judgement/checks/neighbours';
 export { suspectJoints } from './judgement/diagnosis/suspects';
+export { causesOf } from './judgement/diagnosis/causes';
 export { anchorsFor, chargeBefore } from './judgement/checks/anchors';
 export type { Gate } from './work/sequence/gates';
 export { kitUse } from './work/sequence/kitUse';

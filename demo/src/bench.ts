@@ -1,10 +1,12 @@
 /** What a virtual technician works with, and how far the work is. */
-import type { Catalogue, JobState, Meter, Plan, QuadRecord } from '@junctor/core';
+import type { Catalogue, JobState, Meter, Plan, QuadRecord, TouchList } from '@junctor/core';
 
 export interface Bench {
   quadId: string;
   jobId: string;
   plan: Plan;
+  /** The touches of what is planned. */
+  list: TouchList;
   catalogue: Catalogue;
   meter: Meter;
   limiterId: string;

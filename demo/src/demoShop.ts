@@ -7,8 +7,21 @@
  * for
  * lights and positioning, as it was found.
  */
-import type { Act, Build, Catalogue, Intake, Meter, Note, Plan, PlanDraft, QuadRecord } from '@junctor/core';
-import { difference, emptyBuild, landedOn, splitJoint } from '@junctor/core';
+import type {
+  Act,
+  Build,
+  Catalogue,
+  Intake,
+  Meter,
+  Note,
+  Plan,
+  PlanDraft,
+  QuadRecord,
+  Site,
+  Step,
+  StepOf,
+} from '@junctor/core';
+import { difference, emptyBuild, jointName, landedOn, splitJoint } from '@junctor/core';
 import type { Template } from '@junctor/catalogue';
 import { demoPlan } from './demoPlan';
 import { seededIds } from './seededIds';
@@ -16,6 +29,7 @@ import type { DemoStores } from './stores';
 import { demoStores } from './stores';
 import type { Bench } from './bench';
 import { readingOf } from './goodWork';
+import { listFor } from './listFor';
 import type { Mishap } from './virtualTechnician';
 import { record, startWalk, walk } from './virtualTechnician';
 
@@ -86,6 +100,7 @@ export function demoShop({ catalogue, templates, meter, limiterId, now }: DemoIn
       quadId,
       jobId,
       plan: own,
+      list: listFor(own.target, catalogue, meter),
       catalogue,
       meter,
       limiterId,
@@ -275,17 +290,19 @@ function landedElsewhere(step: { effect?: readonly Act[]; subject: string }, ref
 
 /** All the way; at continuity lead C of M4 is silent, the joint is reworked, and the fault is logged. */
 function finished(bench: Bench, startMs: number): QuadRecord[] {
-  const bridge = 'touch:ESC.B4~ESC.C4~tone';
   const joint = 'M4-C.b';
-  let now = walk(bench, startWalk(bench, startMs), (step) => step.id === bridge);
+  const faulty = bench.list.faults.findIndex(({ kind, site }) => kind === 'joint open' && isAt(site, joint));
+  const isTold = (step: Step): step is StepOf<'touch'> =>
+    step.verb === 'touch' && step.listed.good === 'sounds' && step.listed.shows.includes(faulty);
+  let now = walk(bench, startWalk(bench, startMs), isTold);
   const asked = now.state.current;
-  if (asked?.verb !== 'touch') throw new Error('the demo plan has no touch between B4 and C4');
+  if (!asked || !isTold(asked)) throw new Error('no touch of the demo plan is silent when lead C of M4 is open');
   now = record(bench, now, asked, [readingOf(bench, now, asked, 'none')]);
   const redo: Note = { saw: 'look', of: joint, grade: 'redo', defects: ['not wetted'] };
   const fault: Note = {
     saw: 'fault',
     fault: {
-      symptom: 'No tone between B4 and C4 with motor M4 fitted',
+      symptom: `No tone ${asked.listed.touch.black.replace('.', ' ')} to ${asked.listed.touch.red.replace('.', ' ')} with motor M4 fitted`,
       site: { wire: 'M4-C', end: 1 },
       cause: 'enamel left in the bundle of lead C: cold joint',
       partsReplaced: [],
@@ -297,4 +314,8 @@ function finished(bench: Bench, startMs: number): QuadRecord[] {
   };
   now = record(bench, now, null, [redo, fault]);
   return walk(bench, now, () => false).records;
+}
+
+function isAt(site: Site, joint: string): boolean {
+  return 'wire' in site && site.end !== undefined && jointName(site.wire, site.end) === joint;
 }

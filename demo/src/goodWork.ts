@@ -1,5 +1,5 @@
 /** What a good step leaves in the log, told truly: bodies of its records. */
-import type { Act, Id, Length, Note, Step, StepOf } from '@junctor/core';
+import type { Act, Expectation, Heard, Id, Length, Note, Step, StepOf } from '@junctor/core';
 import {
   anchorsFor,
   assemble,
@@ -109,16 +109,22 @@ function signatureOf({ plan, catalogue, meter }: Bench, slot: string): Note {
   return { saw: 'signature', slot, part: null, readings };
 }
 
-/** A reading as a good build gives it, or with the length that was heard instead. */
+/** A reading as a good build gives it, or with the length that was heard instead at a tone. */
 export function readingOf(bench: Bench, now: Walk, step: StepOf<'touch'>, heardInstead: Length | null): Note {
   const { touch } = step.listed;
   const before = chargeBefore(now.state.log, new Date(now.nowMs).toISOString());
   const options = { meter: bench.meter, ...before, heldS: 2.5 };
   const circuit = compile(now.state.asBuilt);
   const expected = expectIn(circuit, touch, options);
-  const length = heardInstead ?? expected.passes[Math.floor((expected.passes.length - 1) / 2)]!;
   const anchors = anchorsFor(touch, now.state.log, bench.jobId);
-  const heard = { length, heldMs: 2500, by: 'key' as const, wrong: length === 'none' ? 0.03 : 0.005, anchors };
+  const answer = heardInstead ? { length: heardInstead } : answerOf(expected);
+  const heard = {
+    ...answer,
+    heldMs: 2500,
+    by: 'key' as const,
+    wrong: answer.length === 'none' ? 0.03 : 0.005,
+    anchors,
+  };
   const chargeAfterV = chargeAfter(circuit, touch, options);
   const judged = { ...expected, chargeAfterV };
   return {
@@ -132,6 +138,13 @@ export function readingOf(bench: Bench, now: Walk, step: StepOf<'touch'>, heardI
       coreVersion,
     },
   };
+}
+
+/** In the middle of what a good build may show. */
+function answerOf({ touch, passes, band, open }: Expectation): Pick<Heard, 'length' | 'value' | 'open' | 'unit'> {
+  if (touch.mode === 'tone') return { length: passes[Math.floor((passes.length - 1) / 2)]! };
+  if (open || !band) return { open: true };
+  return { value: Math.round(500 * (band[0] + band[1])) / 1000, unit: touch.mode === 'ohms' ? 'ohm' : 'V' };
 }
 
 function permitOf(bench: Bench, { state, nowMs }: Walk): Note {

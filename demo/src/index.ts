@@ -3,6 +3,8 @@ export type { DemoJob, DemoShop } from './demoShop';
 export { demoShop } from './demoShop';
 export { seededIds } from './seededIds';
 export type { Bench, Walk } from './bench';
+export { listFor } from './listFor';
+export { plainList } from './plainList';
 export { plainBench } from './plainBench';
 export { bodiesFor, readingOf } from './goodWork';
 export type { Mishap } from './virtualTechnician';

@@ -11,12 +11,13 @@ import { record, startWalk, walk } from './virtualTechnician';
 const catalogue = makeCatalogue(shippedModels());
 const plan = { ...shippedTemplate('quad-culvert-4s').plan, jobId: 'job', version: 1 };
 const bench = plainBench({ plan, catalogue, packV: 15, newId: seededIds(3) });
+const { list } = bench;
 const fresh = startWalk(bench, Date.UTC(2026, 0, 5, 8));
 const kitOf = (state: JobState) => state.steps.filter(({ stretch }) => stretch === 'kit');
 const gate = (state: JobState) => state.gates.find(({ id }) => id === 'kit')!;
 const doing = (from: typeof fresh, ...bodies: (Act | Note)[]) => record(bench, from, null, bodies);
 const derived = (records: readonly QuadRecord[], over: object = {}) =>
-  deriveJob({ jobId: 'job', plan: { ...plan, ...over }, log: fold(records, catalogue), catalogue });
+  deriveJob({ jobId: 'job', plan: { ...plan, ...over }, log: fold(records, catalogue), catalogue, list });
 
 describe('the kit', () => {
   it('comes before anything else: counted in, then set up, weighed and signed while loose', () => {

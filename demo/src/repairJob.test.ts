@@ -1,16 +1,7 @@
 /** A quad that comes back: what counts, what a short closes, how a part is replaced, plugs that were pulled. */
 import { shippedModels, shippedTemplate } from '@junctor/catalogue';
 import type { Act, Note, Plan } from '@junctor/core';
-import {
-  continuityTouches,
-  expectedSigns,
-  assemble,
-  makeCatalogue,
-  openPlugs,
-  planFromBook,
-  standingShort,
-  stepWords,
-} from '@junctor/core';
+import { expectedSigns, makeCatalogue, openPlugs, planFromBook, standingShort, stepWords } from '@junctor/core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { Bench, Walk } from './bench';
 import { plainBench } from './plainBench';
@@ -122,7 +113,7 @@ describe('a replaced part', () => {
 
   it('of one motor asks for little again', () => {
     const one = doing({ saw: 'replace', slot: 'M2', part: null, oldSerial: null, oldTo: 'customer', reason: '' });
-    const whole = continuityTouches(assemble(repair.plan.target, catalogue)).touches.length;
+    const whole = repair.list.touches.length;
     expect(one.state.touches.touches.length).toBeLessThan(whole / 3);
     expect(one.state.touches.touches.length + one.state.touches.history.length).toBe(whole);
   });

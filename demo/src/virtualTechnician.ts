@@ -87,6 +87,6 @@ function stepOf(body: Act | Note): StepId | null {
   return 'saw' in body && body.saw === 'fault' ? 'fault:log' : null;
 }
 
-function derive({ jobId, plan, catalogue }: Bench, log: LogState): JobState {
-  return deriveJob({ jobId, plan, log, catalogue });
+function derive({ jobId, plan, catalogue, list }: Bench, log: LogState): JobState {
+  return deriveJob({ jobId, plan, log, catalogue, list });
 }

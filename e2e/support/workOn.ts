@@ -2,7 +2,7 @@
  * Gets a job to a step without the hands: the virtual technician does what each step says, through the server's own
  * door.
  */
-import type { JobSheet, PartModel, QuadRecord } from '@junctor/core';
+import type { JobSheet, PartModel, QuadRecord, TouchesReply } from '@junctor/core';
 import { makeCatalogue } from '@junctor/core';
 import { shippedMeter, shippedModels } from '@junctor/catalogue';
 import { doStep, startWalk } from '@junctor/demo';
@@ -26,6 +26,8 @@ export async function workUntil(page: Page, url: string, quad: string, verb: str
   );
   if (!line) throw new Error(`no open job of ${quad}`);
   const { plan } = await get<JobSheet>(`/jobs/${line.jobId}`);
+  const { list } = await get<TouchesReply>(`/jobs/${line.jobId}/touches`);
+  if (!list) throw new Error(`no list of touches ships for ${quad}`);
   const records = await get<QuadRecord[]>(`/quads/${line.quadId}/records`);
   const [meter] = await get<{ id: string; kind: string }[]>('/tools').then((tools) =>
     tools.filter(({ kind }) => kind === 'meter'),
@@ -34,6 +36,7 @@ export async function workUntil(page: Page, url: string, quad: string, verb: str
     quadId: line.quadId,
     jobId: line.jobId,
     plan,
+    list,
     catalogue: makeCatalogue(shippedModels() as PartModel[]),
     meter: { id: meter!.id, name: 'meter', ...shippedMeter },
     limiterId: v7(),

@@ -2,7 +2,7 @@
  * What a request made by hand can claim, drop, repeat, misdate or take back. What was heard is what the aircraft gives:
  * everything else may be forged.
  */
-import type { QuadRecord, StepOf } from '@junctor/core';
+import type { QuadRecord, Reading, StepOf } from '@junctor/core';
 import { record } from '@junctor/demo';
 import type { Walk } from '@junctor/demo';
 import { v7 } from 'uuid';
@@ -67,7 +67,7 @@ const forgedReading: Forgery = (attack) => {
     { verdict: 'pass', meterId: v7() },
     { verdict: 'pass', expected: { ...reading.expected, touch: { ...reading.touch, mode: 'volts' } } },
     { verdict: 'pass', heard: { ...reading.heard, anchors: { black: v7(), red: v7() } } },
-    { verdict: 'pass', heard: { ...reading.heard, length: undefined, value: 0.001, unit: 'V' } },
+    { verdict: 'pass', heard: { ...reading.heard, ...inAnotherMode(reading) } },
     { verdict: 'pass', expected: { ...reading.expected, chargeAfterV: { 'CAP/C': -1e6 } } },
     { verdict: 'pass', heard: { ...reading.heard, heldMs: pick([0, 1, 86_000_000], chance) } },
   ];
@@ -173,4 +173,11 @@ export async function forge(attack: Attack): Promise<string> {
   const reply = await attack.tablet.send(records);
   if (reply.status >= 500) throw new Error(`${forgery.name}: ${JSON.stringify(reply.body)}`);
   return `${forgery.name}: ${reply.status === 200 ? 'kept' : String(reply.body.code)}`;
+}
+
+/** An answer that the mode of the touch does not give. */
+function inAnotherMode({ touch }: Reading): Loose {
+  return touch.mode === 'tone'
+    ? { length: undefined, value: 0.001, unit: 'V' }
+    : { length: 'does not stop', value: undefined, open: undefined };
 }

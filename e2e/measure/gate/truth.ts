@@ -1,12 +1,15 @@
 /** Aircraft as they truly are: the good one, and ones with something wrong that nobody has told anybody. */
-import type { Assembly, Build, Catalogue, Length, ListedTouch, Meter, TerminalRef } from '@junctor/core';
+import type { Assembly, Build, Catalogue, Heard, ListedTouch, Meter, Touch } from '@junctor/core';
+import { sourceOf } from '@junctor/core';
 import { TrueMeter, asPrinted, random } from '@junctor/proof';
 import type { Bridge, Spread } from '@junctor/proof';
+
+export type Said = Pick<Heard, 'length' | 'value' | 'open' | 'unit'>;
 
 export interface Truth {
   name: string;
   /** What the meter says at a touch; an exchanged one after the first has been held. */
-  hear: (touch: { black: TerminalRef; red: TerminalRef }, exchanged: boolean) => Length;
+  hear: (touch: Pick<Touch, 'black' | 'red' | 'mode'>, exchanged: boolean) => Said;
 }
 
 interface Given {
@@ -22,19 +25,20 @@ function truthOf(
   { catalogue, meter }: Given,
   is: { build: Build; bridges?: readonly Bridge[]; spread?: Spread },
 ): Truth {
-  const known = new Map<string, Length>();
+  const known = new Map<string, Said>();
   const simulated = new TrueMeter({ catalogue, meter, ...is });
   return {
     name,
-    hear: ({ black, red }, exchanged) => {
-      const key = `${black}~${red}~${exchanged}`;
+    hear: ({ black, red, mode }, exchanged) => {
+      const key = `${black}~${red}~${mode}~${exchanged}`;
       const before = known.get(key);
       if (before) return before;
       simulated.bleed();
       if (exchanged) simulated.hear(red, black, 2.5);
-      const length = simulated.hear(black, red);
-      known.set(key, length);
-      return length;
+      const said =
+        mode === 'diode' ? diodeSaid(simulated, { black, red }, meter) : { length: simulated.hear(black, red) };
+      known.set(key, said);
+      return said;
     },
   };
 }
@@ -68,13 +72,28 @@ export function badTruths(given: Given, listed: readonly ListedTouch[], count: n
   });
 }
 
+function diodeSaid(simulated: TrueMeter, { black, red }: Pick<Touch, 'black' | 'red'>, meter: Meter): Said {
+  const source = sourceOf(meter, 'diode');
+  const volts = simulated.settledV(black, red, source);
+  return volts >= (source.countsTo ?? source.limitV - 0.02) ? { open: true, unit: 'V' } : { value: volts, unit: 'V' };
+}
+
 /** Touches at which a truth shows what no good one does: what has to be proved absent. */
 export function shownBy(truth: Truth, good: readonly Truth[], listed: readonly ListedTouch[]): ListedTouch[] {
-  return listed.filter(({ touch, reason }) => {
-    const exchanged = reason === 'main leads exchanged';
-    const usual = new Set(good.map((one) => one.hear(touch, exchanged)));
+  return listed.filter(({ touch, across }) => {
+    const exchanged = across === 'main leads exchanged';
+    const usual = good.map((one) => one.hear(touch, exchanged));
     // A chirp is easily missed: its absence says nothing.
-    if (usual.has('chirp')) usual.add('none');
-    return !usual.has(truth.hear(touch, exchanged));
+    if (usual.some(({ length }) => length === 'chirp')) usual.push({ length: 'none' });
+    const said = truth.hear(touch, exchanged);
+    return !usual.some((one) => isLike(one, said));
   });
+}
+
+/** Numbers that are further apart are told apart by any list. */
+const surelyV = 0.25;
+
+function isLike(one: Said, other: Said): boolean {
+  if (one.value !== undefined && other.value !== undefined) return Math.abs(one.value - other.value) < surelyV;
+  return one.length === other.length && one.open === other.open;
 }

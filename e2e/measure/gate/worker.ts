@@ -26,13 +26,13 @@ export class Tablet {
 
   async now(): Promise<Walk> {
     const { client, quadId } = this.worked;
-    const { jobId, plan, catalogue } = this.bench;
+    const { jobId, plan, list, catalogue } = this.bench;
     const known = this.followed.records;
     const path = `/quads/${quadId}/records?after=${known.at(-1)?.seq ?? 0}`;
     const fresh = (await client.get(path)).body as unknown as QuadRecord[];
     this.followed = follow(this.followed, [...known, ...fresh], catalogue);
     const records = [...this.followed.records];
-    const state = deriveJob({ jobId, plan, log: stateOf(this.followed), catalogue });
+    const state = deriveJob({ jobId, plan, log: stateOf(this.followed), catalogue, list });
     return { records, nowMs: timeAfter(records), state };
   }
 
@@ -71,9 +71,10 @@ export function heardAt(truth: Truth, bench: Bench, { records }: Walk, step: Ste
   const { touch } = step.listed;
   const last = records.findLast(({ body }) => 'saw' in body && body.saw === 'reading')?.body as Reading | undefined;
   const before = last?.reading.touch;
-  const length = truth.hear(touch, before?.black === touch.red && before.red === touch.black);
-  const heard = { length, heldMs: 2500, by: 'key' as const, wrong: 0.01, anchors: { black: null, red: null } };
-  const expected = { touch, from: 'computed' as const, passes: [length], band: null, chargeAfterV: {}, because: [] };
+  const said = truth.hear(touch, before?.black === touch.red && before.red === touch.black);
+  const heard = { ...said, heldMs: 2500, by: 'key' as const, wrong: 0.01, anchors: { black: null, red: null } };
+  const passes = said.length ? [said.length] : [];
+  const expected = { touch, from: 'computed' as const, passes, band: null, chargeAfterV: {}, because: [] };
   return { saw: 'reading', reading: { touch, meterId: bench.meter.id, heard, expected, verdict: 'pass', coreVersion } };
 }
 

@@ -84,8 +84,8 @@ const work: Event = (history, chance) => {
     const { current } = now.state;
     now = doStep(history.bench, now, current);
     const touch = current.verb === 'touch' ? current.listed : null;
-    if (short && touch?.reason === 'main leads') short = { ...short, forward: true };
-    if (short && touch?.reason === 'main leads exchanged') short = { ...short, back: true };
+    if (short && touch?.across === 'main leads') short = { ...short, forward: true };
+    if (short && touch?.across === 'main leads exchanged') short = { ...short, back: true };
     if (short?.forward && short.back) short = null;
   }
   return { ...history, now, short };

@@ -2,7 +2,7 @@
  * The list of touches against faults that were put in by hand: what a technician who follows it to its end has found.
  * Injector and meter share nothing with what is judged.
  */
-import type { Build, Catalogue, Heard, ListedProbe, Meter } from '@junctor/core';
+import type { Build, Catalogue, Heard, ListedTouch, Meter } from '@junctor/core';
 import { assemble, expectIn, compile, judgeReading, probeList, sourceOf } from '@junctor/core';
 import { shippedMeters, shippedTemplate, shippedTemplates } from '@junctor/catalogue';
 import { loadSolver } from '@junctor/solver/node';
@@ -34,9 +34,10 @@ export async function probes(long: boolean): Promise<Measurement[]> {
   const { builds, moved, every } = long ? full : short;
   const listOf = (id: string, build: Build) => {
     const begun = performance.now();
-    const list = probeList(assemble(build, catalogue), { meter, solve });
+    const made = probeList(assemble(build, catalogue), { meter, solve });
     times.push((performance.now() - begun) / 1000);
-    if (list.is === 'gave up') throw new Error(list.why);
+    if (made.is === 'gave up') throw new Error(made.why);
+    const { list } = made;
     console.log(`# ${id}: ${list.touches.length} touches, ${(list.seconds / 60).toFixed(1)} min at assumed hand times`);
     return list;
   };
@@ -86,7 +87,7 @@ function trueOf({ aircraft: { build, bridges, broken } }: Injected, from: Catalo
 }
 
 /** Follows the list on an aircraft: the first touch whose verdict is stop, or null. */
-function judgeAll(good: Build, list: readonly ListedProbe[]): (truth: TrueMeter, is: Build) => string | null {
+function judgeAll(good: Build, list: readonly ListedTouch[]): (truth: TrueMeter, is: Build) => string | null {
   const circuit = compile(assemble(good, catalogue));
   const expected = list.map(({ touch }) => expectIn(circuit, touch, { meter }));
   return (truth, is) => {
@@ -100,7 +101,7 @@ function judgeAll(good: Build, list: readonly ListedProbe[]): (truth: TrueMeter,
   };
 }
 
-function heardOf(truth: TrueMeter, { black, red, mode }: Pick<ListedProbe['touch'], 'black' | 'red' | 'mode'>): Heard {
+function heardOf(truth: TrueMeter, { black, red, mode }: Pick<ListedTouch['touch'], 'black' | 'red' | 'mode'>): Heard {
   const by = { heldMs: null, by: 'meter', wrong: 0, anchors: { black: 'tone', red: 'tone' } } as const;
   if (mode === 'tone') return { ...by, length: truth.hear(black, red) };
   const source = sourceOf(meter, 'diode');

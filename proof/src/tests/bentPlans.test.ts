@@ -4,7 +4,6 @@ import {
   alignmentOf,
   assemble,
   conversion,
-  continuityTouches,
   deriveJob,
   emptyBuild,
   emptyLog,
@@ -26,6 +25,7 @@ import {
 } from '@junctor/core';
 import { buildFile, check } from '@junctor/core/schemas';
 import { loadSolver } from '@junctor/solver/node';
+import { plainList } from '@junctor/demo';
 import { shippedMeters, shippedModels, shippedTemplates } from '@junctor/catalogue';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { oddPlans } from '../generators/bentPlans/odd';
@@ -62,8 +62,8 @@ function computeAll(draft: PlanDraft, good: PlanDraft): void {
   kitList(nothing, assembly);
   conversion(assemble(good.target, catalogue), assembly);
   for (const found of judge(assembly, links, cells).slice(0, 1)) remediesFor(plan, catalogue, found);
-  for (const { touch } of continuityTouches(assembly).touches.slice(0, 12)) expectationOf(assembly, touch, { meter });
-  deriveJob({ jobId: 'job', plan, log: emptyLog(catalogue), catalogue });
+  for (const { touch } of plainList(assembly).touches.slice(0, 12)) expectationOf(assembly, touch, { meter });
+  deriveJob({ jobId: 'job', plan, log: emptyLog(catalogue), catalogue, list: plainList(assembly) });
 }
 
 let solve: Solve;

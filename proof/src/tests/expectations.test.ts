@@ -2,7 +2,6 @@
 import type { Element, Length, Net, PartModel, TerminalRef } from '@junctor/core';
 import {
   compile,
-  continuityTouches,
   expect as expectReading,
   expectIn,
   makeCatalogue,
@@ -10,7 +9,7 @@ import {
   assemble,
 } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
-import { shippedModels, shippedTemplate } from '@junctor/catalogue';
+import { basisOf, shippedList, shippedModels, shippedTemplate } from '@junctor/catalogue';
 import { shippedMeter } from '@junctor/catalogue';
 
 const models = shippedModels();
@@ -56,14 +55,6 @@ describe('a good build', () => {
   });
 });
 
-it('asks for a silence where a short was found, as before it was', () => {
-  const catalogue = makeCatalogue(models);
-  const listed = (contacts: typeof target.contacts) =>
-    continuityTouches(assemble({ ...target, contacts }, catalogue)).touches.map(({ touch }) => touch);
-  const found = [{ a: 'ESC.A1', b: 'ESC.B2', ohms: 0.1, why: 'measured' }] as const;
-  expect(listed(found)).toEqual(listed([]));
-});
-
 describe('removing an inner element changes what is expected', () => {
   it('a motor without its windings leaves its phases silent', () => {
     const bare = withElements('marl-motor-2812', (elements) => elements.filter(({ is }) => is !== 'winding'));
@@ -104,41 +95,56 @@ describe('removing an inner element changes what is expected', () => {
   });
 });
 
-describe('the continuity list', () => {
+describe('the list of touches', () => {
   const catalogue = makeCatalogue(models);
-  const list = continuityTouches(assemble(target, catalogue));
-  const circuit = compile(assemble(target, catalogue));
+  const assembly = assemble(target, catalogue);
+  const { touches } = shippedList(basisOf(target, meter))!;
+  const circuit = compile(assembly);
+  const nets = netlist(assembly);
 
-  it('begins with the two anchors, then the main leads both ways', () => {
-    expect(list.touches.slice(0, 4).map(({ reason }) => reason)).toEqual([
-      'first anchor',
-      'first anchor',
+  it('begins with contact on both main leads, then goes across them both ways', () => {
+    expect(touches.slice(0, 4).map(({ good, across }) => across ?? good)).toEqual([
+      'sounds',
+      'sounds',
       'main leads',
       'main leads exchanged',
     ]);
   });
 
-  it('asks for every ground and for every phase against plus and minus', () => {
-    const touched = (reason: string) => list.touches.filter((touch) => touch.reason === reason);
-    expect(touched('phase to rail')).toHaveLength(24);
-    expect(touched('ground').map(({ touch }) => touch.red)).toContain('RX.GND');
-  });
-
-  it('lets every net sound before silence on it is asked', () => {
-    const nets = netlist(assemble(target, catalogue));
-    const sounded = new Set<Net | null>();
-    for (const { touch, reason } of list.touches) {
+  it('lets every net sound or read before silence on it is asked', () => {
+    const proven = new Set<Net | null>();
+    for (const { touch, good, anchored } of touches) {
       const own = [touch.black, touch.red].map((ref) => nets.netOf(ref));
-      if (expectIn(circuit, touch, { meter }).passes.includes('does not stop')) own.forEach((net) => sounded.add(net));
-      else if (!reason.startsWith('main'))
-        for (const net of own) expect(sounded.has(net), `${touch.black}, ${touch.red}`).toBe(true);
+      if (good === 'sounds' || good === 'reads') own.forEach((net) => proven.add(net));
+      else if (anchored) for (const net of own) expect(proven.has(net), `${touch.black}, ${touch.red}`).toBe(true);
     }
   });
 
-  it('names what it cannot prove instead of passing over it', () => {
-    expect(list.notProven).toContainEqual(['FC.CAM', 'FC.10V1']);
-    expect(
-      list.touches.every(({ touch }) => !list.notProven.some(([a, b]) => a === touch.black && b === touch.red)),
-    ).toBe(true);
+  it('knows of each touch what the expectation says of it', () => {
+    for (const { touch, good } of touches) {
+      const { passes, band, open } = expectIn(circuit, touch, { meter });
+      const said = [touch.black, touch.red, good];
+      if (good === 'sounds') expect(passes, said.join(' ')).toEqual(['does not stop']);
+      else if (good === 'reads') expect([band === null, open], said.join(' ')).toEqual([false, undefined]);
+      else expect(touch.mode === 'tone' ? passes.includes('does not stop') : !open, said.join(' ')).toBe(false);
+    }
   });
+
+  it('names what it cannot show instead of passing over it', () => {
+    const { faults } = shippedList(basisOf(target, meter))!;
+    expect(faults.some(({ kind, shownBy }) => kind === 'capacitor reversed' && shownBy === 'no touch')).toBe(true);
+    const shown = new Set(touches.flatMap(({ shows }) => shows));
+    expect(faults.flatMap(({ shownBy }, place) => (shownBy === 'list' && !shown.has(place) ? [place] : []))).toEqual([]);
+  });
+});
+
+it('the same list stands for a build whose wires look otherwise and on which a short was found', () => {
+  const contacts = [{ a: 'ESC.A1', b: 'ESC.B2', ohms: 0.1, why: 'measured' }] as const;
+  const violet = Object.fromEntries(
+    Object.entries(target.wires).map(([id, wire]) => [id, { ...wire, colour: 'violet' }]),
+  );
+  const { W1, ...fewer } = target.wires;
+  expect(basisOf({ ...target, contacts, wires: violet }, meter)).toBe(basisOf(target, meter));
+  expect(basisOf({ ...target, wires: fewer }, meter)).not.toBe(basisOf({ ...target, wires: { ...fewer, W1: W1! } }, meter));
+  expect(basisOf(target, { ...meter, beepBelowOhms: 100 })).not.toBe(basisOf(target, meter));
 });

@@ -208,6 +208,7 @@ describe('intake', () => {
       plan: { ...shippedTemplate('quad-serial-6s').plan, jobId: 'j', version: 1 },
       log: emptyLog(catalogue),
       catalogue,
+      list: null,
     }).steps;
     const grade = gradeJob(assemble(emptyBuild, catalogue), assemble(target, catalogue), steps);
     expect(grade.joints).toEqual({ signal: 8, motor: 14, power: 2 });

@@ -18,14 +18,15 @@ import {
   stepWords,
   whyNow,
 } from '@junctor/core';
-import { demoShop } from '@junctor/demo';
+import { demoShop, listFor } from '@junctor/demo';
 import { describe, expect, it } from 'vitest';
 
 const catalogue = makeCatalogue(shippedModels());
+const meter = { id: 'm', name: 'm', ...shippedMeter };
 const shop = demoShop({
   catalogue,
   templates: shippedTemplates(),
-  meter: { id: 'm', name: 'm', ...shippedMeter },
+  meter,
   limiterId: 'l',
   now: new Date(Date.UTC(2026, 4, 4)),
 });
@@ -68,7 +69,13 @@ function everyWord(state: JobState): string[] {
 describe.each(shop.jobs.map((job) => [job.title, job] as const))('%s', (_title, job) => {
   const followed = follow(null, job.records, catalogue);
   const plan = { ...job.plan, jobId: job.id, version: 1 };
-  const state = deriveJob({ jobId: job.id, plan, log: stateOf(followed), catalogue });
+  const state = deriveJob({
+    jobId: job.id,
+    plan,
+    log: stateOf(followed),
+    catalogue,
+    list: listFor(plan.target, catalogue, meter),
+  });
   const ids = idsIn(state.start.build, state.asBuilt.build, state.target.build);
   const bare = (texts: readonly string[]) => texts.filter((text) => wordsOf(text).some((word) => ids.has(word)));
 

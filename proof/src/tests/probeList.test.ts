@@ -1,10 +1,11 @@
 /** The list of touches: what it says that it shows it shows, by circuits edited here; none of it can be left out. */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Circuit, Defect, PlanDraft, ProbeList, Touch } from '@junctor/core';
+import type { Circuit, Defect, PlanDraft, Touch, TouchList } from '@junctor/core';
 import {
   assemble,
   compile,
+  defectsOf,
   expectIn,
   makeCatalogue,
   netlist,
@@ -28,11 +29,12 @@ const countsTo = most!;
 /** One that shows numbers as far as its source goes: its bands are whole. */
 const counting = { ...meter, modes: { ...meter.modes, diode } };
 
-let list: Extract<ProbeList, { is: 'listed' }>;
+const defects = defectsOf(assembly);
+let list: TouchList;
 beforeAll(async () => {
   const made = probeList(assembly, { meter, solve: await loadSolver() });
   if (made.is === 'gave up') throw new Error(made.why);
-  list = made;
+  list = made.list;
 }, 60_000);
 
 /** The circuit with the fault in it, made anew. */
@@ -73,13 +75,13 @@ function settledV(on: Circuit, { black, red, mode }: Touch): number {
 describe('the list', () => {
   it('shows what it says, and nothing of what it does not say, outside the band of good readings', () => {
     const chance = random(3);
-    const all = [...list.shown, ...list.notShown].filter(({ edits }) => edits.length > 0);
+    const all = [...defects.entries()].filter(([, { edits }]) => edits.length > 0);
     for (const { touch, shows } of list.touches.filter(({ touch: { mode } }) => mode === 'diode')) {
       const [low, high] = expectIn(circuit, touch, { meter: counting }).band!;
-      for (const defect of all.filter(() => chance() < 0.1)) {
+      for (const [place, defect] of all.filter(() => chance() < 0.1)) {
         const volts = settledV(faulty(defect), touch);
         // Between the band and as much again a fault may be said or not.
-        const said = [defect.id, touch, volts, low, high, shows.includes(defect)];
+        const said = [defect.id, touch, volts, low, high, shows.includes(place)];
         if (volts > low && volts < high) expect(said.at(-1), said.join(' ')).toBe(false);
         const isFar =
           volts < Math.min(low, countsTo) - (high - low) - 0.05 ||
@@ -97,12 +99,13 @@ describe('the list', () => {
   });
 
   it('shows by two touches what kills, where two can, and has each fault that stops', () => {
-    const count = (defect: Defect) => list.touches.filter(({ shows }) => shows.includes(defect)).length;
-    const grave = list.shown.filter(({ harm }) => harm !== 'warn');
+    const count = (place: number) => list.touches.filter(({ shows }) => shows.includes(place)).length;
+    const shown = [...list.faults.entries()].filter(([, { shownBy }]) => shownBy === 'list');
+    const grave = shown.filter(([, { harm }]) => harm !== 'warn');
     expect(grave.length).toBeGreaterThan(60);
-    expect(grave.filter((defect) => count(defect) === 0)).toEqual([]);
-    const kills = grave.filter(({ harm }) => harm === 'kill');
-    expect(kills.filter((defect) => count(defect) > 1).length).toBeGreaterThan(0.9 * kills.length);
+    expect(grave.filter(([place]) => count(place) === 0)).toEqual([]);
+    const kills = grave.filter(([, { harm }]) => harm === 'kill');
+    expect(kills.filter(([place]) => count(place) > 1).length).toBeGreaterThan(0.9 * kills.length);
   });
 
   it('has an anchor in itself for each silence that it counts', () => {
@@ -121,12 +124,12 @@ describe('the list', () => {
   });
 
   it('can spare none of its junctions: each shows something that fewer others show than must', () => {
-    const graveOnly = (defect: Defect) => defect.harm !== 'warn';
+    const isGrave = (place: number) => list.faults[place]!.harm !== 'warn';
     const spare = list.touches.filter(({ touch, shows, good }) => {
       if (touch.mode === 'tone' || good !== 'silent') return false;
-      return shows.filter(graveOnly).every((defect) => {
-        const others = list.touches.filter((other) => other.touch !== touch && other.shows.includes(defect)).length;
-        return others >= (defect.harm === 'kill' ? 2 : 1);
+      return shows.filter(isGrave).every((place) => {
+        const others = list.touches.filter((other) => other.touch !== touch && other.shows.includes(place)).length;
+        return others >= (list.faults[place]!.harm === 'kill' ? 2 : 1);
       });
     });
     expect(spare.map(({ touch }) => touch)).toEqual([]);

@@ -34,9 +34,9 @@ it('is for the record only, in every mode', () => {
 });
 
 it('is asked for by no list, and what only it could show is named as not seen', async () => {
-  const list = probeList(assembly, { meter, solve: await loadSolver() });
-  if (list.is === 'gave up') throw new Error(list.why);
+  const made = probeList(assembly, { meter, solve: await loadSolver() });
+  if (made.is === 'gave up') throw new Error(made.why);
   const circuit = compile(assembly);
-  const unknown = list.touches.filter(({ touch }) => expectIn(circuit, touch, { meter }).from === 'none');
+  const unknown = made.list.touches.filter(({ touch }) => expectIn(circuit, touch, { meter }).from === 'none');
   expect(unknown.map(({ touch }) => touch)).toEqual([]);
 }, 60_000);

@@ -10,6 +10,7 @@ import {
   stepWords,
 } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
+import { plainList } from '@junctor/demo';
 import { shippedModels, shippedTemplate } from '@junctor/catalogue';
 
 const catalogue = makeCatalogue(shippedModels());
@@ -28,7 +29,7 @@ describe('names of pads', () => {
 });
 
 it('every step has a sentence of its own', () => {
-  const state = deriveJob({ jobId: 'j', plan, log: emptyLog(catalogue), catalogue });
+  const state = deriveJob({ jobId: 'j', plan, log: emptyLog(catalogue), catalogue, list: plainList(target) });
   const sentences = state.steps.map((step) => stepWords(step, state));
   for (const sentence of sentences) expect(sentence).not.toMatch(/undefined|null|\[object/);
   expect(sentences.filter((sentence, index) => sentences.indexOf(sentence) !== index)).toEqual([]);

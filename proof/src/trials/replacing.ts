@@ -1,6 +1,6 @@
 /** A part of a finished quad replaced by another of its kind, step by step, by a technician who does what is asked. */
 import type { Build, Plan, QuadRecord } from '@junctor/core';
-import { applyAct, assemble, continuityTouches, difference, emptyBuild, isAct, planFromBook } from '@junctor/core';
+import { applyAct, assemble, difference, emptyBuild, isAct, planFromBook, provesContact } from '@junctor/core';
 import type { Bench, Walk } from '@junctor/demo';
 import { plainBench, record, startWalk, walk } from '@junctor/demo';
 import type { Done, ModelOf } from '../oracles/touchedByWork';
@@ -46,14 +46,14 @@ export function replaced(good: GoodBuild, slot: string): Replaced {
 function judged(bench: Bench, { state, records }: Walk, since: number): Omit<Replaced, 'of' | 'slot'> {
   const { target } = bench.plan;
   const touched = touchedByWork(workOf(records, since), modelsOf);
-  const whole = continuityTouches(state.target).touches;
+  const whole = state.touches.list!.touches;
   const asked = new Set(state.touches.touches.map(nameOf));
   const reached = ({ touch }: (typeof whole)[number]) => touched.has(touch.black) || touched.has(touch.red);
-  const always = ({ reason }: (typeof whole)[number]) => reason.startsWith('main leads') || reason === 'first anchor';
+  const always = ({ across }: (typeof whole)[number]) => across !== null;
   const copper = copperIn(target);
-  const silences = state.touches.touches.filter(({ reason }) => silent.has(reason));
+  const silences = state.touches.touches.filter((listed) => !provesContact(listed));
   const anchors = (listed: (typeof whole)[number]) =>
-    !silent.has(listed.reason) && silences.some((silence) => onOneNet(silence, listed, copper));
+    provesContact(listed) && silences.some((silence) => onOneNet(silence, listed, copper));
   const joints = records
     .slice(since)
     .flatMap(({ body }, index) =>
@@ -73,14 +73,6 @@ function judged(bench: Bench, { state, records }: Walk, since: number): Omit<Rep
       .map(({ joint }) => joint),
   };
 }
-
-const silent: ReadonlySet<string> = new Set([
-  'main leads',
-  'main leads exchanged',
-  'rail to ground',
-  'phase to rail',
-  'neighbours',
-]);
 
 interface Listed {
   touch: { black: string; red: string };

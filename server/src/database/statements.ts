@@ -25,6 +25,8 @@ const names = [
   'jobs/lockJob',
   'jobs/saveView',
   'jobs/updatePlan',
+  'lists/findList',
+  'lists/insertList',
   'parts/findOrigin',
   'parts/findPart',
   'parts/findSerial',

@@ -15,7 +15,7 @@ import { findJob, planOf, savePlan } from './repository';
  * hardware.
  */
 export function changePlan(
-  { database, catalogue, logs, now }: LogDeps,
+  { database, catalogue, lists, logs, now }: LogDeps,
   jobId: string,
   changes: readonly PlanChange[],
   personId: string,
@@ -37,7 +37,7 @@ export function changePlan(
       changes: JSON.stringify(changes),
     });
     await savePlan(queries, after);
-    await writeJobView(queries, catalogue, { id: jobId, plan: after }, await logs.read(queries, quadId));
+    await writeJobView(queries, { catalogue, lists }, { id: jobId, plan: after }, await logs.read(queries, quadId));
     return after;
   });
 }

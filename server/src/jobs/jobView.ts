@@ -2,17 +2,20 @@
  * How far each open job is, kept beside it for the Floor: written with every record and plan change, in their own
  * transaction. It carries what it stands on, so that a row that is behind is known and made again; no permit reads it.
  */
-import type { Catalogue, JobProgress, JobSheet, LogState } from '@junctor/core';
+import type { JobProgress, JobSheet, LogState, TouchList } from '@junctor/core';
 import { coreVersion, deriveJob, progressOf } from '@junctor/core';
 import type { Queries } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import type { LogDeps } from '../log/QuadLogs';
 import { findJob } from './repository';
 
+/** What a job is worked out with. */
+type Viewing = Pick<LogDeps, 'catalogue' | 'lists'>;
+
 /** Makes the row of a job anew. */
 export async function writeJobView(
   queries: Queries,
-  catalogue: Catalogue,
+  { catalogue, lists }: Viewing,
   job: Pick<JobSheet, 'id' | 'plan'>,
   log: LogState,
 ): Promise<void> {
@@ -21,14 +24,18 @@ export async function writeJobView(
     seq: log.lastSeq,
     planVersion: job.plan.version,
     coreVersion,
-    doc: JSON.stringify(progress(catalogue, job, log)),
+    doc: JSON.stringify(progress({ catalogue, list: await lists.find(queries, job.plan.target) }, job, log)),
   });
 }
 
 /** What cannot be worked out is said on its line, and holds up nobody: its records were facts before. */
-function progress(catalogue: Catalogue, { id, plan }: Pick<JobSheet, 'id' | 'plan'>, log: LogState): JobProgress {
+function progress(
+  given: Pick<Viewing, 'catalogue'> & { list: TouchList | null },
+  { id, plan }: Pick<JobSheet, 'id' | 'plan'>,
+  log: LogState,
+): JobProgress {
   try {
-    return progressOf(deriveJob({ jobId: id, plan, log, catalogue }));
+    return progressOf(deriveJob({ jobId: id, plan, log, ...given }));
   } catch (error) {
     return notWorkedOut(error);
   }
@@ -40,14 +47,9 @@ function notWorkedOut(error: unknown): JobProgress {
 }
 
 /** The row of the quad's open job, if it has one, as of this log. */
-export async function viewOpenJob(
-  queries: Queries,
-  catalogue: Catalogue,
-  quadId: string,
-  log: LogState,
-): Promise<void> {
+export async function viewOpenJob(queries: Queries, viewing: Viewing, quadId: string, log: LogState): Promise<void> {
   const open = await queries.row<{ id: string }>('jobs/findOpenJob', { quadId });
-  if (open) await writeJobView(queries, catalogue, await findJob(queries, open.id), log);
+  if (open) await writeJobView(queries, viewing, await findJob(queries, open.id), log);
 }
 
 /** What a row stands on, beside what it should stand on. */
@@ -67,7 +69,7 @@ export function isBehind({ planVersion, logSeq, viewSeq, viewPlanVersion, viewCo
 
 /** Makes rows again that are behind, a job at a time; `all` makes every row again. Returns how many. */
 export async function rebuildJobViews(
-  { database, catalogue, logs }: Pick<LogDeps, 'database' | 'catalogue' | 'logs'>,
+  { database, logs, ...viewing }: Pick<LogDeps, 'database' | 'catalogue' | 'logs' | 'lists'>,
   all = false,
 ): Promise<number> {
   const stamps = await database.rows<ViewStamp>('jobs/listViewStamps');
@@ -75,7 +77,7 @@ export async function rebuildJobViews(
   for (const { jobId, planVersion, logSeq } of behind) {
     const job = await findJob(database, jobId);
     try {
-      await writeJobView(database, catalogue, job, await logs.read(database, job.quadId));
+      await writeJobView(database, viewing, job, await logs.read(database, job.quadId));
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       // A log that cannot be folded is one line that says so, not an error for everybody.

@@ -1,5 +1,5 @@
 /** Jobs: opened from a template or a build file, read, re-planned, closed. */
-import type { Intake, JobState, PlanChange, PlanDraft } from '@junctor/core';
+import type { Intake, JobState, PlanChange, PlanDraft, TouchesReply } from '@junctor/core';
 import { deriveJob, openFaults, planFromBook, wholeDraft, wrongNames } from '@junctor/core';
 import { newJob, sentPlanChanges } from '@junctor/core/schemas';
 import { Router } from 'express';
@@ -13,6 +13,7 @@ import { lockedSeq } from '../log/lockedSeq';
 import type { LogDeps } from '../log/QuadLogs';
 import { changePlan, sentenceOf } from './changePlan';
 import { writeJobView } from './jobView';
+import { beginList } from './makeList';
 import { findJob, noteModels } from './repository';
 
 interface NewJob {
@@ -27,7 +28,7 @@ interface NewJob {
 }
 
 export function jobRoutes(deps: LogDeps): Router {
-  const { database, catalogue, templates, logs, now } = deps;
+  const { database, templates, logs, lists, now } = deps;
   const router = Router();
   router.get('/templates', (_request, response) => {
     response.json(templates.map(({ id, name }) => ({ id, name })));
@@ -49,17 +50,27 @@ export function jobRoutes(deps: LogDeps): Router {
       });
       await noteModels(queries, job.id, draft);
       const made = await findJob(queries, job.id);
-      await writeJobView(queries, catalogue, made, await logs.read(queries, made.quadId));
+      await writeJobView(queries, deps, made, await logs.read(queries, made.quadId));
     });
+    beginList(deps, job.id);
     response.status(201).json(await findJob(database, job.id));
   });
   router.get('/jobs/:id', async (request, response) => {
     response.json(await findJob(database, idFrom(request.params.id)));
   });
+  router.get('/jobs/:id/touches', async (request, response) => {
+    const { id, plan } = await findJob(database, idFrom(request.params.id));
+    const list = await lists.find(database, plan.target);
+    const at = list ? null : await lists.progress(plan.target);
+    if (!list && !at) beginList(deps, id);
+    response.json({ list, at } satisfies TouchesReply);
+  });
   router.post('/jobs/:id/plan-changes', async (request, response) => {
     const id = idFrom(request.params.id);
     const { changes } = validated<{ version: number; changes: PlanChange[] }>(sentPlanChanges, request.body);
-    response.json(await changePlan(deps, id, changes, personIn(response).personId));
+    const plan = await changePlan(deps, id, changes, personIn(response).personId);
+    beginList(deps, id);
+    response.json(plan);
   });
   router.post('/jobs/:id/close', async (request, response) => {
     await closeJob(deps, idFrom(request.params.id));
@@ -100,12 +111,13 @@ async function draftFromBook(
 }
 
 /** @throws {ApiError} 409 while steps or faults of the job are open. */
-async function closeJob({ database, catalogue, logs, now }: LogDeps, id: string): Promise<void> {
+async function closeJob({ database, catalogue, lists, logs, now }: LogDeps, id: string): Promise<void> {
   await database.transaction(async (queries) => {
     const { quadId } = await findJob(queries, id);
     await lockedSeq(queries, quadId);
     const { plan } = await findJob(queries, id);
-    refuseUnfinished(deriveJob({ jobId: id, plan, log: await logs.read(queries, quadId), catalogue }));
+    const list = await lists.find(queries, plan.target);
+    refuseUnfinished(deriveJob({ jobId: id, plan, log: await logs.read(queries, quadId), catalogue, list }));
     await queries.write('jobs/closeJob', { id, closedAt: toSqlTime(now().toISOString()) });
   });
 }

@@ -4,6 +4,7 @@ import { advance, emptyLog } from '@junctor/core';
 import { LRUCache } from 'lru-cache';
 import type { Queries } from '../database/Database';
 import { ApiError } from '../http/ApiError';
+import type { TouchLists } from '../lists/TouchLists';
 import type { Deps } from '../http/Deps';
 import { recordsAfter } from './repository';
 
@@ -20,6 +21,7 @@ export interface QuadLogs {
 
 export interface LogDeps extends Deps {
   logs: QuadLogs;
+  lists: TouchLists;
 }
 
 /** @throws {ApiError} 409 when a record cannot be read by this version: it is kept, and nothing is added behind it. */

@@ -8,6 +8,7 @@ import { migrate } from '../database/migrate';
 import { rebuildJobViews } from '../jobs/jobView';
 import type { LogDeps } from '../log/QuadLogs';
 import { makeQuadLogs } from '../log/QuadLogs';
+import { makeTouchLists } from '../lists/TouchLists';
 import { shopEpoch } from '../shop/shop';
 import type { ShopKind } from './firstStart';
 import { ensureShop } from './firstStart';
@@ -34,7 +35,8 @@ export async function openShop(options: ShopOptions): Promise<LogDeps & { kind: 
   const templates = shippedTemplates();
   const kind = await ensureShop({ database, catalogue, templates }, options.wanted, now());
   const logs = makeQuadLogs(catalogue);
+  const lists = makeTouchLists({ database, catalogue, now });
   const epoch = await shopEpoch(database);
-  await rebuildJobViews({ database, catalogue, logs }, rebuild);
-  return { database, catalogue, logs, templates, log, now, pages, signInTries, epoch, kind };
+  await rebuildJobViews({ database, catalogue, logs, lists }, rebuild);
+  return { database, catalogue, logs, lists, templates, log, now, pages, signInTries, epoch, kind };
 }

@@ -23,12 +23,8 @@ export interface PermitRequest {
 }
 
 /** @throws {ApiError} 409 `gate.blocking` with the reasons in the order in which to clear them. */
-export function givePermit(
-  { database, catalogue, logs, now }: LogDeps,
-  quadId: string,
-  personId: string,
-  request: PermitRequest,
-): Promise<Stored> {
+export function givePermit(deps: LogDeps, quadId: string, personId: string, request: PermitRequest): Promise<Stored> {
+  const { database, catalogue, lists, logs, now } = deps;
   return database.transaction(async (queries) => {
     const logSeq = await lockedSeq(queries, quadId);
     const job = await findJob(queries, request.jobId);
@@ -44,7 +40,8 @@ export function givePermit(
     }
     const log = await logs.read(queries, quadId);
     const arrivedAt = now().toISOString();
-    const state = deriveJob({ jobId: job.id, plan: job.plan, log, catalogue });
+    const list = await lists.find(queries, job.plan.target);
+    const state = deriveJob({ jobId: job.id, plan: job.plan, log, catalogue, list });
     if (state.objections.length > 0) throw blocking(state.objections);
     const limiter = await limiterName(queries, log, job.id);
     const wanted = limiter && permitFor(log, job.id, limiter, heldTime(inTime(request.doneAt), arrivedAt));
@@ -74,7 +71,7 @@ export function givePermit(
     };
     await insertRecord(queries, { quadId, seq, record, arrivedAt });
     await queries.write('quads/updateLogSeq', { id: quadId, logSeq: seq });
-    await viewOpenJob(queries, catalogue, quadId, advance(log, { ...record, quadId, seq, arrivedAt }));
+    await viewOpenJob(queries, deps, quadId, advance(log, { ...record, quadId, seq, arrivedAt }));
     return { id: record.id, seq, arrivedAt };
   });
 }

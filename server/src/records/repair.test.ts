@@ -60,7 +60,7 @@ describe('a repair opened from the book', () => {
     const sheet = reply.body as unknown as JobSheet;
     jobId = sheet.id;
     const catalogue = makeCatalogue(shop.shop.catalogue.models);
-    const state = deriveJob({ jobId, plan: sheet.plan, log: fold(await log(), catalogue), catalogue });
+    const state = deriveJob({ jobId, plan: sheet.plan, log: fold(await log(), catalogue), catalogue, list: null });
     expect(state.steps.filter(({ verb }) => ['fit', 'land', 'take', 'free'].includes(verb))).toEqual([]);
     expect(state.gates.filter((gate) => gate.state === 'passed')).toEqual([]);
     expect(state.current?.id).toBe('say:hot iron');

@@ -42,11 +42,12 @@ interface Incoming {
  * without the records that show it, something that cannot be added to this log.
  */
 export function storeRecords(
-  { database, catalogue, logs, now }: LogDeps,
+  deps: LogDeps,
   quadId: string,
   person: Pick<Person, 'personId' | 'role'>,
   records: readonly SentRecord[],
 ): Promise<Stored[]> {
+  const { database, catalogue, lists, logs, now } = deps;
   records.forEach((record, index) => refuseForged(record, index, person.personId, catalogue));
   return database.transaction(async (queries) => {
     let seq = await lockedSeq(queries, quadId);
@@ -64,7 +65,10 @@ export function storeRecords(
       await refuseStray(incoming);
       await refuseCorrection(incoming, person.role);
       const { plan } = await arrivals.jobOf(record.jobId);
-      refuseWaiver({ plan, catalogue, log }, person.role, record, index);
+      if ('saw' in record.body && record.body.saw === 'waiver') {
+        const list = await lists.find(queries, plan.target);
+        refuseWaiver({ plan, catalogue, log, list }, person.role, record, index);
+      }
       refuseFaultClaim(log, person.role, record, index);
       seq += 1;
       const judged = await arrivals.judge(record, log);
@@ -75,7 +79,7 @@ export function storeRecords(
       stored.push({ id: record.id, seq, arrivedAt, ...otherwise(judged) });
     }
     await queries.write('quads/updateLogSeq', { id: quadId, logSeq: seq });
-    await viewOpenJob(queries, catalogue, quadId, log);
+    await viewOpenJob(queries, deps, quadId, log);
     return stored;
   });
 }

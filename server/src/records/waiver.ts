@@ -9,14 +9,14 @@ import type { SentRecord } from '../log/repository';
  * @throws {ApiError} 422 when no rule says what is to be waived, it is worse than told, or this person cannot waive it.
  */
 export function refuseWaiver(
-  { plan, catalogue, log }: Pick<JobInput, 'plan' | 'catalogue' | 'log'>,
+  { plan, catalogue, log, list }: Omit<JobInput, 'jobId'>,
   role: Person['role'],
   { jobId, body }: SentRecord,
   index: number,
 ): void {
   if (!('saw' in body) || body.saw !== 'waiver') return;
   const path = `records.${index}.body.finding`;
-  const state = deriveJob({ jobId, plan, log, catalogue });
+  const state = deriveJob({ jobId, plan, log, catalogue, list });
   const said = [
     ...state.findings,
     ...state.waived.map(({ finding }) => finding),

@@ -1,5 +1,5 @@
 /** A job worked on a real server as a tablet would: every step as it is asked, its records sent, permits asked for. */
-import type { JobSheet, Meter, QuadRecord } from '@junctor/core';
+import type { JobSheet, Meter, QuadRecord, TouchesReply } from '@junctor/core';
 import { makeCatalogue } from '@junctor/core';
 import type { Walk } from '@junctor/demo';
 import { doStep, startWalk } from '@junctor/demo';
@@ -52,6 +52,7 @@ export async function benchOf({ shop, client, quadId, jobId }: Worked) {
     quadId,
     jobId,
     plan,
+    list: await listOf(client, jobId),
     catalogue,
     ...(await toolsOf(client)),
     personId,
@@ -59,6 +60,15 @@ export async function benchOf({ shop, client, quadId, jobId }: Worked) {
     packV: plan.cells[1] * 3.9,
     newId,
   };
+}
+
+/** The touches of the plan, once they are worked out. */
+async function listOf(client: Client, jobId: string) {
+  for (;;) {
+    const { list } = (await client.get(`/jobs/${jobId}/touches`)).body as unknown as TouchesReply;
+    if (list) return list;
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
 }
 
 /** The shop's meter and one of its limiters: no other reading counts. */

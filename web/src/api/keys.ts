@@ -7,6 +7,7 @@ export const keys = {
   floor: ['floor'],
   lateActs: ['late acts'],
   job: (jobId?: string) => (jobId === undefined ? ['job'] : ['job', jobId]),
+  touches: (jobId: string, version: number) => ['touches', jobId, version],
   log: (quadId: string) => ['log', quadId],
   quad: (quadId?: string) => (quadId === undefined ? ['quad'] : ['quad', quadId]),
   quads: (typed?: string) => (typed === undefined ? ['quads'] : ['quads', typed]),
@@ -25,6 +26,7 @@ export const keys = {
   stock: ['stock'],
   parts: (typed?: string, model: string | null = null) => (typed === undefined ? ['parts'] : ['parts', typed, model]),
   part: (id: string) => ['parts', 'one', id],
+  causes: (...of: readonly (string | number)[]) => ['causes', ...of],
   expectation: (...of: readonly (string | number)[]) => ['expectation', ...of],
 } as const;
 

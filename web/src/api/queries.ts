@@ -9,6 +9,7 @@ import type {
   Plan,
   PlanChange,
   QuadRecord,
+  TouchesReply,
 } from '@junctor/core';
 import { makeCatalogue } from '@junctor/core';
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -31,6 +32,21 @@ export function useJob(id: string) {
     queryKey: keys.job(id),
     queryFn: () => request<JobSheet>('GET', `/jobs/${id}`),
     refetchInterval: 5000,
+  });
+}
+
+/**
+ * The touches before first power of a version of a plan; asked again while they are worked out. Those of another version
+ * are none of this one's.
+ */
+export function useTouches(jobId: string, version: number | undefined) {
+  return useQuery({
+    queryKey: keys.touches(jobId, version ?? 0),
+    queryFn: () => request<TouchesReply>('GET', `/jobs/${jobId}/touches`),
+    enabled: version !== undefined,
+    staleTime: Infinity,
+    placeholderData: (before: TouchesReply | undefined) => before && { list: null, at: null },
+    refetchInterval: ({ state }) => (state.data?.list ? false : 500),
   });
 }
 

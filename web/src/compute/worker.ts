@@ -1,6 +1,6 @@
 /** Expectations are computed here, off the page. */
-import type { Build, Expectation, LooseReading, Meter, PartModel, Touch } from '@junctor/core';
-import { chargeAfter, compileSound, expectIn, looseReadings, makeCatalogue, assemble } from '@junctor/core';
+import type { Build, Defect, Expectation, Heard, LooseReading, Meter, PartModel, Touch } from '@junctor/core';
+import { causesOf, chargeAfter, compileSound, expectIn, looseReadings, makeCatalogue, assemble } from '@junctor/core';
 import type { Circuit } from '@junctor/core';
 import { expose } from 'comlink';
 
@@ -14,6 +14,19 @@ export interface ExpectRequest {
   pauseS: number;
 }
 
+interface CausesRequest {
+  models: readonly PartModel[];
+  /** What is planned. */
+  build: Build;
+  reading: { touch: Touch; heard: Heard };
+  meter: Meter;
+  /** Faults that the touch would show, and those that others have ruled out: places in the list. */
+  shown: readonly number[];
+  cleared: readonly number[];
+}
+
+export type Cause = Omit<Defect, 'edits'>;
+
 let last: { build: string; circuit: Circuit } | null = null;
 
 function circuitOf({ models, build }: Pick<ExpectRequest, 'models' | 'build'>): Circuit {
@@ -25,6 +38,9 @@ function circuitOf({ models, build }: Pick<ExpectRequest, 'models' | 'build'>): 
 const compute = {
   loose(model: PartModel, meter: Meter): LooseReading[] {
     return looseReadings(model, meter);
+  },
+  causes({ models, build, ...asked }: CausesRequest): Cause[] {
+    return causesOf(assemble(build, makeCatalogue(models)), asked).map(({ edits: _, ...cause }) => cause);
   },
   expectation({ touch, meter, chargeV, pauseS, ...of }: ExpectRequest): Expectation {
     return expectIn(circuitOf(of), touch, { meter, chargeV, pauseS });

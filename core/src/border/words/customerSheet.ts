@@ -10,6 +10,7 @@ import type { Destination, FaultEntry, Symptom } from '../../facts/log/records';
 import type { Id } from '../../facts/terms/names';
 import type { JobState } from '../../work/sequence/deriveJob';
 import { probeWords } from '../../judgement/checks/reach';
+import { isOfMainLeads } from '../../judgement/checks/touchList';
 import { heardWords } from './readingWords';
 import { recordWords } from './recordWords';
 import { lookUp } from '../../facts/terms/lookUp';
@@ -153,9 +154,7 @@ function partLines({ log, asBuilt }: JobState, jobId: Id, serials: ReadonlyMap<I
 function readingLines({ log, steps, asBuilt, touches }: JobState, jobId: Id): string[] {
   const readings = notesOf(log, 'reading').filter(ofJob(jobId));
   const passed = readings.filter(({ record }) => record.body.reading.verdict === 'pass').length;
-  const mains = steps.filter(
-    (step) => step.verb === 'touch' && step.done && step.listed.reason.startsWith('main leads'),
-  );
+  const mains = steps.filter((step) => step.verb === 'touch' && step.done && isOfMainLeads(step.listed));
   const power = notesOf(log, 'power').findLast(ofJob(jobId));
   return [
     ...mains.flatMap((step) => {

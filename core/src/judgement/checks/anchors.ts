@@ -1,4 +1,4 @@
-/** The tones that prove contact: an expected silence counts only if each probe has sounded on its own net. */
+/** What proves contact: an expected silence counts only if each probe has sounded, or read, on its own net. */
 import type { LogState } from '../../facts/log/logState';
 import type { Id, TerminalRef } from '../../facts/terms/names';
 import { notesOf, ofJob } from '../../facts/log/notesOf';
@@ -6,17 +6,19 @@ import { netlist } from '../../facts/wiring/netlist';
 import { invalidatedBy, standsOnTerminals } from '../../facts/log/stale';
 import type { Touch } from '../../facts/log/reading';
 
-/** For each probe the newest record of this job of a tone on its terminal's net that is not stale, or null. */
+/** For each probe the newest record of this job of a tone or a number on its terminal's net that is not stale, or null. */
 export function anchorsFor(touch: Touch, log: LogState, jobId: Id): { black: Id | null; red: Id | null } {
   const nets = netlist(log.asBuilt);
   const own = notesOf(log, 'reading').filter(ofJob(jobId));
-  const sounding = own.filter(({ record }) => {
+  const proving = own.filter(({ record }) => {
     const { heard, verdict, expected } = record.body.reading;
-    return verdict === 'pass' && heard.length === 'does not stop' && expected.passes.includes('does not stop');
+    if (verdict !== 'pass') return false;
+    const reads = heard.value !== undefined && record.body.reading.touch.mode !== 'volts';
+    return reads || (heard.length === 'does not stop' && expected.passes.includes('does not stop'));
   });
   const anchor = (ref: TerminalRef): Id | null => {
     const net = nets.netOf(ref);
-    const found = sounding.filter((entry) => {
+    const found = proving.filter((entry) => {
       const { black, red } = entry.record.body.reading.touch;
       const onNet = [black, red].some((other) => net !== null && nets.netOf(other) === net);
       return onNet && !invalidatedBy(entry, log, standsOnTerminals(black, red));

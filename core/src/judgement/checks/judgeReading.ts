@@ -4,16 +4,17 @@ import type { Expectation, Heard, Verdict } from '../../facts/log/reading';
 
 /**
  * pass: as a good build shows it. stop: as no good build shows it.
- * look again: silent, but contact is not proven. record only: nothing known to compare with.
+ * look again: silent or open, but contact is not proven. record only: nothing known to compare with.
  */
 export function judgeReading(expected: Expectation, heard: Heard): Verdict {
   if (expected.from === 'none') return 'record only';
-  if (heard.open) return expected.open ? 'pass' : 'stop';
+  const isProven = heard.anchors.black !== null && heard.anchors.red !== null;
+  if (heard.open && !expected.open) return 'stop';
+  if (heard.open) return isProven ? 'pass' : 'look again';
   if (heard.value !== undefined) return inBand(expected, heard.value) ? 'pass' : 'stop';
   if (heard.length === undefined) return 'record only';
   if (!expected.passes.includes(heard.length)) return 'stop';
-  if (heard.length === 'none' && (heard.anchors.black === null || heard.anchors.red === null)) return 'look again';
-  return 'pass';
+  return heard.length === 'none' && !isProven ? 'look again' : 'pass';
 }
 
 function inBand({ touch, band }: Expectation, value: number): boolean {

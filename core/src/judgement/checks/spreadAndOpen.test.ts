@@ -50,12 +50,13 @@ it('is open beyond what the mode counts to, and judges that as a reading', () =>
     heldMs: null,
     by: 'key' as const,
     wrong: 0,
-    anchors: { black: null, red: null },
+    anchors: { black: 'a tone', red: 'a tone' },
     unit: 'ohm' as const,
   };
   const apart = bandOf({ elements: [pull] }, 'T2');
   expect(apart.open).toBe(true);
   expect(judgeReading(apart, { ...heard, open: true })).toBe('pass');
+  expect(judgeReading(apart, { ...heard, open: true, anchors: { black: null, red: null } })).toBe('look again');
   expect(judgeReading(apart, { ...heard, value: 4700 })).toBe('stop');
   const joined = bandOf({ elements: [pull] });
   expect(joined.open).toBeUndefined();

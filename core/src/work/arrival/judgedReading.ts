@@ -64,7 +64,8 @@ function noGround(
   return own.from === 'none' ? 'nothing is computed for it' : null;
 }
 
-/** A tone has a length, everything else a number. */
-function isAnswer({ mode }: Touch, { length, value }: Heard): boolean {
-  return mode === 'tone' ? length !== undefined && value === undefined : value !== undefined && length === undefined;
+/** A tone has a length, everything else a number or that there is none. */
+function isAnswer({ mode }: Touch, { length, value, open }: Heard): boolean {
+  const isNumber = value !== undefined || open === true;
+  return mode === 'tone' ? length !== undefined && !isNumber : isNumber && length === undefined;
 }

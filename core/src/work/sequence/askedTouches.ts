@@ -1,9 +1,8 @@
 /**
- * Which touches of the continuity list a job asks for. A new build and a conversion: all of them. A repair: the main
- * leads, what its own work could have spoiled, and the tones that make silence on those nets count.
+ * Which touches of the list a job asks for. A new build and a conversion: all of them. A repair: the main leads, what its
+ * own work could have spoiled, and the touches that make silence on those nets count.
  */
 import type { Assembly } from '../../facts/assembly/assembly';
-import { remembered } from '../../facts/assembly/assembly';
 import { workOf } from '../../facts/log/jobStart';
 import type { LogState } from '../../facts/log/logState';
 import { notesOf, ofJob } from '../../facts/log/notesOf';
@@ -14,17 +13,17 @@ import type { Change } from '../../facts/assembly/difference';
 import type { Net } from '../../facts/wiring/netlist';
 import { netlist } from '../../facts/wiring/netlist';
 import { namedByChanges } from '../../facts/wiring/touchedBy';
-import type { ContinuityList, ListedTouch } from '../../judgement/checks/continuityTouches';
-import { continuityTouches, isOfMainLeads, soundsWhenGood } from '../../judgement/checks/continuityTouches';
+import type { ListedTouch, TouchList } from '../../judgement/checks/touchList';
+import { isOfMainLeads, provesContact } from '../../judgement/checks/touchList';
 import { wholeList } from './continuitySchool';
 
-export interface AskedTouches extends ContinuityList {
+export interface AskedTouches {
+  /** The whole list of the target; null while it is not made. */
+  list: TouchList | null;
+  touches: readonly ListedTouch[];
   /** Of the whole list what is not asked here: what an earlier job said of it is history. */
   history: readonly ListedTouch[];
 }
-
-/** The whole list of a target, made once. */
-export const listOf = remembered(continuityTouches);
 
 interface Asked {
   jobId: Id;
@@ -33,11 +32,12 @@ interface Asked {
   asBuilt: Assembly;
   target: Assembly;
   changes: readonly Change[];
+  list: TouchList | null;
 }
 
-export function askedTouches({ jobId, plan, log, asBuilt, target, changes }: Asked): AskedTouches {
-  const { touches, notProven } = listOf(target);
-  if (wholeList(plan)) return { touches, notProven, history: [] };
+export function askedTouches({ jobId, plan, log, asBuilt, target, changes, list }: Asked): AskedTouches {
+  const touches = list?.touches ?? [];
+  if (wholeList(plan)) return { list, touches, history: [] };
   const touched = touchedIn({ jobId, log, builds: [asBuilt, target], changes });
   const read = new Set(
     notesOf(log, 'reading')
@@ -45,17 +45,16 @@ export function askedTouches({ jobId, plan, log, asBuilt, target, changes }: Ask
       .map(({ record }) => touchKey(record.body.reading.touch)),
   );
   const own = touches.filter(
-    ({ touch, reason }) =>
-      isOfMainLeads(reason) ||
-      reason === 'first anchor' ||
-      touched.has(touch.black) ||
-      touched.has(touch.red) ||
-      read.has(touchKey(touch)),
+    (listed) =>
+      isOfMainLeads(listed) ||
+      touched.has(listed.touch.black) ||
+      touched.has(listed.touch.red) ||
+      read.has(touchKey(listed.touch)),
   );
   const asked = new Set([...own, ...anchorsOf(own, touches, target)]);
   return {
+    list,
     touches: touches.filter((listed) => asked.has(listed)),
-    notProven: notProven.filter((pair) => pair.some((ref) => touched.has(ref))),
     history: touches.filter((listed) => !asked.has(listed)),
   };
 }
@@ -73,12 +72,12 @@ function touchedIn({
   return touched;
 }
 
-/** For each silence asked, a tone on either net: silence counts only where the net has just sounded. */
+/** For each silence asked, a touch that proves contact on either net: silence counts only beside that. */
 function anchorsOf(own: readonly ListedTouch[], all: readonly ListedTouch[], target: Assembly): ListedTouch[] {
   const nets = netlist(target);
   const netsOf = ({ touch }: ListedTouch) => [nets.netOf(touch.black), nets.netOf(touch.red)];
-  const sounding = (from: readonly ListedTouch[], net: Net | null) =>
-    from.find((listed) => soundsWhenGood(listed.reason) && netsOf(listed).includes(net));
-  const wanted = new Set(own.filter(({ reason }) => !soundsWhenGood(reason)).flatMap(netsOf));
-  return [...wanted].flatMap((net) => (sounding(own, net) ? [] : (sounding(all, net) ?? [])));
+  const proving = (from: readonly ListedTouch[], net: Net | null) =>
+    from.find((listed) => provesContact(listed) && netsOf(listed).includes(net));
+  const wanted = new Set(own.filter((listed) => !provesContact(listed)).flatMap(netsOf));
+  return [...wanted].flatMap((net) => (proving(own, net) ? [] : (proving(all, net) ?? [])));
 }

@@ -8,7 +8,8 @@ import { notesOf } from '../../facts/log/notesOf';
 import { withdrawnOf } from '../../facts/log/withdrawn';
 import type { Plan } from '../../facts/plan/plan';
 import type { Id } from '../../facts/terms/names';
-import { isOfMainLeads } from '../../judgement/checks/continuityTouches';
+import type { TouchList } from '../../judgement/checks/touchList';
+import { isOfMainLeads } from '../../judgement/checks/touchList';
 import type { Finding } from '../../judgement/rules/finding';
 import { judge, judgeSoFar } from '../../judgement/rules/judge';
 import type { Waived } from '../../judgement/rules/waivers';
@@ -30,6 +31,8 @@ export interface JobInput {
   /** The quad's whole log, of every job. */
   log: LogState;
   catalogue: Catalogue;
+  /** The touches before first power of what is planned; null while they are not worked out: then no power is open. */
+  list: TouchList | null;
 }
 
 /** `start`: as built before the job's first work. */
@@ -52,11 +55,11 @@ export interface JobState extends Stages {
 }
 
 /** @throws {RangeError} If the plan names a part model that the catalogue lacks. */
-export function deriveJob({ jobId, plan, log, catalogue }: JobInput): JobState {
+export function deriveJob({ jobId, plan, log, catalogue, list }: JobInput): JobState {
   const { asBuilt } = log;
   const start = atJobStart(log, jobId);
   const target = assemble(plan.target, catalogue);
-  const job = jobContext({ jobId, plan, log, start, asBuilt, target });
+  const job = jobContext({ jobId, plan, log, list, start, asBuilt, target });
   const steps = stepsOf(job);
   const said = [...shortFindings(job), ...findingsOf(job), ...powerFindings(job, steps)];
   const { open: findings, waived } = splitWaived(said, log, jobId);
@@ -112,7 +115,7 @@ function shortFindings({ short }: JobContext): Finding[] {
 
 /** Power without a permit stays a stop until the main leads have been read again. */
 function powerFindings({ log }: JobContext, steps: readonly Step[]): Finding[] {
-  const mains = steps.filter((step) => step.verb === 'touch' && isOfMainLeads(step.listed.reason));
+  const mains = steps.filter((step) => step.verb === 'touch' && isOfMainLeads(step.listed));
   if (mains.length > 0 && mains.every(({ done }) => done)) return [];
   const powers = [...notesOf(log, 'power'), ...withdrawnOf(log, 'power').map(({ entry }) => entry)];
   const last = powers.findLast(({ record }) => log.unpermitted.has(record.id));

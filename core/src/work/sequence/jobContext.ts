@@ -12,6 +12,7 @@ import { badPowers, speaksAgainst, withdrawnOf } from '../../facts/log/withdrawn
 import type { Plan } from '../../facts/plan/plan';
 import type { Id, StepId } from '../../facts/terms/names';
 import { standingShort } from '../../judgement/checks/standingShort';
+import type { TouchList } from '../../judgement/checks/touchList';
 import type { AskedTouches } from './askedTouches';
 import { askedTouches } from './askedTouches';
 import type { Builds } from './group';
@@ -45,7 +46,7 @@ export interface JobContext extends Stages {
 
 type Given = 'jobId' | 'plan' | 'log' | keyof Stages;
 
-export function jobContext(given: Pick<JobContext, Given>): JobContext {
+export function jobContext({ list, ...given }: Pick<JobContext, Given> & { list: TouchList | null }): JobContext {
   const { start, asBuilt, target, log, jobId, plan } = given;
   const replacements = replacementsIn(log, jobId, target);
   const left = leftToDo(asBuilt, target, replacements);
@@ -62,7 +63,7 @@ export function jobContext(given: Pick<JobContext, Given>): JobContext {
     left,
     leftIds: new Set(left.map(changeId)),
     builds,
-    touches: askedTouches({ jobId, plan, log, asBuilt, target, changes }),
+    touches: askedTouches({ jobId, plan, log, asBuilt, target, changes, list }),
   };
 }
 

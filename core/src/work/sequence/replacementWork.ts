@@ -5,7 +5,7 @@ import type { Slot } from '../../facts/terms/names';
 import { namedByChanges } from '../../facts/wiring/touchedBy';
 import { partnersOf } from '../../judgement/diagnosis/partners';
 import { jointS, seconds } from '../../physics/joints/seconds';
-import { listOf } from './askedTouches';
+import type { TouchList } from '../../judgement/checks/touchList';
 import { withoutPart } from './replacements';
 import { lookUp } from '../../facts/terms/lookUp';
 
@@ -15,12 +15,12 @@ export interface ReplacementWork {
   plugs: number;
   minutes: number;
   partners: readonly Slot[];
-  /** Touches of the continuity list that it makes stale. */
-  touches: number;
+  /** Touches of the list that it makes stale; null while that is not made. */
+  touches: number | null;
 }
 
 /** @throws {RangeError} If the slot is empty. */
-export function replacementOf(asBuilt: Assembly, target: Assembly, slot: Slot): ReplacementWork {
+export function replacementOf(asBuilt: Assembly, list: TouchList | null, slot: Slot): ReplacementWork {
   if (!lookUp(asBuilt.build.slots, slot)) throw new RangeError(`no part ${slot}`);
   const off = difference(asBuilt.build, withoutPart(asBuilt, slot).build);
   const freed = off.flatMap((change) => (change.verb === 'free' ? [change.about] : []));
@@ -35,6 +35,6 @@ export function replacementOf(asBuilt: Assembly, target: Assembly, slot: Slot): 
     plugs,
     minutes: Math.ceil((jointsS + 2 * plugs * seconds.plug + seconds.take + seconds.fit) / 60),
     partners: partnersOf(slot, asBuilt),
-    touches: listOf(target).touches.filter(({ touch }) => touched.has(touch.black) || touched.has(touch.red)).length,
+    touches: list && list.touches.filter(({ touch }) => touched.has(touch.black) || touched.has(touch.red)).length,
   };
 }

@@ -8,6 +8,7 @@ import { hand } from './steps/hand';
 import { house } from './steps/house';
 import { land } from './steps/land';
 import { lead } from './steps/lead';
+import { list } from './steps/list';
 import { look } from './steps/look';
 import { mate } from './steps/mate';
 import { mend } from './steps/mend';
@@ -47,6 +48,7 @@ export const stepTable = {
   mate,
   mend,
   prove,
+  list,
   touch,
   pack,
   permit,

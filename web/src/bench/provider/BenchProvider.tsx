@@ -3,7 +3,7 @@ import { findEntry } from '@junctor/core';
 import { useMemo } from 'react';
 import type { ReactNode } from 'react';
 import { useLog } from '../../api/log';
-import { covers, modelsNamed, useJob, useMeter, useModels, useTools } from '../../api/queries';
+import { covers, modelsNamed, useJob, useMeter, useModels, useTools, useTouches } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { Notice } from '../../ui/Notice';
 import type { Bench } from './bench';
@@ -35,15 +35,19 @@ function useLoadedBench(jobId: string): Load {
   const named = useMemo(() => (plan && records ? modelsNamed(plan.target, records) : undefined), [plan, records]);
   const models = useModels(named);
   const catalogue = named && covers(models.data, named) ? models.data : undefined;
-  const state = useJobState({ jobId, plan, records, catalogue });
+  const touches = useTouches(jobId, plan?.version);
+  const state = useJobState({ jobId, plan, records, catalogue, list: touches.data?.list ?? null });
+  const listing = touches.data?.at ?? null;
+  const isListed = touches.data !== undefined;
   const recorder = useRecorder(job.data, state, person);
   const bench = useMemo((): Bench | null => {
-    if (!job.data || !person || !records || !catalogue || !tools.data || !state || !meter || !recorder) return null;
+    if (!job.data || !person || !records || !catalogue || !tools.data || !state || !meter || !recorder || !isListed)
+      return null;
     const limiters = tools.data.filter(({ kind }) => kind === 'limiter');
     const before = (id: string) => findEntry(state.log, id)?.before.asBuilt ?? state.asBuilt;
-    return { before, job: job.data, person, records, catalogue, state, meter, limiters, ...recorder };
-  }, [job.data, person, records, catalogue, tools.data, state, meter, recorder]);
-  const failed = [job, models, tools].find(({ error, data }) => error && !data);
+    return { before, job: job.data, person, records, catalogue, state, meter, limiters, listing, ...recorder };
+  }, [job.data, person, records, catalogue, tools.data, state, meter, listing, isListed, recorder]);
+  const failed = [job, models, tools, touches].find(({ error, data }) => error && !data);
   if (failed?.error) return { is: 'failed', why: failed.error.message };
   return bench ? { is: 'ready', bench } : { is: 'loading' };
 }

@@ -1,5 +1,16 @@
 /** What the screens of one job work with: what is known, and how something is recorded. */
-import type { Act, Assembly, Catalogue, JobSheet, JobState, Meter, Note, QuadRecord, StepId } from '@junctor/core';
+import type {
+  Act,
+  Assembly,
+  Catalogue,
+  JobSheet,
+  JobState,
+  Meter,
+  Note,
+  QuadRecord,
+  StepId,
+  TouchesReply,
+} from '@junctor/core';
 import type { NamedRecord, Person, Tool } from '../../api/types';
 
 export interface Bench extends Recorder {
@@ -10,6 +21,8 @@ export interface Bench extends Recorder {
   state: JobState;
   meter: Meter;
   limiters: readonly Tool[];
+  /** How far the list of touches is, while it is worked out. */
+  listing: TouchesReply['at'];
   /** The quad as it was when a record was made; as it is where the log does not hold the record any more. */
   before: (record: string) => Assembly;
 }

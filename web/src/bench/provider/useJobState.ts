@@ -1,5 +1,5 @@
 /** What plan and log amount to. Goes on from the last state, and only when something is new in it. */
-import type { Catalogue, FollowedLog, JobState, LogState, Plan, QuadRecord } from '@junctor/core';
+import type { Catalogue, FollowedLog, JobState, LogState, Plan, QuadRecord, TouchList } from '@junctor/core';
 import { deriveJob, follow, stateOf } from '@junctor/core';
 import { useMemo, useRef } from 'react';
 
@@ -9,14 +9,16 @@ interface JobInput {
   records: readonly QuadRecord[] | undefined;
   /** Undefined until every model that plan and log name has come. */
   catalogue: Catalogue | undefined;
+  /** Null while it is worked out. */
+  list: TouchList | null;
 }
 
 /** Null until everything is there. */
-export function useJobState({ jobId, plan, records, catalogue }: JobInput): JobState | null {
+export function useJobState({ jobId, plan, records, catalogue, list }: JobInput): JobState | null {
   const log = useFollowedLog(records, catalogue);
   return useMemo(
-    () => (plan && log && catalogue ? deriveJob({ jobId, plan, log, catalogue }) : null),
-    [jobId, plan, log, catalogue],
+    () => (plan && log && catalogue ? deriveJob({ jobId, plan, log, catalogue, list }) : null),
+    [jobId, plan, log, catalogue, list],
   );
 }
 

@@ -15,16 +15,19 @@ const partialOhms = 20;
 export const bridges: readonly Family[] = [
   {
     kind: 'solder bridge',
+    often: 6,
     because: 'too much solder between neighbours',
     make: (view) => eachTouching(view, neighbourPairs(view.assembly)),
   },
   {
     kind: 'pins of a plug bridged',
+    often: 1,
     because: 'solder or a whisker between two pins',
     make: (view) => eachTouching(view, besideInPlug(view.assembly)),
   },
   {
     kind: 'battery on a signal pad',
+    often: 1,
     because: 'a strand of a thick wire that did not go into its joint',
     make: ({ assembly, placesOf }) =>
       Object.keys(assembly.build.slots).flatMap((slot) => {
@@ -37,6 +40,7 @@ export const bridges: readonly Family[] = [
   },
   {
     kind: 'partial short of a supply',
+    often: 1,
     because: 'a part half gone, a hair of solder, water',
     make: ({ assembly, placesOf }) =>
       Object.keys(assembly.build.slots).flatMap((slot) => {

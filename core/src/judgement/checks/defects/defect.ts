@@ -13,6 +13,10 @@ import type { Severity } from '../../rules/finding';
 export interface Defect {
   id: string;
   kind: string;
+  /** How it comes about. */
+  because: string;
+  /** Against the others, on freshly soldered work: assumed. */
+  often: number;
   site: Site;
   harm: Severity;
   edits: readonly Edit[];
@@ -37,10 +41,7 @@ export interface DefectView {
 }
 
 /** What can be wrong in one way, at every place where it can. */
-export interface Family {
-  kind: string;
-  /** How it comes about. */
-  because: string;
+export interface Family extends Pick<Defect, 'kind' | 'because' | 'often'> {
   make: (view: DefectView) => readonly { site: Site; edits: readonly Edit[]; harm?: Severity }[];
 }
 

@@ -20,10 +20,10 @@ export const defectsOf: (assembly: Assembly) => readonly Defect[] = remembered((
   const circuit = compileSound(assembly);
   const view = makeDefectView(assembly, circuit);
   const harmOf = harmsIn(view, meltable(circuit, { switchesClosed: false }));
-  return families.flatMap(({ kind, make }) =>
+  return families.flatMap(({ kind, because, often, make }) =>
     make(view).flatMap(({ site, edits, harm: said }, index): Defect[] => {
       const harm = said ?? harmOf(edits);
-      return harm ? [{ id: `${kind} ${index + 1}`, kind, site, harm, edits }] : [];
+      return harm ? [{ id: `${kind} ${index + 1}`, kind, because, often, site, harm, edits }] : [];
     }),
   );
 });

@@ -4,6 +4,7 @@
  */
 import type { Edit, Meltable } from '../../../physics/circuit/melt';
 import { isBatteryLead, isCapacitor } from '../../../facts/catalogue/kinds';
+import { groupedBy } from '../../../facts/terms/groupedBy';
 import { hasRole } from '../../../facts/catalogue/roles';
 import type { Severity } from '../../rules/finding';
 import type { DefectView, Place } from './defect';
@@ -43,16 +44,6 @@ export function harmsIn(view: DefectView, circuit: Meltable): (edits: readonly E
 
 function worst(harms: readonly Severity[]): Severity | null {
   return (['kill', 'stop', 'warn'] as const).find((harm) => harms.includes(harm)) ?? null;
-}
-
-function groupedBy<T, K>(list: readonly T[], key: (one: T) => K): Map<K, T[]> {
-  const groups = new Map<K, T[]>();
-  for (const one of list) {
-    const own = groups.get(key(one));
-    if (own) own.push(one);
-    else groups.set(key(one), [one]);
-  }
-  return groups;
 }
 
 function slotsOn(places: readonly Place[], pieceOf: (node: string) => number): Map<number, Set<string>> {

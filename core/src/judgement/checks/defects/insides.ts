@@ -11,11 +11,17 @@ const [shortOhms, leakyOhms] = [0.05, 50];
 export const insides: readonly Family[] = [
   {
     kind: 'short inside',
+    often: 2,
     because: 'too much current or volts, now or in an earlier life',
     make: (view) => failing(view, 'short'),
   },
-  { kind: 'open inside', because: 'burnt through, cracked, or off its pad', make: (view) => failing(view, 'open') },
-  { kind: 'leak inside', because: 'water, or a part half gone', make: (view) => failing(view, 'leaky') },
+  {
+    kind: 'open inside',
+    often: 2,
+    because: 'burnt through, cracked, or off its pad',
+    make: (view) => failing(view, 'open'),
+  },
+  { kind: 'leak inside', often: 1, because: 'water, or a part half gone', make: (view) => failing(view, 'leaky') },
 ];
 
 function failing(view: DefectView, how: Element['fails'][number]): ReturnType<Family['make']> {

@@ -5,11 +5,13 @@ import type { Family } from './defect';
 export const joints: readonly Family[] = [
   {
     kind: 'joint open',
+    often: 10,
     because: 'a pad that was not hot, a lead that moved while the solder froze',
     make: (view) => ends(view.assembly.build.wires, 'terminal'),
   },
   {
     kind: 'contact pushed back',
+    often: 4,
     because: 'a contact that was not heard to catch is pushed out of its housing when the plug goes in',
     make: (view) => ends(view.assembly.build.wires, 'cavity'),
   },

@@ -12,6 +12,7 @@ import { strandMm, within } from './bridges';
 export const moved: readonly Family[] = [
   {
     kind: 'two wires exchanged',
+    often: 4,
     because: 'two wires of one board or plug taken for each other',
     make: (view) =>
       pairs(endsOf(view))
@@ -24,6 +25,7 @@ export const moved: readonly Family[] = [
   },
   {
     kind: 'wire on the pad beside',
+    often: 3,
     because: 'a pad counted wrong',
     make: (view) =>
       endsOf(view).flatMap((end) => {

@@ -9,6 +9,7 @@ import { touching } from './bridges';
 export const parts: readonly Family[] = [
   {
     kind: 'part left out',
+    often: 2,
     because: 'forgotten, or its leads never joined',
     make: (view) =>
       Object.keys(view.assembly.build.slots).flatMap((slot) => {
@@ -18,6 +19,7 @@ export const parts: readonly Family[] = [
   },
   {
     kind: 'capacitor reversed',
+    often: 1,
     because: 'the stripe on plus',
     // No meter tells it from one that is right: it is looked at.
     make: ({ assembly }) =>
@@ -27,6 +29,7 @@ export const parts: readonly Family[] = [
   },
   {
     kind: 'screw in a winding',
+    often: 2,
     because: 'a motor screw that is too long',
     make: (view) =>
       Object.keys(view.assembly.build.slots).flatMap((slot) => {
@@ -37,6 +40,7 @@ export const parts: readonly Family[] = [
   },
   {
     kind: 'insulation chafed through on the frame',
+    often: 1,
     because: 'an edge of carbon or metal',
     make: (view) => {
       const frame = view.places.find(
@@ -53,6 +57,7 @@ export const parts: readonly Family[] = [
   },
   {
     kind: 'centre of an aerial on its shield',
+    often: 1,
     because: 'a crushed cable, a socket pushed on crooked',
     make: ({ assembly, placesOf }) =>
       Object.keys(assembly.build.slots).flatMap((slot) => {

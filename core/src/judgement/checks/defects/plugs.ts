@@ -7,15 +7,17 @@ import type { DefectView, Family } from './defect';
 export const plugs: readonly Family[] = [
   {
     kind: 'plug turned',
+    often: 1,
     because: 'forced in the other way round',
     make: (view) => become(view, (mate) => ({ ...mate, mirrored: !mate.mirrored })),
   },
   {
     kind: 'plug one position off',
+    often: 1,
     because: 'beside its key by one pin',
     make: (view) => [1, -1].flatMap((step) => become(view, (mate) => ({ ...mate, shift: mate.shift + step }))),
   },
-  { kind: 'plug not home', because: 'not pushed until it clicked', make: (view) => become(view, () => null) },
+  { kind: 'plug not home', often: 5, because: 'not pushed until it clicked', make: (view) => become(view, () => null) },
 ];
 
 function become({ assembly }: DefectView, change: (mate: Mate) => Mate | null): ReturnType<Family['make']> {

@@ -11,11 +11,12 @@ import type { TerminalRef } from '../../../facts/terms/names';
 import { compileSound } from '../../../physics/circuit/compile';
 import type { Touch } from '../../../facts/log/reading';
 import type { Severity } from '../../rules/finding';
-import type { Defect } from '../defects/defect';
 import { defectsOf } from '../defects/defectsOf';
+import type { ListedTouch, ShownBy, TouchList } from '../touchList';
 import type { Candidate } from './candidates';
 import { candidatesFor } from './candidates';
 import { coverOf } from './cover';
+import { inOrder, secondsOf } from './inOrder';
 import type { GoodIs } from './meterScale';
 import { simulate } from './simulate';
 
@@ -29,24 +30,7 @@ interface ProbeRequest {
   onProgress?: (share: number, says: string) => void;
 }
 
-export interface ListedProbe {
-  touch: Touch;
-  good: GoodIs;
-  /** False: a silence there proves nothing, since nothing can sound on that metal. */
-  anchored: boolean;
-  /** The faults that it would show. */
-  shows: readonly Defect[];
-}
-
-export type ProbeList =
-  | {
-      is: 'listed';
-      touches: readonly ListedProbe[];
-      seconds: number;
-      shown: readonly Defect[];
-      notShown: readonly Defect[];
-    }
-  | { is: 'gave up'; why: string };
+export type ProbeList = { is: 'listed'; list: TouchList } | { is: 'gave up'; why: string };
 
 export function probeList(
   assembly: Assembly,
@@ -65,36 +49,50 @@ export function probeList(
   const seenBy = shownBy.map((touches) => (touches.some(isAnchored) ? touches.filter(isAnchored) : touches));
   const wants = (harm: Severity) => harm !== 'warn' || school === 'with warnings';
   onProgress(0.8, 'choosing the quickest list');
+  const mains = candidates.all.slice(0, 2).map((_, index) => index);
+  const proving = new Map([...anchors].map(([touch, sides]) => [touch, sides.filter((others) => others.length > 0)]));
+  const soundingOf = (touches: readonly number[]) => {
+    const sounding = touches.filter((touch) => good[touch] === 'sounds');
+    return sounding.length > 0 ? sounding : touches;
+  };
   const cover = coverOf(
     {
       candidates,
       wanted: [
         // Across the pack's own contacts, both ways.
-        ...candidates.all.slice(0, 2).map((_, index) => ({ by: [index], times: 1 })),
+        ...mains.map((place) => ({ by: [place], times: 1 })),
+        // Contact on each of the two is heard as a tone, where one can be.
+        ...(proving.get(0) ?? []).map((others) => ({ by: soundingOf(others), times: 1 })),
         ...defects.flatMap(({ harm }, index) =>
           wants(harm) && seenBy[index]!.length > 0 ? [{ by: seenBy[index]!, times: harm === 'kill' ? 2 : 1 }] : [],
         ),
       ],
-      anchors: new Map([...anchors].map(([touch, sides]) => [touch, sides.filter((others) => others.length > 0)])),
+      anchors: proving,
     },
     solve,
   );
   if (cover.is === 'gave up') return cover;
-  const chosen = new Set(cover.touches.map(({ place }) => place));
-  const isShown = (index: number) => seenBy[index]!.some((touch) => chosen.has(touch));
-  return {
-    is: 'listed',
-    touches: inOrder(cover.touches, good).map(({ place, black }) => ({
-      touch: turned(candidates.all[place]!.touch, black),
-      good: good[place]!,
-      anchored: isAnchored(place),
-      shows: defects.filter((_, defect) => shownBy[defect]!.includes(place)),
-    })),
-    seconds: cover.seconds,
-    shown: defects.filter((_, index) => isShown(index)),
-    notShown: defects.filter((_, index) => !isShown(index)),
+  const ordered = inOrder(cover.touches, { candidates, good, anchors: proving, mains });
+  const chosen = new Set(ordered.map(({ place }) => place));
+  const shownFrom = (index: number): ShownBy => {
+    if (seenBy[index]!.some((touch) => chosen.has(touch))) return 'list';
+    return seenBy[index]!.length > 0 ? 'longer list' : 'no touch';
   };
+  const shows = ordered.map(({ place }) =>
+    defects.flatMap((_, index) => (shownBy[index]!.includes(place) ? index : [])),
+  );
+  const touches = ordered.map(({ place, black }, index): ListedTouch => ({
+    touch: turned(candidates.all[place]!.touch, black),
+    good: good[place]!,
+    anchored: isAnchored(place),
+    across: across[mains.indexOf(place)] ?? null,
+    shows: shows[index]!,
+  }));
+  const faults = defects.map(({ kind, site, harm }, index) => ({ kind, site, harm, shownBy: shownFrom(index) }));
+  return { is: 'listed', list: { touches, faults, seconds: secondsOf(ordered, candidates) } };
 }
+
+const across = ['main leads', 'main leads exchanged'] as const;
 
 /** For a silence: for each of its probes the touches that prove that copper is met there. */
 function anchorsOf(
@@ -120,21 +118,4 @@ function anchorsOf(
 /** The same touch with black where it is set down. */
 function turned(touch: Touch, black: TerminalRef): Touch {
   return touch.black === black ? touch : { ...touch, black, red: touch.black };
-}
-
-interface Placed {
-  /** In the list of candidates. */
-  place: number;
-  black: TerminalRef;
-}
-
-/** All with black in one place together, where most are first; of those what proves contact, then the silences. */
-function inOrder(touches: readonly Placed[], good: readonly GoodIs[]): Placed[] {
-  const rank: readonly GoodIs[] = ['sounds', 'reads', 'silent'];
-  const rankOf = ({ place }: Placed) => rank.indexOf(good[place]!);
-  const onBlack = new Map<TerminalRef, Placed[]>();
-  for (const one of touches) onBlack.set(one.black, [...(onBlack.get(one.black) ?? []), one]);
-  return [...onBlack.values()]
-    .sort((few, many) => many.length - few.length)
-    .flatMap((own) => own.sort((a, b) => rankOf(a) - rankOf(b) || a.place - b.place));
 }

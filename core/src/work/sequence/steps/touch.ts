@@ -1,11 +1,13 @@
+import { anchorsFor } from '../../../judgement/checks/anchors';
 import { probeWords } from '../../../judgement/checks/reach';
 import { touchKey } from '../../../facts/log/noteSubject';
 import type { NoteOf } from '../../../facts/log/logState';
 import { invalidatedBy, standsOnAll, standsOnTerminals } from '../../../facts/log/stale';
 import { badPowers } from '../../../facts/log/withdrawn';
+import { enumerated } from '../../../facts/terms/enumerated';
 import type { Id } from '../../../facts/terms/names';
-import type { ListedTouch, TouchReason } from '../../../judgement/checks/continuityTouches';
-import { isOfMainLeads } from '../../../judgement/checks/continuityTouches';
+import type { ListedTouch } from '../../../judgement/checks/touchList';
+import { isOfMainLeads, ruledOutBy } from '../../../judgement/checks/touchList';
 import { continuityPlace, continuityTurns } from '../continuityPlace';
 import type { JobContext } from '../jobContext';
 import { lastNote } from '../jobContext';
@@ -15,6 +17,8 @@ import { done, open } from '../step';
 
 interface TouchStep extends Draft<'touch', { kind: 'touch'; listed: ListedTouch }> {
   listed: ListedTouch;
+  /** Kinds of faults that it would show, the worst first. */
+  rulesOut: readonly string[];
 }
 
 /** Two probes on two terminals. */
@@ -25,11 +29,12 @@ export const touch: StepKind<TouchStep> = {
       subject: `${listed.touch.black}~${listed.touch.red}~${listed.touch.mode}`,
       about: { kind: 'touch', listed },
       listed,
+      rulesOut: ruledOutBy(touches.list!, listed),
       place: continuityPlace(continuityTurns.touch),
     })),
   state: ({ listed }, job) => {
     const last = lastNote(job, 'reading', touchKey(listed.touch));
-    if (isOfMainLeads(listed.reason) && shortSince(last, job))
+    if (isOfMainLeads(listed) && shortSince(last, job))
       return open('A short was read between them', job.short!.record.id);
     if (!last) return open();
     const spoiled = reopenedBy(last, listed, job);
@@ -39,14 +44,15 @@ export const touch: StepKind<TouchStep> = {
       return open(
         `Read “${heard.length ?? (heard.open ? 'open' : `${heard.value} ${heard.unit}`)}”, which no good build shows`,
       );
-    if (verdict === 'look again') return open('Silent, contact not proven');
+    if (verdict === 'look again' && listed.anchored && !isProvenSince(last, job))
+      return open('Silent, contact not proven');
     if (verdict === 'record only') return open('Kept as it was read: nothing is computed that it can be held against');
     return done(last.record.id);
   },
   words: ({ listed: { touch: pair } }, { target }) =>
-    `Black on ${probeWords(pair.black, target)}, red on ${probeWords(pair.red, target)}`,
-  why: ({ listed }) => whyTouch[listed.reason],
-  takesS: () => 5,
+    `${pair.mode === 'diode' ? 'Diode volts: black' : 'Black'} on ${probeWords(pair.black, target)}, red on ${probeWords(pair.red, target)}`,
+  why: ({ listed, rulesOut }) => whyTouch(listed, rulesOut),
+  takesS: ({ listed }) => (listed.touch.mode === 'diode' ? 6 : 4),
 };
 
 /** A short stands that this reading neither followed nor is; what it said itself is said by its verdict. */
@@ -60,8 +66,9 @@ function shortSince(last: NoteOf<'reading'> | null, { short }: JobContext): bool
  * The record that makes a reading stale, or null: an act, or a fault at its place that was taken back. Main-lead
  * readings stand on every act and fault, and on power that went wrong.
  */
-function reopenedBy(reading: NoteOf<'reading'>, { touch: pair, reason }: ListedTouch, { log }: JobContext): Id | null {
-  const mains = isOfMainLeads(reason);
+function reopenedBy(reading: NoteOf<'reading'>, listed: ListedTouch, { log }: JobContext): Id | null {
+  const mains = isOfMainLeads(listed);
+  const { touch: pair } = listed;
   const act = invalidatedBy(reading, log, mains ? standsOnAll : standsOnTerminals(pair.black, pair.red));
   if (act) return act.record.id;
   const unsaid = unsaidFaults(log).find(
@@ -71,15 +78,17 @@ function reopenedBy(reading: NoteOf<'reading'>, { touch: pair, reason }: ListedT
   return badPowers(log).find(({ seq }) => seq > reading.madeSeq)?.id ?? null;
 }
 
-const whyTouch: Readonly<Record<TouchReason, string>> = {
-  'first anchor': 'this tone proves that the probes make contact',
-  'main leads': 'a short here burns everything; red on + first, then exchanged',
-  'main leads exchanged': 'the tone may last as long as the first touch, not longer',
-  ground: 'a part without ground returns its current through signal pins',
-  'wire end to end': 'both joints and the wire between, in one touch',
-  'same net': 'this tone makes silence on the rail count',
-  'rail to ground': 'a shorted rail kills its regulator',
-  'sister phase': 'an open phase is a cold joint or enamel in the bundle',
-  'phase to rail': 'a bridge or a shorted transistor burns the ESC at once',
-  neighbours: 'they lie so close that solder can join them',
-};
+/** A tone or a number on the same copper came later than the silence, and proves its contact all the same. */
+function isProvenSince({ record }: NoteOf<'reading'>, { log, jobId }: JobContext): boolean {
+  const { black, red } = anchorsFor(record.body.reading.touch, log, jobId);
+  return black !== null && red !== null;
+}
+
+function whyTouch({ across, good }: ListedTouch, rulesOut: readonly string[]): string {
+  if (across === 'main leads') return 'a short here burns everything; red on + first, then exchanged';
+  if (across) return 'the tone may last as long as the first touch, not longer';
+  if (rulesOut.length > 0) return `it would show: ${enumerated(rulesOut)}`;
+  return good === 'sounds'
+    ? 'this tone makes silence on the same copper count'
+    : 'it proves that the probes make contact';
+}

@@ -38,7 +38,7 @@ const places: readonly { value: Destination; label: string }[] = [
 function ReplaceIn({ slot }: { slot: string }) {
   const bench = useBench();
   const doors = useDoors();
-  const { asBuilt, target } = bench.state;
+  const { asBuilt, touches } = bench.state;
   const { plan } = bench.job;
   const own = asBuilt.build.slots[slot]!;
   const index = useModelIndex().data ?? [];
@@ -54,7 +54,7 @@ function ReplaceIn({ slot }: { slot: string }) {
   const enter = useSend<object, PartLine>(() => '/parts', [keys.parts()]);
   const change = useChangePlan(bench.job.id);
   const [problem, setProblem] = useState<string | null>(null);
-  const work = useMemo(() => replacementOf(asBuilt, target, slot), [asBuilt, target, slot]);
+  const work = useMemo(() => replacementOf(asBuilt, touches.list, slot), [asBuilt, touches.list, slot]);
   const errors = fieldErrors(enter.error);
   const replace = async (
     partId: string | null,

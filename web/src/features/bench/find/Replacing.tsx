@@ -26,7 +26,10 @@ export function Replacing({ slot, work, differs, lost }: ReplacingProps) {
           one.
         </Words>
       )}
-      <Words>{touches} touches are asked again, with the main leads: everything that this opens.</Words>
+      <Words>
+        {touches === null ? 'Touches' : `${touches} touches`} are asked again, with the main leads: everything that this
+        opens.
+      </Words>
       {[...lostWords(lost), ...differs].map((line) => (
         <Alarm key={line}>{line}</Alarm>
       ))}

@@ -1,6 +1,6 @@
 /** One plain sentence for each gate: what was proved, by how many looks or readings. */
 import type { Gate } from '@junctor/core';
-import { lookedAt, notesOf, ofJob } from '@junctor/core';
+import { lookedAt, notesOf, ofJob, provedSentence } from '@junctor/core';
 import styled from 'styled-components';
 import { Box } from '../../../bench/hands/Checklist';
 import type { Bench } from '../../../bench/provider/bench';
@@ -51,11 +51,10 @@ function sentence(bench: Bench, { id, state, missing }: Gate): string {
     return `${lines.length} lines counted in, ${short === 0 ? 'none' : short} short; ${weighed} parts weighed, ${signed} signatures read`;
   }
   if (id === 'continuity') {
-    const by = (reason: string) => own.filter((step) => step.verb === 'touch' && step.listed.reason === reason).length;
     const asked = own.filter((step) => step.verb === 'touch').length;
     if (touches.history.length > 0)
       return `no short between the main leads; ${asked} touches on what this job opened; ${touches.history.length} not asked: what an earlier job read there is history`;
-    return `no short between the main leads; ${by('ground') + 1} grounds joined to battery −; ${by('rail to ground')} rails clear of ground; ${by('sister phase')} phase pairs joined, ${by('phase to rail') / 2} phases clear of + and −`;
+    return `no short between the main leads; ${asked} touches ${touches.list ? provedSentence(touches.list) : ''}`;
   }
   if (id === 'first power') {
     const power = notesOf(log, 'power').findLast(ofJob(bench.job.id))?.record.body;

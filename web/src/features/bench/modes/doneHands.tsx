@@ -1,6 +1,5 @@
 /** The hands when no step is open: what was proved, and what no tool here can see. */
-import { padWords, terminalWords } from '@junctor/core';
-import styled from 'styled-components';
+import { leftByKind, leftWords } from '@junctor/core';
 import type { Hands } from '../../../bench/hands/hands';
 import type { Bench } from '../../../bench/provider/bench';
 import { BigLines } from '../../../ui/BigLines';
@@ -13,28 +12,24 @@ export function doneHands(bench: Bench): Hands {
   };
 }
 
-const Pairs = styled.p`
-  font-size: 16px;
-  line-height: 1.3;
-  padding-top: 8px;
-`;
 const unseen = [
   'weak or cracked joints that still conduct',
-  'logic wires exchanged between plugs',
-  'regulators that stay silent',
   'turning sense of the motors',
   'whether the receiver is bound',
 ];
 
+/** What has room; the whole of it stands on the page of the list. */
+const shownAtMost = 9;
+
 function NotSeen({ bench }: { bench: Bench }) {
-  const { target, touches } = bench.state;
-  const pairs = touches.notProven.map(([a, b]) => `${terminalWords(a, target)} and ${padWords(b, target)}`);
+  const { list } = bench.state.touches;
+  const kinds = list ? leftByKind(list).filter(({ harm }) => harm !== 'warn') : [];
+  const lines = [...unseen, ...kinds.map(leftWords)];
+  const more = lines.length - shownAtMost;
   return (
-    <>
-      <BigLines label="What no tool here can see" lines={unseen} />
-      <Pairs>
-        <strong>{pairs.length} neighbouring pairs, contact not proven:</strong> {pairs.join('; ')}
-      </Pairs>
-    </>
+    <BigLines
+      label="What no tool here can see"
+      lines={more > 0 ? [...lines.slice(0, shownAtMost), `and ${more} kinds more`] : lines}
+    />
   );
 }

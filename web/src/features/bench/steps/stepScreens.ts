@@ -11,6 +11,7 @@ import { hand } from './hand';
 import { house } from './house';
 import { land } from './land';
 import { lead } from './lead';
+import { list } from './list';
 import { look } from './look';
 import { mate } from './mate';
 import { mend } from './mend';
@@ -51,6 +52,7 @@ const stepScreens = {
   mate,
   mend,
   prove,
+  list,
   touch,
   pack,
   permit,

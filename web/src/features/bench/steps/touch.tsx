@@ -1,26 +1,26 @@
 /** One touch of the meter: where the probes go; what a good build shows is said once the answer is given. */
-import type { Expectation, Heard, Length, StepOf } from '@junctor/core';
-import { anchorsFor, coreVersion, judgeReading, lastReading, probeWords, toneWords } from '@junctor/core';
+import type { ListedTouch, StepOf } from '@junctor/core';
+import { heardWords, lastReading, possible, probeWords } from '@junctor/core';
 import { useState } from 'react';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import { probeHands } from '../../../bench/hands/probeHands';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
-import { compute } from '../../../compute/compute';
 import type { Answer } from '../../../ui/Answers';
+import { Fact } from '../../../ui/Frame';
 import { Tag } from '../../../bench/frame/Tag';
-import { commonAnswers, whyAnswer } from '../commonAnswers';
+import { askedAnswers, commonAnswers, whyAnswer } from '../commonAnswers';
+import type { Prompt } from '../prompts/Prompts';
+import { usePrompts } from '../prompts/Prompts';
 import { lengthAnswers } from '../touch/lengthAnswers';
 import { ShortScreen } from '../touch/ShortScreen';
 import { StopScreen } from '../touch/StopScreen';
 import { TouchFacts } from '../touch/TouchFacts';
-import { useExpectation } from '../touch/useExpectation';
+import type { Hearing } from '../touch/useHearing';
+import { useHearing } from '../touch/useHearing';
 import type { StepScreen } from './stepScreen';
 
 type TouchStep = StepOf<'touch'>;
-
-/** Probes are taken as held this long where nobody timed them. */
-const usualHoldS = 2.5;
 
 export const touch: StepScreen<TouchStep> = {
   hands: (bench, { listed }) => probeHands(bench, listed.touch),
@@ -30,59 +30,89 @@ export const touch: StepScreen<TouchStep> = {
 function TouchScreen({ step }: { step: TouchStep }) {
   const { state, job } = useBench();
   const [retry, setRetry] = useState(false);
-  const { touch: probes, reason } = step.listed;
+  const { touch: probes, across } = step.listed;
   const last = lastReading(state.log, probes, job.id);
   const stopped = step.blockedReason !== null && last?.record.body.reading.verdict === 'stop' && !step.reopenedBy;
-  if (!stopped || retry) return <Listening step={step} onJudged={() => setRetry(false)} />;
-  const { reading } = last.record.body;
-  const short = reason.startsWith('main leads') && reading.heard.length === 'does not stop';
-  const Screen = short ? ShortScreen : StopScreen;
-  return <Screen step={step} reading={reading} onRetry={() => setRetry(true)} />;
+  if (stopped && !retry) {
+    const { reading } = last.record.body;
+    const short = across !== null && reading.heard.length === 'does not stop';
+    const Screen = short ? ShortScreen : StopScreen;
+    return <Screen step={step} reading={reading} onRetry={() => setRetry(true)} />;
+  }
+  return <Listening key={step.id} step={step} onJudged={() => setRetry(false)} />;
 }
 
 function Listening({ step, onJudged }: { step: TouchStep; onJudged: () => void }) {
+  const hearing = useHearing(step, onJudged);
+  const Asking = step.listed.touch.mode === 'tone' ? ToneAsked : VoltsAsked;
+  return <Asking step={step} hearing={hearing} />;
+}
+
+interface AskingProps {
+  step: TouchStep;
+  hearing: Hearing;
+}
+
+function ToneAsked({ step, hearing }: AskingProps) {
   const bench = useBench();
   const doors = useDoors();
-  const { log, target } = bench.state;
-  const { touch: probes, reason } = step.listed;
-  const [again, setAgain] = useState<Length | null>(null);
-  const [startedAt, setStartedAt] = useState<number | null>(null);
-  const before = useExpectation(step);
-  const hear = async (length: Length) => {
-    const expected = before.data!;
-    const anchors = anchorsFor(probes, log, bench.job.id);
-    const heldMs = startedAt === null ? null : Math.round(performance.now() - startedAt);
-    const heard: Heard = { length, heldMs, by: 'key', wrong: length === 'none' ? 0.03 : 0.005, anchors };
-    const surprise = judgeReading(expected.expectation, heard) === 'stop';
-    const shortAcross = reason.startsWith('main leads') && length === 'does not stop';
-    if (surprise && again !== length && !shortAcross) {
-      setAgain(length);
-      setStartedAt(null);
-      return;
-    }
-    const chargeAfterV = await compute().chargeLeft({
-      ...expected.request,
-      heldS: heldMs === null ? usualHoldS : heldMs / 1000,
-    });
-    const judged: Expectation = { ...expected.expectation, chargeAfterV };
-    const verdict = judgeReading(judged, heard);
-    const reading = { touch: probes, meterId: bench.meter.id, heard, expected: judged, verdict, coreVersion };
-    bench.record([{ saw: 'reading', reading }], step.id);
-    onJudged();
-  };
-  const blocked = before.data ? null : 'Computing what to expect';
-  const timed = reason.startsWith('main leads');
-  const clock: Answer = {
-    key: 'Enter',
-    label: startedAt === null ? 'Start the clock' : 'Start again',
-    act: () => setStartedAt(performance.now()),
-  };
+  const { expectation, startedAt, start, hear } = hearing;
+  const blocked = expectation ? null : 'Computing what to expect';
+  const clock: Answer = { key: 'Enter', label: startedAt === null ? 'Start the clock' : 'Start again', act: start };
   const answers: Answer[] = [
     ...commonAnswers(bench, doors),
-    ...(timed ? [clock] : []),
-    ...lengthAnswers.map(({ key, value, label }): Answer => ({ key, label, blocked, act: () => void hear(value) })),
+    ...(step.listed.across ? [clock] : []),
+    ...lengthAnswers.map(({ key, value, label }): Answer => ({
+      key,
+      label,
+      blocked,
+      act: () => void hear({ length: value }),
+    })),
     { ...whyAnswer(doors), hidden: true },
   ];
+  return <TouchFrame step={step} hearing={hearing} answers={answers} problem={null} typed={null} />;
+}
+
+const volts: Prompt<'heard'> = {
+  id: 'heard',
+  asks: 'The meter shows',
+  hint: 'Meter on diode volts. Hold until it settles, then type what it shows.',
+  unit: 'V',
+  possible: possible.leadsV,
+  open: 'no number: open',
+};
+
+function VoltsAsked({ step, hearing }: AskingProps) {
+  const bench = useBench();
+  const doors = useDoors();
+  const state = usePrompts([volts], ({ heard }) => {
+    if (!hearing.expectation) return;
+    void hearing.hear(heard === 'open' ? { open: true, unit: 'V' } : { value: Number(heard), unit: 'V' });
+  });
+  const blocked = hearing.expectation ? null : 'Computing what to expect';
+  const own = state.answers.map((answer) => (answer.main || answer.key === 'o' ? { ...answer, blocked } : answer));
+  const answers = [...askedAnswers(bench, doors, state), ...own];
+  return <TouchFrame step={step} hearing={hearing} answers={answers} problem={state.problem} typed={state.typed} />;
+}
+
+interface TouchFrameProps extends AskingProps {
+  answers: readonly Answer[];
+  /** Why a number was not taken. */
+  problem: string | null;
+  /** The number so far; null where none is asked for. */
+  typed: string | null;
+}
+
+function TouchFrame({ step, hearing: { expectation, again, startedAt }, answers, problem, typed }: TouchFrameProps) {
+  const bench = useBench();
+  const { target } = bench.state;
+  const { touch: probes, across } = step.listed;
+  const places = (
+    <>
+      lack on <Tag at={probes.black}>{probeWords(probes.black, target)}</Tag>, red on{' '}
+      <Tag at={probes.red}>{probeWords(probes.red, target)}</Tag>
+    </>
+  );
   return (
     <JobFrame
       place="Continuity"
@@ -91,33 +121,45 @@ function Listening({ step, onJudged }: { step: TouchStep; onJudged: () => void }
       {...probeHands(bench, probes)}
       sentence={
         <>
-          {again ? 'Once more: b' : 'B'}lack on <Tag at={probes.black}>{probeWords(probes.black, target)}</Tag>, red on{' '}
-          <Tag at={probes.red}>{probeWords(probes.red, target)}</Tag>
+          {beginning(step.listed, again !== null)}
+          {places}
         </>
       }
       under={
         again ? (
           <strong role="alert">
-            Heard “{toneWords(again)}”, which no good build shows here. Press the tips on bare metal, touch again, then
-            answer.
+            {`Heard “${heardWords({ ...nothing, ...again })}”, which no good build shows here. Press the tips on bare metal, touch again, then answer.`}
           </strong>
         ) : (
-          (step.blockedReason ?? under(reason, timed))
+          (problem ?? step.blockedReason ?? under(step.listed))
         )
       }
       crossing={
-        <TouchFacts
-          step={step}
-          expectation={before.data?.expectation ?? null}
-          startedAt={timed ? startedAt : undefined}
-        />
+        <>
+          {typed !== null && (
+            <Fact>
+              <dt>the meter shows</dt>
+              <dd data-testid="typed">{typed || '…'} V</dd>
+            </Fact>
+          )}
+          <TouchFacts step={step} expectation={expectation} startedAt={across ? startedAt : undefined} />
+        </>
       }
     />
   );
 }
 
-function under(reason: string, timed: boolean): string {
-  if (timed) return 'Start the clock as the tips touch. Hold 2 to 3 seconds, lift, then say how long it sounded.';
-  if (reason === 'first anchor') return 'This tone proves the contact that every silence later stands on.';
+const nothing = { heldMs: null, by: 'key', wrong: 0, anchors: { black: null, red: null } } as const;
+
+/** Before "lack on": the mode is said where it is not the usual one. */
+function beginning({ touch: { mode } }: ListedTouch, isAgain: boolean): string {
+  if (isAgain) return mode === 'diode' ? 'Once more, diode volts: b' : 'Once more: b';
+  return mode === 'diode' ? 'Diode volts: b' : 'B';
+}
+
+function under({ touch: { mode }, across, good }: ListedTouch): string {
+  if (across) return 'Start the clock as the tips touch. Hold 2 to 3 seconds, lift, then say how long it sounded.';
+  if (mode === 'diode') return volts.hint;
+  if (good === 'sounds') return 'This tone proves its copper and the contact that every silence on it stands on.';
   return 'Hold still, listen, answer by key. What a good build shows is said once you have answered.';
 }

@@ -1,12 +1,12 @@
 /** Between the probes: what the touch rules out, how far the list is, and what was expected once it is answered. */
-import type { Expectation, ExpectationSchool, StepOf, Touch, TouchReason } from '@junctor/core';
+import type { Expectation, ExpectationSchool, StepOf, Touch } from '@junctor/core';
 import {
   expectationSchoolOf,
   heardWords,
+  enumerated,
+  expectedWords,
   lastReading,
   notesAbout,
-  passesWords,
-  toneWords,
   touchKey,
 } from '@junctor/core';
 import type { Bench } from '../../../bench/provider/bench';
@@ -22,23 +22,27 @@ interface TouchFactsProps {
   startedAt: number | null | undefined;
 }
 
+/** Kinds of faults that have room between the hands. */
+const mostSaid = 3;
+
 export function TouchFacts({ step, expectation, startedAt }: TouchFactsProps) {
   const bench = useBench();
-  const { reason } = step.listed;
   const list = bench.state.steps.filter(({ verb }) => verb === 'touch');
   return (
     <>
       <Fact>
         <dt>a good build shows</dt>
         <dd data-testid="expected" className="long">
-          {expectedWords(expectation, expectationSchoolOf(bench.job.plan.schools))}
+          {saidBefore(expectation, expectationSchoolOf(bench.job.plan.schools))}
         </dd>
       </Fact>
       <LastAnswered bench={bench} />
       <EarlierJob bench={bench} touch={step.listed.touch} />
       <Fact>
         <dt>rules out</dt>
-        <dd className="long">{rulesOut[reason]}</dd>
+        <dd className="long">
+          {step.rulesOut.length > 0 ? enumerated(step.rulesOut, mostSaid) : 'a probe without contact'}
+        </dd>
       </Fact>
       <Fact>
         <dt>touch</dt>
@@ -47,15 +51,15 @@ export function TouchFacts({ step, expectation, startedAt }: TouchFactsProps) {
         </dd>
       </Fact>
       {startedAt !== undefined && (
-        <HoldClock startedAt={startedAt} first={reason === 'main leads'} heldFirstMs={firstHeldMs(bench)} />
+        <HoldClock startedAt={startedAt} first={step.listed.across === 'main leads'} heldFirstMs={firstHeldMs(bench)} />
       )}
     </>
   );
 }
 
-function expectedWords(expectation: Expectation | null, school: ExpectationSchool): string {
+function saidBefore(expectation: Expectation | null, school: ExpectationSchool): string {
   if (!expectation) return 'computing';
-  return school === 'before the answer' ? passesWords(expectation.passes) : 'said after your answer';
+  return school === 'before the answer' ? expectedWords(expectation) : 'said after your answer';
 }
 
 /** The touch before this one: what was heard beside what was expected. */
@@ -65,9 +69,9 @@ function LastAnswered({ bench: { records } }: { bench: Bench }) {
   if (!body) return null;
   return (
     <Fact>
-      <dt>last: expected {passesWords(body.expected.passes)}</dt>
+      <dt>last: expected {expectedWords(body.expected)}</dt>
       <dd className="long">
-        {body.verdict === 'stop' ? '▲' : '●'} heard {toneWords(body.heard.length ?? 'none')}
+        {body.verdict === 'stop' ? '▲' : '●'} {heardWords(body.heard)}
       </dd>
     </Fact>
   );
@@ -88,20 +92,7 @@ function EarlierJob({ bench: { state, job }, touch }: { bench: Bench; touch: Tou
 /** How long the first main-lead touch was held, or null. */
 function firstHeldMs({ job, state: { steps, log } }: Bench): number | null {
   const first = steps.find(
-    (step): step is StepOf<'touch'> => step.verb === 'touch' && step.listed.reason === 'main leads',
+    (step): step is StepOf<'touch'> => step.verb === 'touch' && step.listed.across === 'main leads',
   );
   return first ? (lastReading(log, first.listed.touch, job.id)?.record.body.reading.heard.heldMs ?? null) : null;
 }
-
-const rulesOut: Readonly<Record<TouchReason, string>> = {
-  'first anchor': 'a lead that is open or reversed',
-  'main leads': 'a short across the pack',
-  'main leads exchanged': 'a short across the pack, a capacitor left out',
-  ground: 'a ground that is open',
-  'wire end to end': 'a cold joint, a wire on another pad',
-  'same net': 'a probe without contact',
-  'rail to ground': 'a bridged or dead rail',
-  'sister phase': 'a cold joint, enamel in the bundle',
-  'phase to rail': 'a bridge, a shorted transistor',
-  neighbours: 'a bridge of solder',
-};

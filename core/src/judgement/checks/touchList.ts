@@ -1,0 +1,51 @@
+/** The touches before first power of one build, as they are kept: what each would show, and what none of them can. */
+import type { Touch } from '../../facts/log/reading';
+import type { Site } from '../../facts/terms/site';
+import type { Severity } from '../rules/finding';
+import type { GoodIs } from './probes/meterScale';
+
+export interface ListedTouch {
+  touch: Touch;
+  /** What a good build shows. */
+  good: GoodIs;
+  /** False: a silence there proves nothing, since nothing can sound on that metal. */
+  anchored: boolean;
+  /** Across the pack's own contacts: red on + first, then exchanged. Nobody can waive these two. */
+  across: 'main leads' | 'main leads exchanged' | null;
+  /** The faults that it would show: places in the list of faults. */
+  shows: readonly number[];
+}
+
+/** By a touch of this list; only by one that the list left out; by no touch with everything mated. */
+export type ShownBy = 'list' | 'longer list' | 'no touch';
+
+export interface ListedFault {
+  kind: string;
+  site: Site;
+  harm: Severity;
+  shownBy: ShownBy;
+}
+
+export interface TouchList {
+  touches: readonly ListedTouch[];
+  faults: readonly ListedFault[];
+  /** Of hands, at assumed times. */
+  seconds: number;
+}
+
+/** Touches across the pack's own contacts. */
+export function isOfMainLeads({ across }: Pick<ListedTouch, 'across'>): boolean {
+  return across !== null;
+}
+
+/** True for touches that prove contact on a good build: anchors for silences on the same nets. */
+export function provesContact({ good }: Pick<ListedTouch, 'good'>): boolean {
+  return good === 'sounds' || good === 'reads';
+}
+
+/** The kinds of faults that a touch rules out, the worst first, each once. */
+export function ruledOutBy({ faults }: TouchList, { shows }: ListedTouch): string[] {
+  const own = shows.map((place) => faults[place]!);
+  const ofHarm = (harm: Severity) => own.filter((fault) => fault.harm === harm).map(({ kind }) => kind);
+  return [...new Set([...ofHarm('kill'), ...ofHarm('stop'), ...ofHarm('warn')])];
+}

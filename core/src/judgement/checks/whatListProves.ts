@@ -1,0 +1,35 @@
+/** What a list of touches proves and what it leaves: faults counted by harm, and by kind what none of them would show. */
+import { groupedBy } from '../../facts/terms/groupedBy';
+import type { Severity } from '../rules/finding';
+import type { ListedFault, ShownBy, TouchList } from './touchList';
+
+export interface ProvedLine {
+  harm: Severity;
+  all: number;
+  by: Readonly<Record<ShownBy, number>>;
+}
+
+/** One line a harm, the worst first; a harm that nothing here can do has none. */
+export function whatListProves({ faults }: Pick<TouchList, 'faults'>): ProvedLine[] {
+  return (['kill', 'stop', 'warn'] as const).flatMap((harm) => {
+    const own = faults.filter((fault) => fault.harm === harm);
+    const count = (shownBy: ShownBy) => own.filter((fault) => fault.shownBy === shownBy).length;
+    const by = { list: count('list'), 'longer list': count('longer list'), 'no touch': count('no touch') };
+    return own.length === 0 ? [] : [{ harm, all: own.length, by }];
+  });
+}
+
+export interface LeftKind {
+  kind: string;
+  harm: Severity;
+  faults: readonly ListedFault[];
+}
+
+/** What no touch of it would show, by kind: what kills first, then where there are most. */
+export function leftByKind({ faults }: Pick<TouchList, 'faults'>): LeftKind[] {
+  const left = faults.filter(({ shownBy }) => shownBy === 'no touch');
+  const rank: readonly Severity[] = ['kill', 'stop', 'warn'];
+  return [...groupedBy(left, ({ kind, harm }) => `${harm} ${kind}`).values()]
+    .map((own): LeftKind => ({ kind: own[0]!.kind, harm: own[0]!.harm, faults: own }))
+    .sort((a, b) => rank.indexOf(a.harm) - rank.indexOf(b.harm) || b.faults.length - a.faults.length);
+}

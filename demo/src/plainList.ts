@@ -1,0 +1,56 @@
+/**
+ * A list of touches by rule of thumb, for walks that are about something else: contact on both main leads, across them,
+ * along every net, and from minus to every other one. It says nothing of faults.
+ */
+import type { Assembly, ListedTouch, TerminalRef, TouchList } from '@junctor/core';
+import { coveredTerminals, mainLeads, netlist, terminalRef } from '@junctor/core';
+
+export function plainList(target: Assembly): TouchList {
+  const leads = mainLeads(target);
+  if (!leads) return { touches: [], faults: [], seconds: 0 };
+  const { nets, netOf } = netlist(target);
+  const reachable = reachableIn(target);
+  const places = new Map(nets.map((net) => [net, net.terminals.filter((ref) => reachable.has(ref))]));
+  const sounds = (black: TerminalRef, red: TerminalRef) => touching(black, red, { good: 'sounds', anchored: true });
+  const silent = (black: TerminalRef, red: TerminalRef, across: ListedTouch['across'] = null) => {
+    const anchored = [black, red].every((ref) => places.get(netOf(ref)!)!.length > 1);
+    return touching(black, red, { good: 'silent', anchored, across });
+  };
+  const along = (ref: TerminalRef) =>
+    (places.get(netOf(ref)!) ?? []).filter((other) => other !== ref).map((other) => sounds(ref, other));
+  const [minus, plus] = [netOf(leads.minus)!, netOf(leads.plus)!];
+  const rest = [...places].filter(([net, refs]) => net !== minus && net !== plus && refs.length > 0);
+  return {
+    touches: [
+      ...along(leads.plus),
+      ...along(leads.minus),
+      silent(leads.minus, leads.plus, 'main leads'),
+      silent(leads.plus, leads.minus, 'main leads exchanged'),
+      ...rest.flatMap(([, [first]]) => along(first!)),
+      ...rest.map(([, [first]]) => silent(leads.minus, first!)),
+    ],
+    faults: [],
+    seconds: 0,
+  };
+}
+
+function touching(
+  black: TerminalRef,
+  red: TerminalRef,
+  more: Pick<ListedTouch, 'good' | 'anchored'> & { across?: ListedTouch['across'] },
+): ListedTouch {
+  return { touch: { black, red, mode: 'tone', power: 'off' }, shows: [], across: null, ...more };
+}
+
+function reachableIn(target: Assembly): ReadonlySet<TerminalRef> {
+  const covered = coveredTerminals(target);
+  return new Set(
+    Object.keys(target.build.slots).flatMap((slot) =>
+      target
+        .model(slot)!
+        .terminals.filter(({ touch, form }) => touch !== 'no' && form !== 'tail')
+        .map(({ id }) => terminalRef(slot, id))
+        .filter((ref) => !covered.has(ref)),
+    ),
+  );
+}

@@ -1,0 +1,5 @@
+CREATE TABLE touch_list (
+  basis CHAR(64) CHARACTER SET ascii PRIMARY KEY,
+  made_at DATETIME(3) NOT NULL,
+  doc JSON NOT NULL
+)

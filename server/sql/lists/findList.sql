@@ -1,0 +1,2 @@
+-- Parameters: basis.
+SELECT doc FROM touch_list WHERE basis = :basis

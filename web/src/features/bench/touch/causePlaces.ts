@@ -1,0 +1,34 @@
+/** Where a cause lies, as joints that can be made again and as terminals that can be ringed. */
+import type { Assembly, Reading, Site, TerminalRef } from '@junctor/core';
+import { jointName, landedOn, splitJoint, suspectJoints } from '@junctor/core';
+import type { Cause } from '../../../compute/worker';
+
+/** Soldered joints at a place. */
+export function jointsOf(site: Site, { build }: Assembly): string[] {
+  if ('wire' in site && site.end !== undefined)
+    return build.wires[site.wire]?.ends[site.end].by === 'solder' ? [jointName(site.wire, site.end)] : [];
+  if (!('between' in site)) return [];
+  return Object.values(build.wires).flatMap(({ id, ends }) =>
+    ([0, 1] as const).flatMap((end) => {
+      const ref = landedOn(ends[end]);
+      return ref && site.between.includes(ref) && ends[end].by === 'solder' ? [jointName(id, end)] : [];
+    }),
+  );
+}
+
+/** Terminals at a place; none of what lies inside a part or along a wire. */
+export function terminalsOf(site: Site, { build }: Assembly): TerminalRef[] {
+  if ('between' in site) return [...site.between];
+  if (!('wire' in site) || site.end === undefined) return [];
+  const wire = build.wires[site.wire];
+  const ref = wire && landedOn(wire.ends[site.end]);
+  return ref ? [ref] : [];
+}
+
+/** Where no single fault reads so: the joints on the way. */
+export function suspectedJoints(reading: Reading, asBuilt: Assembly): Pick<Cause, 'kind' | 'site' | 'because'>[] {
+  return suspectJoints(reading, asBuilt).map((joint) => {
+    const { wire, end } = splitJoint(joint)!;
+    return { kind: 'joint', site: { wire, end }, because: 'it lies on the way of what was read' };
+  });
+}
