@@ -12,6 +12,7 @@ export type {
   XY,
   StepId,
 } from './facts/terms/names';
+export { endsOf as elementEnds } from './facts/catalogue/elementEnds';
 export { capital } from './facts/terms/capital';
 export { enumerated } from './facts/terms/enumerated';
 export { jointName, splitJoint, splitRef, tailWireId, terminalRef, isTerminalRef } from './facts/terms/names';
@@ -100,8 +101,8 @@ export { judgeReading } from './judgement/checks/judgeReading';
 export type { ListedFault, ListedTouch, ShownBy, TouchList } from './judgement/checks/touchList';
 export { provesContact, ruledOutBy } from './judgement/checks/touchList';
 export type { LeftKind, ProvedLine } from './judgement/checks/whatListProves';
-export { leftByKind, whatListProves } from './judgement/checks/whatListProves';
-export { leftWords, provedSentence, provedWords } from './border/words/proofWords';
+export { leftByKind, ruledOut, whatListProves } from './judgement/checks/whatListProves';
+export { goodWords, leftWords, provedSentence, provedWords, touchRows } from './border/words/proofWords';
 export { listBasis } from './judgement/checks/listBasis';
 export type { Defect } from './judgement/checks/defects/defect';
 export type { ProbeList, ProbeSchool } from './judgement/checks/probes/probeList';
@@ -147,7 +148,7 @@ export { asJudged } from './facts/log/judged';
 export type { ArrivalContext } from './work/arrival/judgeArrival';
 export { heldTime, judgeArrival } from './work/arrival/judgeArrival';
 export { alloyOf, recipeFor } from './physics/joints/recipe';
-export { jointWords, siteWords, wireWords } from './facts/assembly/itemWords';
+export { faultWords, jointWords, siteWords, wireWords } from './facts/assembly/itemWords';
 export { padWords, printed, terminalWords } from './facts/assembly/padWords';
 export { slotTitle, slotWords } from './facts/assembly/slotWords';
 export { bandWords, numberWords, expectedWords, heardWords, passesWords, toneWords } from './border/words/readingWords';

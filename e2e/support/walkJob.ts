@@ -88,10 +88,16 @@ async function usableKeys(page: Page): Promise<string[] | null> {
   if (labelOf.get('+')?.includes('Without one')) return ['+'];
   if (/sets|sound|silent/.test(labelOf.get('0') ?? '') && labelOf.has('4')) return ['4'];
   const main = labelOf.get('Enter') ?? '';
-  if (main.includes('…')) return [...(await number(page, said)), 'Enter'];
+  if (main.includes('…')) return typed(await number(page, said), labelOf);
   if (labelOf.has('Enter')) return ['Enter'];
   if (labelOf.has('1')) return ['1'];
   return null;
+}
+
+/** A number and Enter; where the meter shows none, the key that says so. */
+function typed(number: string[], labelOf: ReadonlyMap<string, string>): string[] {
+  const open = [...labelOf].find(([, label]) => label.includes('no number'));
+  return number.length === 0 && open ? [open[0].toLowerCase()] : [...(number.length === 0 ? '20M' : number), 'Enter'];
 }
 
 const toneKeys: readonly (readonly [string, string])[] = [
@@ -114,7 +120,7 @@ async function tone(page: Page, said: string): Promise<string> {
   return key;
 }
 
-/** A number as a good one shows it, from what the page says is typical. */
+/** A number as a good one shows it, from what the page says is typical; empty: the meter shows none. */
 async function number(page: Page, said: string): Promise<string[]> {
   if (/Volts across the main leads/.test(said)) return [...'0.004'];
   const hint = await under(page).innerText();
@@ -126,7 +132,7 @@ async function number(page: Page, said: string): Promise<string[]> {
   if (grams) return [...grams[1]!];
   const expected = page.getByTestId('expected');
   const text = (await expected.count()) > 0 ? await expected.innerText() : '';
-  if (text === 'open') return [...'20M'];
+  if (text.endsWith('open')) return [];
   const band = /([\d.]+)( ?[kMmµ]?) to ([\d.]+)( ?[kMmµ]?)/.exec(text);
   if (!band) throw new Error(`no number is typical at “${said}”: ${text}`);
   const prefix = band[4]!.trim();

@@ -10,6 +10,7 @@ export { wrongFamilies } from './benchmarks/families';
 export { growth } from './benchmarks/growth';
 export { wholeHistories } from './benchmarks/histories';
 export { labels } from './benchmarks/labels';
+export { lists } from './benchmarks/lists';
 export type { Measurement } from './benchmarks/measurement';
 export { atMost, none } from './benchmarks/measurement';
 export { meter } from './benchmarks/meter';

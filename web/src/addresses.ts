@@ -47,6 +47,7 @@ export function jobPlaces(jobId: string) {
     handOn: (record: string) => `${at}/hand-on/${part(record)}`,
     openPoint: `${at}/open-point`,
     sheet: `${at}/sheet`,
+    touches: `${at}/touches`,
     wiring: (joint: string | null = null) => (joint === null ? `${at}/wiring` : `${at}/wiring/${part(joint)}`),
     wireBody: (wireId: string) => `${at}/wire/${part(wireId)}`,
     board: (slot: string | null = null) => (slot === null ? `${at}/boards` : `${at}/boards/${part(slot)}`),

@@ -52,6 +52,7 @@ const inJob: RouteObject[] = [
   at('hand-on/:record', bench.page('HandOn')),
   at('open-point', bench.page('OpenPointPage')),
   at('sheet', bench.page('SheetPage')),
+  at('touches', bench.page('TouchesPage')),
   at('wiring/:at?', wiring.page('WiringPage')),
   at('wire/:wireId', wiring.page('WireBodyPage')),
   at('boards/:slot?', wiring.page('WholeBoardPage')),

@@ -6,12 +6,13 @@ import { basisOf, shippedMeters, shippedModels, shippedTemplates } from '@juncto
 import { demoPlan } from '@junctor/demo';
 import { loadSolver } from '@junctor/solver/node';
 
-export interface Shipping {
+interface Shipping {
   name: string;
   target: Build;
 }
 
-const meter: Meter = { id: 'meter', ...shippedMeters[0]! };
+/** The meter that every shop begins with. */
+export const shippingMeter: Meter = { id: 'meter', ...shippedMeters[0]! };
 
 export function listsToShip(): Shipping[] {
   return [
@@ -21,7 +22,8 @@ export function listsToShip(): Shipping[] {
 }
 
 export async function madeList({ target, name }: Shipping): Promise<KeptList> {
-  const made = probeList(assemble(target, makeCatalogue(shippedModels())), { meter, solve: await loadSolver() });
+  const assembly = assemble(target, makeCatalogue(shippedModels()));
+  const made = probeList(assembly, { meter: shippingMeter, solve: await loadSolver() });
   if (made.is === 'gave up') throw new Error(`${name}: ${made.why}`);
-  return { basis: basisOf(target, meter), list: made.list };
+  return { basis: basisOf(target, shippingMeter), list: made.list };
 }

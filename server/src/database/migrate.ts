@@ -30,6 +30,7 @@ const writes: Readonly<Record<string, string>> = {
   picture: 'INSERT',
   job_model: 'INSERT',
   job_view: 'INSERT, UPDATE',
+  touch_list: 'INSERT',
 };
 
 /**

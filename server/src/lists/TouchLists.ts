@@ -1,6 +1,6 @@
 /**
- * The touches before first power of a plan: worked out once for what they stand on, in a worker, and kept. One at a time;
- * what ships with the shop is there at once.
+ * The touches before first power of a plan: worked out once for what they stand on, in a worker, and kept. One at a
+ * time; what ships with the shop is there at once.
  */
 import { basisOf, shippedList } from '@junctor/catalogue';
 import type { Build, Meter, TouchList } from '@junctor/core';
@@ -15,7 +15,7 @@ import type { ListProgress } from './listWorker';
 export interface TouchLists {
   /** What is known now; null while it is not worked out. */
   find(queries: Queries, target: Build): Promise<TouchList | null>;
-  /** Waits until it is worked out; what failed is not tried again before the next start. @throws {Error} With why. */
+  /** Waits until it is worked out; what failed is not tried again at once. @throws {Error} With why. */
   make(target: Build): Promise<TouchList>;
   /** How far the work is; null when nobody is at it. */
   progress(target: Build): Promise<ListProgress | null>;
@@ -26,6 +26,9 @@ interface Given {
   catalogue: ShopCatalogue;
   now: () => Date;
 }
+
+/** What failed is tried again after so long, when somebody asks. */
+const againAfterMs = 60_000;
 
 /** Lists that are kept in memory. */
 const kept = 50;
@@ -38,7 +41,7 @@ interface Work {
 export function makeTouchLists({ database, catalogue, now }: Given): TouchLists {
   const known = new LRUCache<string, TouchList>({ max: kept });
   const working = new Map<string, Work>();
-  const failed = new LRUCache<string, Error>({ max: kept });
+  const failed = new LRUCache<string, Error>({ max: kept, ttl: againAfterMs });
   let last: Promise<unknown> = Promise.resolve();
 
   const stored = async (queries: Queries, basis: string): Promise<TouchList | null> => {
@@ -81,7 +84,9 @@ export function makeTouchLists({ database, catalogue, now }: Given): TouchLists 
     progress: async (target) => {
       const basis = basisOf(target, await meterIn(database));
       const before = failed.get(basis);
-      return before ? { share: 0, says: `No list: ${before.message}` } : (working.get(basis)?.at ?? null);
+      return before
+        ? { share: 0, says: `it failed and is tried again in a minute: ${before.message}` }
+        : (working.get(basis)?.at ?? null);
     },
   };
 }

@@ -36,8 +36,8 @@ export function useJob(id: string) {
 }
 
 /**
- * The touches before first power of a version of a plan; asked again while they are worked out. Those of another version
- * are none of this one's.
+ * The touches before first power of a version of a plan; asked again while they are worked out. Those of another
+ * version are none of this one's.
  */
 export function useTouches(jobId: string, version: number | undefined) {
   return useQuery({

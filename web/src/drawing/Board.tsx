@@ -57,6 +57,8 @@ export function Board({
   const also = shown.find(({ id }) => id === other) ?? null;
   const focus = also && ringed[0] && apartMm(also, ringed[0]) < togetherMm ? [...ringed, also] : ringed;
   const view = boardView(model, side, focus, { widthPx: width, heightPx: height });
+  // What bears a name of its own is ringed by itself.
+  const isRow = ringed.length > 1 && ringed.every(({ id }) => tags[id] === undefined);
   const said = [...ringed, ...(also ? [also] : [])]
     .map(({ id, printed }) => {
       const tag = tags[id] ? `${tags[id]} on ` : '';
@@ -86,8 +88,11 @@ export function Board({
       ))}
       {wire && ringed[0] && <WireRun wire={wire} terminal={ringed[0]} model={model} view={view} />}
       {view.zoomed && ringed[0] && <Inset model={model} side={side} ringed={ringed[0]} view={view} />}
-      {ringed.length === 1 && <Ring terminal={ringed[0]!} view={view} />}
-      {ringed.length > 1 && <RingAround terminals={ringed} view={view} />}
+      {isRow ? (
+        <RingAround terminals={ringed} view={view} />
+      ) : (
+        ringed.map((terminal) => <Ring key={terminal.id} terminal={terminal} view={view} />)
+      )}
       {also && <Ring terminal={also} view={view} other />}
       {boardLabels({ model, side, view, rings, tags, every }).map((label) => (
         <Label key={label.id} label={label} />

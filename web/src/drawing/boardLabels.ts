@@ -47,15 +47,19 @@ export function boardLabels(names: BoardNames): BoardLabel[] {
     .sort((a, b) => weights[a.weight] - weights[b.weight]);
   const weightOf = new Map(wishes.map(({ id, weight }) => [id, weight]));
   const ringed = shown.find(({ id }) => rings.includes(id));
-  const obstacles = [
-    ...shown.map((terminal) => padBox(terminal, view)),
+  const obstacles = [...boardObstacles(model, side, view), ...(view.zoomed && ringed ? [insetBox(ringed, view)] : [])];
+  return placeLabels(wishes, obstacles, boardSize).map((label) => ({ ...label, weight: weightOf.get(label.id)! }));
+}
+
+/** What no name may stand on: pads, holes, openings, plugs and the board's own edges. */
+export function boardObstacles(model: PartModel, side: Side, view: BoardView): Box[] {
+  return [
+    ...shownOn(model, side).map((terminal) => padBox(terminal, view)),
     ...model.body.holes.map(({ atMm, drillMm }) => roundBox(view.toPx(atMm), drillMm * view.pxPerMm)),
     ...model.body.openings.flatMap((opening) => openingBoxes(opening, view)),
     ...model.connectors.flatMap(({ pins }) => edgesOf(plugBox(model, pins, view))),
     ...straightEdges(model, view),
-    ...(view.zoomed && ringed ? [insetBox(ringed, view)] : []),
   ];
-  return placeLabels(wishes, obstacles, boardSize).map((label) => ({ ...label, weight: weightOf.get(label.id)! }));
 }
 
 export function padBox({ atMm, sizeMm }: Terminal, view: BoardView): Box {
@@ -160,6 +164,6 @@ function roundBox([x, y]: XY, across: number): Box {
 }
 
 /** A minus is drawn as wide as a plus. */
-function shownPrint(print: string): string {
+export function shownPrint(print: string): string {
   return print.replace(/-$/, '−');
 }

@@ -35,6 +35,9 @@ export const Words = styled.p<{ $large?: boolean }>`
   small {
     font-size: 18px;
   }
+  @media print {
+    font-size: 10pt;
+  }
 `;
 
 /** The room of a drawing on a page. */

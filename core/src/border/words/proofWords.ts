@@ -1,6 +1,9 @@
 /** What a list of touches proves, in words: never a bare hundred per cent. */
 import type { LeftKind, ProvedLine } from '../../judgement/checks/whatListProves';
-import type { TouchList } from '../../judgement/checks/touchList';
+import type { Assembly } from '../../facts/assembly/assembly';
+import { probeWords } from '../../judgement/checks/reach';
+import type { ListedTouch, TouchList } from '../../judgement/checks/touchList';
+import { ruledOutBy } from '../../judgement/checks/touchList';
 import { leftByKind, whatListProves } from '../../judgement/checks/whatListProves';
 
 const doing = { kill: 'that kill', stop: 'that stop it', warn: 'that only annoy' } as const;
@@ -27,4 +30,23 @@ export function provedSentence(list: TouchList): string {
   const left = leftByKind(list).filter(({ harm }) => harm !== 'warn').length;
   if (ruled.length === 0) return 'nothing that stops or kills was found to be possible';
   return `ruled out ${ruled.join(' and ')}${left > 0 ? `; ${left} kinds are left to the eye and to function` : ''}`;
+}
+
+/** What a good build shows, before the meter is taken up. */
+export function goodWords({ good, anchored }: Pick<ListedTouch, 'good' | 'anchored'>): string {
+  if (good === 'sounds') return 'a tone';
+  if (good === 'reads') return 'a number';
+  return anchored ? 'nothing' : 'nothing, contact not proven';
+}
+
+/** One line a touch, as it stands in a table to tick off. */
+export function touchRows(list: TouchList, target: Assembly) {
+  return list.touches.map((listed, index) => ({
+    no: index + 1,
+    mode: listed.touch.mode === 'diode' ? 'diode volts' : listed.touch.mode,
+    black: probeWords(listed.touch.black, target),
+    red: probeWords(listed.touch.red, target),
+    good: goodWords(listed),
+    'would show': ruledOutBy(list, listed).join('; '),
+  }));
 }

@@ -73,3 +73,11 @@ export function siteWords(site: Site, assembly: Assembly): string {
     return `plug ${plugWords(site.mate, assembly)}${site.position ? `, contact ${site.position}` : ''}`;
   return `between ${terminalWords(site.between[0], assembly)} and ${terminalWords(site.between[1], assembly)}`;
 }
+
+/** One thing that can be wrong, with its place: "joint open: lead C of motor M4 on ESC C4". */
+export function faultWords({ kind, site }: { kind: string; site: Site }, assembly: Assembly): string {
+  if (!('slot' in site)) return `${kind}: ${siteWords(site, assembly)}`;
+  if (!site.element) return `${kind}: ${slotWords(site.slot, assembly)}`;
+  const element = assembly.model(site.slot)?.elements.find(({ id }) => id === site.element);
+  return `${kind}: ${element?.is ?? 'element'} ${site.element} of ${slotWords(site.slot, assembly)}`;
+}

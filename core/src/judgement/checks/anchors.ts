@@ -6,7 +6,7 @@ import { netlist } from '../../facts/wiring/netlist';
 import { invalidatedBy, standsOnTerminals } from '../../facts/log/stale';
 import type { Touch } from '../../facts/log/reading';
 
-/** For each probe the newest record of this job of a tone or a number on its terminal's net that is not stale, or null. */
+/** For each probe the newest record of this job of a tone or number on its terminal's net, not stale; or null. */
 export function anchorsFor(touch: Touch, log: LogState, jobId: Id): { black: Id | null; red: Id | null } {
   const nets = netlist(log.asBuilt);
   const own = notesOf(log, 'reading').filter(ofJob(jobId));

@@ -4,6 +4,7 @@
  */
 import type { Build } from '../../facts/assembly/build';
 import { coreVersion } from '../../facts/terms/coreVersion';
+import { lookUp } from '../../facts/terms/lookUp';
 import type { Meter } from '../../facts/terms/meter';
 
 export function listBasis({ slots, wires, housings, mates, hidden }: Build, meter: Meter): string {
@@ -22,7 +23,7 @@ export function listBasis({ slots, wires, housings, mates, hidden }: Build, mete
 function inOrder<T>(table: Readonly<Record<string, T>>, pick: (one: T) => unknown): [string, unknown][] {
   return Object.keys(table)
     .sort()
-    .map((name) => [name, sorted(pick(table[name]!))]);
+    .map((name) => [name, sorted(pick(lookUp(table, name)!))]);
 }
 
 /** The same with the names of every object in order: what comes out of a database keeps none. */

@@ -1,7 +1,7 @@
-/** What a list of touches proves and what it leaves: faults counted by harm, and by kind what none of them would show. */
+/** What a list of touches proves and what it leaves: faults counted by harm, by kind what none of them would show. */
 import { groupedBy } from '../../facts/terms/groupedBy';
 import type { Severity } from '../rules/finding';
-import type { ListedFault, ShownBy, TouchList } from './touchList';
+import type { ListedFault, ListedTouch, ShownBy, TouchList } from './touchList';
 
 export interface ProvedLine {
   harm: Severity;
@@ -32,4 +32,14 @@ export function leftByKind({ faults }: Pick<TouchList, 'faults'>): LeftKind[] {
   return [...groupedBy(left, ({ kind, harm }) => `${harm} ${kind}`).values()]
     .map((own): LeftKind => ({ kind: own[0]!.kind, harm: own[0]!.harm, faults: own }))
     .sort((a, b) => rank.indexOf(a.harm) - rank.indexOf(b.harm) || b.faults.length - a.faults.length);
+}
+
+/** How many faults of each harm touches that were answered as a good build would have ruled out. */
+export function ruledOut(
+  { faults }: Pick<TouchList, 'faults'>,
+  answered: readonly ListedTouch[],
+): Readonly<Record<Severity, number>> {
+  const out = new Set(answered.flatMap(({ shows }) => shows));
+  const count = (harm: Severity) => [...out].filter((place) => faults[place]!.harm === harm).length;
+  return { kill: count('kill'), stop: count('stop'), warn: count('warn') };
 }

@@ -1,6 +1,6 @@
 /** What a reading that no good build shows can be: single faults with which the meter would show just that. */
 import type { Assembly } from '../../facts/assembly/assembly';
-import type { Reading } from '../../facts/log/reading';
+import type { Expectation, Heard, Reading } from '../../facts/log/reading';
 import type { Meter } from '../../facts/terms/meter';
 import type { Defect } from '../checks/defects/defect';
 import { defectsOf } from '../checks/defects/defectsOf';
@@ -17,15 +17,30 @@ interface CausesAsked {
   cleared: readonly number[];
 }
 
-/** Everything that would read so, what comes about most often first; empty where no single fault of the list would. */
+/** A fault is put in as one size of itself; a true one reads near that. */
+const nearV = 0.1;
+
+/**
+ * Everything that would read so, what comes about most often first, and what would read near it after that; empty where
+ * no single fault of the list would.
+ */
 export function causesOf(assembly: Assembly, { reading, meter, shown, cleared }: CausesAsked): Defect[] {
   const { touch, heard } = reading;
   const all = defectsOf(assembly);
   const isCleared = new Set(cleared);
-  const proven = { ...heard, anchors: { black: 'proven', red: 'proven' } };
+  const proven: Heard = { ...heard, anchors: { black: 'proven', red: 'proven' } };
+  const fits = (defect: Defect) => howNear(expectIn(circuitWith(assembly, defect), touch, { meter }), proven);
   return shown
     .filter((place) => !isCleared.has(place))
-    .map((place) => all[place]!)
-    .filter((defect) => judgeReading(expectIn(circuitWith(assembly, defect), touch, { meter }), proven) === 'pass')
-    .sort((a, b) => b.often - a.often);
+    .map((place) => ({ defect: all[place]!, near: fits(all[place]!) }))
+    .filter(({ near }) => near !== 'far')
+    .sort((a, b) => Number(a.near === 'near') - Number(b.near === 'near') || b.defect.often - a.defect.often)
+    .map(({ defect }) => defect);
+}
+
+function howNear(expected: Expectation, heard: Heard): 'so' | 'near' | 'far' {
+  if (judgeReading(expected, heard) === 'pass') return 'so';
+  const { value } = heard;
+  if (value === undefined || !expected.band || expected.touch.mode !== 'diode') return 'far';
+  return value >= expected.band[0] - nearV && value <= expected.band[1] + nearV ? 'near' : 'far';
 }

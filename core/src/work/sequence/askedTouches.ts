@@ -1,6 +1,6 @@
 /**
- * Which touches of the list a job asks for. A new build and a conversion: all of them. A repair: the main leads, what its
- * own work could have spoiled, and the touches that make silence on those nets count.
+ * Which touches of the list a job asks for. A new build and a conversion: all of them. A repair: the main leads, what
+ * its own work could have spoiled, and the touches that make silence on those nets count.
  */
 import type { Assembly } from '../../facts/assembly/assembly';
 import { workOf } from '../../facts/log/jobStart';

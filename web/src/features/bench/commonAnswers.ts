@@ -15,6 +15,7 @@ export function commonAnswers({ state: { steps, current } }: Bench, { places, op
     { key: '+', also: ['ArrowRight'], label: 'Look ahead', hidden: true, act: () => look(here + 1) },
     { key: 'z', label: 'Take back the last record', hidden: true, act: () => open(places.takeBack) },
     { key: 'm', label: 'The wiring', hidden: true, act: () => open(places.wiring()) },
+    { key: 'l', label: 'The touches, and what they prove', hidden: true, act: () => open(places.touches) },
     { key: '[', label: 'Look at the stretch before', hidden: true, act: () => look(ferrule(steps, here, -1)) },
     { key: ']', label: 'Look at the stretch after', hidden: true, act: () => look(ferrule(steps, here, 1)) },
   ];
@@ -27,7 +28,7 @@ export function askedAnswers(
   { number, typed }: { number: boolean; typed: string },
 ): Answer[] {
   return commonAnswers(bench, doors).filter(
-    ({ key }) => key === '*' || (key === '-' && !number) || (key === 'm' && typed === ''),
+    ({ key }) => key === '*' || (key === '-' && !number) || (['m', 'l'].includes(key) && typed === ''),
   );
 }
 

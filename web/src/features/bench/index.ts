@@ -14,5 +14,6 @@ export { NoSuchPlace } from './modes/NoSuchPlace';
 export { Now } from './modes/Now';
 export { OtherPad } from './modes/OtherPad';
 export { Problem, WhatToDo } from './modes/Problem';
+export { TouchesPage } from './touch/TouchesPage';
 export { TakeBack } from './modes/TakeBack';
 export { Why } from './modes/Why';

@@ -7,31 +7,32 @@ import { groupedBy } from '../../../facts/terms/groupedBy';
 import type { Candidates } from './candidates';
 import type { GoodIs } from './meterScale';
 
-export interface Placed {
+interface Placed {
   /** In the list of candidates. */
   place: number;
   black: TerminalRef;
 }
 
 interface Given {
-  candidates: Candidates;
   good: readonly GoodIs[];
   /** For a silence: for each of its probes the touches that prove contact there. */
   anchors: ReadonlyMap<number, readonly (readonly number[])[]>;
+  /** For each main lead the touches that would sound on it. */
+  contacts: readonly (readonly number[])[];
   /** Places of the two across the main leads. */
   mains: readonly number[];
 }
 
 const rank: readonly GoodIs[] = ['sounds', 'reads', 'unsure', 'silent'];
 
-export function inOrder(touches: readonly Placed[], { good, anchors, mains }: Given): Placed[] {
+export function inOrder(touches: readonly Placed[], { good, anchors, contacts, mains }: Given): Placed[] {
   const rankOf = ({ place }: Placed) => rank.indexOf(good[place]!);
   const byRank = (a: Placed, b: Placed) => rankOf(a) - rankOf(b) || a.place - b.place;
   const across = mains.flatMap((place) => touches.find((one) => one.place === place) ?? []);
-  const blacks = new Set(across.map(({ black }) => black));
-  const opening = (anchors.get(mains[0]!) ?? []).flatMap((others) => {
-    const able = touches.filter(({ place }) => others.includes(place)).sort(byRank);
-    return able.find(({ black }) => blacks.has(black)) ?? able[0] ?? [];
+  const sides = anchors.get(mains[0]!) ?? [];
+  const opening = mains.flatMap((_, side) => {
+    const of = (places: readonly number[] = []) => touches.filter(({ place }) => places.includes(place)).sort(byRank);
+    return [...of(contacts[side]), ...of(sides[side])].slice(0, 1);
   });
   // Black lies on minus for the first of the two: its own anchor comes last.
   const first = [...new Set([...opening.reverse(), ...across])];

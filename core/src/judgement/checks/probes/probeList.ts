@@ -51,18 +51,19 @@ export function probeList(
   onProgress(0.8, 'choosing the quickest list');
   const mains = candidates.all.slice(0, 2).map((_, index) => index);
   const proving = new Map([...anchors].map(([touch, sides]) => [touch, sides.filter((others) => others.length > 0)]));
-  const soundingOf = (touches: readonly number[]) => {
-    const sounding = touches.filter((touch) => good[touch] === 'sounds');
-    return sounding.length > 0 ? sounding : touches;
-  };
+  // Contact on each main lead is heard as a tone of that lead itself, where one can be.
+  const contacts = mains.map((place) => {
+    const lead = candidates.all[place]!.touch.black;
+    const isOn = ({ touch }: Candidate) => touch.black === lead || touch.red === lead;
+    return candidates.all.flatMap((candidate, at) => (good[at] === 'sounds' && isOn(candidate) ? [at] : []));
+  });
   const cover = coverOf(
     {
       candidates,
       wanted: [
         // Across the pack's own contacts, both ways.
         ...mains.map((place) => ({ by: [place], times: 1 })),
-        // Contact on each of the two is heard as a tone, where one can be.
-        ...(proving.get(0) ?? []).map((others) => ({ by: soundingOf(others), times: 1 })),
+        ...contacts.filter((by) => by.length > 0).map((by) => ({ by, times: 1 })),
         ...defects.flatMap(({ harm }, index) =>
           wants(harm) && seenBy[index]!.length > 0 ? [{ by: seenBy[index]!, times: harm === 'kill' ? 2 : 1 }] : [],
         ),
@@ -72,7 +73,7 @@ export function probeList(
     solve,
   );
   if (cover.is === 'gave up') return cover;
-  const ordered = inOrder(cover.touches, { candidates, good, anchors: proving, mains });
+  const ordered = inOrder(cover.touches, { good, anchors: proving, contacts, mains });
   const chosen = new Set(ordered.map(({ place }) => place));
   const shownFrom = (index: number): ShownBy => {
     if (seenBy[index]!.some((touch) => chosen.has(touch))) return 'list';

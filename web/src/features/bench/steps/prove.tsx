@@ -3,6 +3,7 @@ import type { Length, StepOf } from '@junctor/core';
 import { mainLeads, possible, poweredV, restLimitV } from '@junctor/core';
 import { Fact } from '../../../ui/Frame';
 import { askedAnswers } from '../commonAnswers';
+import { ListFacts } from '../touch/ListFacts';
 import { checklistHands } from '../../../bench/hands/checklistHands';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import type { StepScreen } from './stepScreen';
@@ -49,6 +50,9 @@ function atRestWords(volts: number): string {
 
 export const prove: StepScreen<StepOf<'prove'>> = { hands: checklistHands, Screen: ProveScreen };
 
+/** Here it is read, before the first touch. */
+const shown = { label: 'The touches', hidden: false } as const;
+
 function ProveScreen({ step }: { step: StepOf<'prove'> }) {
   const bench = useBench();
   const doors = useDoors();
@@ -71,7 +75,10 @@ function ProveScreen({ step }: { step: StepOf<'prove'> }) {
     <JobFrame
       place="Bench"
       shown={step}
-      answers={[...askedAnswers(bench, doors, state), ...state.answers]}
+      answers={[
+        ...askedAnswers(bench, doors, state).map((answer) => (answer.key === 'l' ? { ...answer, ...shown } : answer)),
+        ...state.answers,
+      ]}
       left={{ title: 'the meter', note: bench.meter.name, body: <PromptList prompts={prompts} state={state} /> }}
       right={{
         ...checklistHands(bench).right,
@@ -83,6 +90,7 @@ function ProveScreen({ step }: { step: StepOf<'prove'> }) {
       under={state.problem ?? step.blockedReason ?? state.prompt.hint}
       crossing={
         <>
+          <ListFacts bench={bench} />
           <Fact>
             <dt>limit at rest</dt>
             <dd>{restLimitV * 1000} mV</dd>

@@ -1,6 +1,6 @@
 /** A reading that no good build shows: what it was, what it can be, and the way on. */
 import type { Note, Reading, StepOf } from '@junctor/core';
-import { expectedWords, heardWords, siteWords, terminalWords } from '@junctor/core';
+import { expectedWords, faultWords, heardWords, terminalWords } from '@junctor/core';
 import styled from 'styled-components';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
@@ -58,9 +58,9 @@ export function StopScreen({ step, reading, onRetry }: StopProps) {
   const answers: Answer[] = [
     ...commonAnswers(bench, doors).filter(({ key }) => key !== '*'),
     { key: '*', also: ['p'], label: 'Log a fault', act: fault },
-    ...shown.map(({ joints, site, kind }, index): Answer => ({
+    ...shown.map(({ joints, kind }, index): Answer => ({
       key: String(index + 1),
-      label: joints.length > 0 ? `Rework ${siteWords(site, asBuilt)}` : `Log it: ${kind}`,
+      label: joints.length > 0 ? `Rework: ${kind}` : `Log it: ${kind}`,
       act: () => (joints.length > 0 ? rework(joints) : fault()),
     })),
     { key: '0', label: 'Touch again', act: onRetry },
@@ -71,7 +71,7 @@ export function StopScreen({ step, reading, onRetry }: StopProps) {
       {shown.map(({ kind, site, because }, index) => (
         <li key={`${kind} ${JSON.stringify(site)}`}>
           <kbd>{index + 1}</kbd>
-          {kind}: {siteWords(site, target)}
+          {faultWords({ kind, site }, target)}
           <small>{because}</small>
         </li>
       ))}

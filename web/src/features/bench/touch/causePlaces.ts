@@ -1,6 +1,6 @@
 /** Where a cause lies, as joints that can be made again and as terminals that can be ringed. */
 import type { Assembly, Reading, Site, TerminalRef } from '@junctor/core';
-import { jointName, landedOn, splitJoint, suspectJoints } from '@junctor/core';
+import { elementEnds, jointName, landedOn, splitJoint, suspectJoints, terminalRef } from '@junctor/core';
 import type { Cause } from '../../../compute/worker';
 
 /** Soldered joints at a place. */
@@ -16,9 +16,20 @@ export function jointsOf(site: Site, { build }: Assembly): string[] {
   );
 }
 
-/** Terminals at a place; none of what lies inside a part or along a wire. */
-export function terminalsOf(site: Site, { build }: Assembly): TerminalRef[] {
+/** Terminals at a place: of what fails inside a part those that it hangs on; none along a wire. */
+export function terminalsOf(site: Site, assembly: Assembly): TerminalRef[] {
+  const { build } = assembly;
   if ('between' in site) return [...site.between];
+  if ('slot' in site) {
+    const { elements = [], terminals = [] } = assembly.model(site.slot) ?? {};
+    const failed = elements.find(({ id }) => id === site.element);
+    const [one = [], other = []] = (failed ? elementEnds(failed) : []).map((end) =>
+      terminals.filter(({ node }) => node === end),
+    );
+    // A supply has many places, what hangs on it few: these are its.
+    const few = other.length === 0 || (one.length > 0 && one.length < other.length) ? one : other;
+    return few.map(({ id }) => terminalRef(site.slot, id));
+  }
   if (!('wire' in site) || site.end === undefined) return [];
   const wire = build.wires[site.wire];
   const ref = wire && landedOn(wire.ends[site.end]);

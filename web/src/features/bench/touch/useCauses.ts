@@ -1,4 +1,4 @@
-/** What a reading that stops can be, worked out off the page: single faults with which the meter would show just that. */
+/** What a reading that stops can be, worked out off the page: single faults with which the meter would show it. */
 import type { Cause } from '../../../compute/worker';
 import type { Reading, StepOf } from '@junctor/core';
 import { useQuery } from '@tanstack/react-query';

@@ -1,0 +1,36 @@
+/** Before the first touch: how many there are, how long they take, what they prove of what kills and of what stops. */
+import { whatListProves } from '@junctor/core';
+import type { Bench } from '../../../bench/provider/bench';
+import { Fact } from '../../../ui/Frame';
+
+export function ListFacts({ bench: { state, listing } }: { bench: Bench }) {
+  const { list, touches } = state.touches;
+  if (!list)
+    return (
+      <Fact>
+        <dt>then the touches</dt>
+        <dd className="long">being worked out{listing ? `, ${Math.round(100 * listing.share)} %` : ''}</dd>
+      </Fact>
+    );
+  const minutes = Math.ceil((list.seconds * touches.length) / Math.max(1, list.touches.length) / 60);
+  return (
+    <>
+      <Fact>
+        <dt>then</dt>
+        <dd className="long">
+          {touches.length} touches, about {minutes} min
+        </dd>
+      </Fact>
+      {whatListProves(list)
+        .filter(({ harm }) => harm !== 'warn')
+        .map(({ harm, all, by }) => (
+          <Fact key={harm}>
+            <dt>shown of what {harm === 'kill' ? 'kills' : 'stops'}</dt>
+            <dd>
+              {by.list} of {all}
+            </dd>
+          </Fact>
+        ))}
+    </>
+  );
+}

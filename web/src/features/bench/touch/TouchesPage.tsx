@@ -1,0 +1,146 @@
+/** The list of touches as a whole: what it proves and has proved, what it leaves, each touch; to be read or printed. */
+import type { ListedTouch, ProvedLine, StepOf, TouchList } from '@junctor/core';
+import {
+  capital,
+  enumerated,
+  faultWords,
+  goodWords,
+  leftByKind,
+  probeWords,
+  provedWords,
+  ruledOut,
+  whatListProves,
+} from '@junctor/core';
+import { useNavigate } from 'react-router';
+import { jobPlaces } from '../../../addresses';
+import type { Bench } from '../../../bench/provider/bench';
+import { useBench } from '../../../bench/provider/useBench';
+import { saveFile } from '../../../files/saveFile';
+import { writeTouches } from '../../../files/touchCsv';
+import { Columns, Lines, Sheet } from '../../../ui/Sheet';
+import { Words } from '../../../ui/layout';
+import { TouchMaps } from './TouchMaps';
+
+export function TouchesPage() {
+  const bench = useBench();
+  const navigate = useNavigate();
+  const { job, state, meter, listing } = bench;
+  const { list, touches, history } = state.touches;
+  const place = `${job.quad}, touches`;
+  const go = (to: string) => void navigate(to);
+  const back = { key: 'b', label: 'To the bench', to: jobPlaces(job.id).now };
+  if (!list)
+    return (
+      <Sheet place={place} title="The list of touches is being worked out" go={go} doors={[back]}>
+        <section>
+          <Words>{listing ? `${Math.round(100 * listing.share)} %: ${listing.says}` : 'It has been asked for.'}</Words>
+        </section>
+      </Sheet>
+    );
+  const steps = state.steps.filter((step): step is StepOf<'touch'> => step.verb === 'touch');
+  const answered = steps.filter(({ done }) => done);
+  const minutes = Math.ceil((list.seconds * touches.length) / Math.max(1, list.touches.length) / 60);
+  const write = () => saveFile('touches.csv', writeTouches(list, touches, state.target), 'text/csv');
+  return (
+    <Sheet
+      place={place}
+      title={`${touches.length} touches, about ${minutes} min: what they prove`}
+      note={`${job.quad}, ${job.title}, plan version ${job.plan.version}; for ${meter.name}, everything plugged together, no power.${history.length > 0 ? ` ${history.length} of the whole list are not asked: this work did not reach them.` : ''}`}
+      go={go}
+      doors={[
+        back,
+        { key: 'c', label: 'Write as CSV', act: write },
+        { key: 'p', label: 'Print it', act: () => window.print() },
+      ]}
+    >
+      <Columns>
+        <section>
+          <h2>What they prove</h2>
+          <Lines aria-label="What they prove">
+            {whatListProves(list).map((line) => (
+              <li key={line.harm}>{capital(provedWords(line))}</li>
+            ))}
+          </Lines>
+          <h2>So far</h2>
+          <SoFar list={list} answered={answered.map(({ listed }) => listed)} steps={steps} />
+        </section>
+        <section>
+          <h2>Left to the eye and to function</h2>
+          <Left bench={bench} list={list} />
+        </section>
+      </Columns>
+      <section>
+        <h2>The touches, in the order of work</h2>
+        <Lines
+          $columns="16px 26px 84px minmax(0, 1fr) minmax(0, 1fr) minmax(0, 0.7fr) minmax(0, 1.6fr)"
+          aria-label="Touches"
+        >
+          {steps.map((step, index) => (
+            <li key={step.id}>
+              <span>{markOf(step)}</span>
+              <span>{index + 1}</span>
+              <span>{step.listed.touch.mode === 'diode' ? 'diode volts' : 'tone'}</span>
+              <span>black {probeWords(step.listed.touch.black, state.target)}</span>
+              <span>red {probeWords(step.listed.touch.red, state.target)}</span>
+              <span>{goodWords(step.listed)}</span>
+              <span className="quiet">{enumerated(step.rulesOut, 4)}</span>
+            </li>
+          ))}
+        </Lines>
+      </section>
+      <TouchMaps bench={bench} touches={steps.map(({ listed }) => listed)} />
+    </Sheet>
+  );
+}
+
+function markOf({ done, blockedReason }: StepOf<'touch'>): string {
+  if (done) return '●';
+  return blockedReason ? '▲' : '○';
+}
+
+function SoFar({
+  list,
+  answered,
+  steps,
+}: {
+  list: TouchList;
+  answered: readonly ListedTouch[];
+  steps: readonly StepOf<'touch'>[];
+}) {
+  const out = ruledOut(list, answered);
+  const wrong = steps.filter(({ done, blockedReason }) => !done && blockedReason !== null).length;
+  const said = (line: ProvedLine) => `${out[line.harm]} of ${line.by.list} ${harmWords[line.harm]}`;
+  return (
+    <Words>
+      {answered.length} of {steps.length} answered as a good build would. Ruled out:{' '}
+      {enumerated(whatListProves(list).map(said))}. {wrong > 0 ? `${wrong} to be looked into or asked again.` : ''}
+    </Words>
+  );
+}
+
+const harmWords = { kill: 'that kill', stop: 'that stop it', warn: 'that only annoy' } as const;
+
+/** Places that are written out of one kind. */
+const mostPlaces = 5;
+
+function Left({ bench: { state }, list }: { bench: Bench; list: TouchList }) {
+  const kinds = leftByKind(list);
+  if (kinds.length === 0) return <Words>Nothing that is known to go wrong here.</Words>;
+  return (
+    <Lines $columns="60px minmax(0, 1fr)" aria-label="Left to the eye and to function">
+      {kinds.map(({ kind, harm, faults }) => (
+        <li key={`${harm} ${kind}`}>
+          <span>{harm}</span>
+          <span>
+            {enumerated(
+              faults.map((fault, index) =>
+                index === 0 ? faultWords(fault, state.target) : faultWords(fault, state.target).slice(kind.length + 2),
+              ),
+              mostPlaces,
+            )}
+          </span>
+        </li>
+      ))}
+    </Lines>
+  );
+}
