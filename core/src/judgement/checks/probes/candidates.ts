@@ -32,9 +32,9 @@ export interface Candidates {
 
 /**
  * Assumed: black is set down and stays; red is set down, listened to and answered; more for either where a pad is fine
- * or lies in a plug; volts are read.
+ * or lies in a plug.
  */
-const [blackS, redS, fineS, behindS, readS] = [1.5, 2.5, 1.5, 3, 2];
+const [blackS, redS, fineS, behindS] = [1.5, 2.5, 1.5, 3];
 /** Of parts with more pieces of copper than this only neighbours are tried against each other. */
 const mostPieces = 12;
 
@@ -106,25 +106,20 @@ class CandidateList {
     if (black === red || this.known.has(key)) return;
     this.known.add(key);
     if (isAlong) this.known.add(`${red} ${black} ${mode}`);
-    const way = (on: TerminalRef, other: TerminalRef) => ({
-      black: on,
-      seconds: redS + this.moreS(other) + (mode === 'diode' ? readS : 0),
-    });
+    const way = (on: TerminalRef, other: TerminalRef) => ({ black: on, seconds: redS + this.moreS(other) });
     const ways = isAlong ? [way(black, red), way(red, black)] : [way(black, red)];
     this.all.push({ touch: { black, red, mode, power: 'off' }, ways });
   }
 
-  /** On one piece of copper it says the same either way round. */
+  /** So few volts are left where it sounds that no junction conducts: it says the same either way round. */
   addAlong(a: TerminalRef, b: TerminalRef): void {
     this.add(a, b, 'tone', true);
   }
 
-  /** A tone where copper or a winding joins them, else what lies between them, either way. */
+  /** A tone, which is quick; where no copper joins them also what lies between them, either way. */
   addBetween(a: TerminalRef, b: TerminalRef): void {
-    if (this.pieceOf(a) === this.pieceOf(b)) {
-      this.addAlong(a, b);
-      return;
-    }
+    this.addAlong(a, b);
+    if (this.pieceOf(a) === this.pieceOf(b)) return;
     this.add(a, b, 'diode');
     this.add(b, a, 'diode');
   }

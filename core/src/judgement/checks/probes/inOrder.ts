@@ -1,6 +1,6 @@
 /**
  * Touches in the order of work: contact on both main leads first, the main leads both ways, then all with black in one
- * place together; of those what proves contact before the silences that stand on it.
+ * place together, the main leads last; of those what proves contact before the silences that stand on it.
  */
 import type { TerminalRef } from '../../../facts/terms/names';
 import { groupedBy } from '../../../facts/terms/groupedBy';
@@ -29,6 +29,7 @@ export function inOrder(touches: readonly Placed[], { good, anchors, contacts, m
   const rankOf = ({ place }: Placed) => rank.indexOf(good[place]!);
   const byRank = (a: Placed, b: Placed) => rankOf(a) - rankOf(b) || a.place - b.place;
   const across = mains.flatMap((place) => touches.find((one) => one.place === place) ?? []);
+  const blacks = new Set(across.map(({ black }) => black));
   const sides = anchors.get(mains[0]!) ?? [];
   const opening = mains.flatMap((_, side) => {
     const of = (places: readonly number[] = []) => touches.filter(({ place }) => places.includes(place)).sort(byRank);
@@ -38,8 +39,8 @@ export function inOrder(touches: readonly Placed[], { good, anchors, contacts, m
   const first = [...new Set([...opening.reverse(), ...across])];
   const rest = touches.filter((one) => !first.includes(one)).sort(byRank);
   const groups = [...groupedBy(rest, ({ black }) => black).values()].sort((few, many) => many.length - few.length);
-  const down = first.at(-1)?.black;
-  groups.sort((a, b) => Number(b[0]!.black === down) - Number(a[0]!.black === down));
+  // The main leads last: most of what is silent against them stands on tones between the others.
+  groups.sort((a, b) => Number(blacks.has(a[0]!.black)) - Number(blacks.has(b[0]!.black)));
   return provenFirst([...first, ...groups.flat()], anchors);
 }
 

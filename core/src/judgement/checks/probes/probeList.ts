@@ -37,19 +37,20 @@ export function probeList(
   { meter, solve, school = 'proven', onProgress = () => undefined }: ProbeRequest,
 ): ProbeList {
   const defects = defectsOf(assembly);
-  const candidates = candidatesFor(assembly);
-  const { good, shownBy } = simulate(compileSound(assembly), candidates.all, {
+  const { all, blackS } = candidatesFor(assembly);
+  const { good, shownBy } = simulate(compileSound(assembly), all, {
     defects,
     meter,
     onProgress: (share) => onProgress(0.8 * share, 'trying every fault'),
   });
-  const anchors = anchorsOf(assembly, candidates.all, good);
+  const candidates = { all: all.map((one, place) => (good[place] === 'reads' ? withReading(one) : one)), blackS };
+  const anchors = anchorsOf(assembly, all, good);
   const isAnchored = (touch: number) => (anchors.get(touch) ?? []).every((others) => others.length > 0);
   // A tone where none is due is evidence wherever it comes; silence there proves nothing where no anchor can be.
   const seenBy = shownBy.map((touches) => (touches.some(isAnchored) ? touches.filter(isAnchored) : touches));
   const wants = (harm: Severity) => harm !== 'warn' || school === 'with warnings';
   onProgress(0.8, 'choosing the quickest list');
-  const mains = candidates.all.slice(0, 2).map((_, index) => index);
+  const mains = all.slice(0, 2).map((_, index) => index);
   const proving = new Map([...anchors].map(([touch, sides]) => [touch, sides.filter((others) => others.length > 0)]));
   // Contact on each main lead is heard as a tone of that lead itself, where one can be.
   const contacts = mains.map((place) => {
@@ -114,6 +115,13 @@ function anchorsOf(
       good[index] === 'silent' ? [[index, [of(black), of(red)]] as const] : [],
     ),
   );
+}
+
+/** Assumed: a number is read and typed. */
+const readS = 2;
+
+function withReading(candidate: Candidate): Candidate {
+  return { ...candidate, ways: candidate.ways.map(({ black, seconds }) => ({ black, seconds: seconds + readS })) };
 }
 
 /** The same touch with black where it is set down. */
