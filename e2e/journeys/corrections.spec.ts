@@ -77,7 +77,9 @@ test('corrections, an open fault, a short', async ({ page, shop }) => {
     await expect(page.getByRole('alert')).toContainText('Short between + and −.No battery.Find it first.');
     await press(page, 'Enter');
     await expect(sentence(page)).toHaveText('Stop. BAT − to BAT +: does not stop');
-    await expect(page.getByRole('list', { name: 'What it can be' })).toContainText('ESC B+');
+    await expect(page.getByRole('list', { name: 'What it can be' })).toContainText(
+      'solder bridge: between ESC VB and ESC G',
+    );
     const id = await quadId(page, shop.url, 'Vineyard');
     const [first] = await logOf(page, shop.url, id);
     const asked = await page.request.post(`${shop.url}/api/quads/${id}/permits`, {

@@ -91,8 +91,14 @@ async function sayExpectedBefore(page: Page): Promise<void> {
   await answer(page, 'Enter');
 }
 
+/** Waits while the touches of a wiring that does not ship are worked out. */
+export async function listed(page: Page): Promise<void> {
+  await expect(sentence(page)).not.toHaveText('Wait for the list of touches', { timeout: 120_000 });
+}
+
 /** Answers a touch as a good build would show it: with the longest tone that it may show, or the middle of a band. */
 export async function answerTouch(page: Page): Promise<void> {
+  await listed(page);
   const expected = page.getByTestId('expected');
   await expect(expected).not.toHaveText('computing');
   if ((await expected.innerText()) === 'said after your answer') await sayExpectedBefore(page);
@@ -114,6 +120,7 @@ async function answerVolts(page: Page, volts: string): Promise<void> {
 /** Answers touches until the sentence matches. */
 export async function touchUntil(page: Page, wanted: RegExp, most = 80): Promise<void> {
   for (let count = 0; count < most; count++) {
+    await listed(page);
     if (wanted.test(await sentence(page).innerText())) return;
     await answerTouch(page);
   }

@@ -5,7 +5,7 @@
 import type { JobSheet } from '@junctor/core';
 import type { Page } from '@playwright/test';
 import { expect } from '@playwright/test';
-import { jobNamed, press, sentence, under } from './bench';
+import { jobNamed, listed, press, sentence, under } from './bench';
 
 interface Seen {
   sentences: string[];
@@ -28,6 +28,7 @@ export async function walkJob(
   const ids = idsIn(await jobNamed(page, url, quad));
   const seen: Seen = { sentences: [], keys: 0 };
   for (let count = 0; count < most; count++) {
+    await listed(page);
     const said = await sentence(page).innerText();
     seen.sentences.push(said);
     if (until?.test(said) || /^Everything of this job is done/.test(said)) return seen;
