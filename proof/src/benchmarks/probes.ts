@@ -8,10 +8,9 @@ import { shippedMeters, shippedTemplate, shippedTemplates } from '@junctor/catal
 import { loadSolver } from '@junctor/solver/node';
 import type { Injected } from '../oracles/injector/aircraft';
 import { inject } from '../oracles/injector/inject';
-import type { Spread } from '../oracles/insides';
 import { tellable } from '../oracles/injector/tellable';
 import { TrueMeter } from '../oracles/trueMeter';
-import { random } from '../generators/generate';
+import { spreadBy, unshownBy, wide } from '../generators/otherInsides';
 import { catalogue } from '../trials/ruleTrial';
 import type { Measurement } from './measurement';
 import { atMost, none } from './measurement';
@@ -29,7 +28,7 @@ const vineyard = 'quad-serial-6s';
 export async function probes(long: boolean): Promise<Measurement[]> {
   const solve = await loadSolver();
   const verdicts: { fault: Injected; seen: boolean; canBeTold: boolean }[] = [];
-  const [falseStops, times]: [string[], number[]] = [[], []];
+  const [falseStops, structureStops, times]: [string[], string[], number[]] = [[], [], []];
   let good = 0;
   const { builds, moved, every } = long ? full : short;
   const listOf = (id: string, build: Build) => {
@@ -50,6 +49,10 @@ export async function probes(long: boolean): Promise<Measurement[]> {
       good += 1;
       const stopped = verdictOf(new TrueMeter({ build, catalogue, meter, spread: spreadBy(seed) }), build);
       if (stopped) falseStops.push(`${id} ${seed}: ${stopped}`);
+      const unshown = unshownBy(seed, build, catalogue);
+      const otherwise = new TrueMeter({ build, catalogue, meter, unshown, spread: spreadBy(seed, wide) });
+      const stoppedToo = verdictOf(otherwise, build);
+      if (stoppedToo) structureStops.push(`${id} ${seed}: ${stoppedToo}`);
     }
     const grave = inject(build, catalogue).filter(({ harm }) => harm !== 'warn');
     for (const fault of grave.filter((_, index) => index % every === 0)) {
@@ -58,6 +61,7 @@ export async function probes(long: boolean): Promise<Measurement[]> {
     }
   }
   for (const line of falseStops.slice(0, 5)) console.log(`# false stop: ${line}`);
+  for (const line of structureStops.slice(0, 12)) console.log(`# false stop, insides otherwise: ${line}`);
   const missed = verdicts.filter(({ seen, canBeTold }) => canBeTold && !seen);
   for (const { fault } of missed.slice(0, 60))
     console.log(`# not found: ${fault.harm}: ${fault.family}: ${fault.what}`);
@@ -77,6 +81,7 @@ export async function probes(long: boolean): Promise<Measurement[]> {
     share('kill', 98),
     share('stop', 95),
     none(`stops on good aircraft with values moved, of ${good}:`, falseStops.length),
+    none(`stops on good aircraft with other insides than their models, of ${good}:`, structureStops.length),
     atMost('list of the vineyard quad', { value: ofVineyard.seconds / 60, unit: 'min', bar: 6, digits: 1 }),
     atMost('slowest list', { value: Math.max(...times), unit: 's', bar: 3, digits: 1 }),
   ];
@@ -109,19 +114,4 @@ function heardOf(truth: TrueMeter, { black, red, mode }: Pick<ListedTouch['touch
   return volts >= (source.countsTo ?? source.limitV - 0.02)
     ? { ...by, open: true }
     : { ...by, value: volts, unit: 'V' };
-}
-
-/** Every value somewhere within what is usual of its kind; junctions of one aircraft together, and each by itself. */
-function spreadBy(seed: number): Spread {
-  const chance = random(seed);
-  const common = 0.06 * (2 * chance() - 1);
-  const known = new Map<string, number>();
-  const once = (key: string) => {
-    if (!known.has(key)) known.set(key, 2 * chance() - 1);
-    return known.get(key)!;
-  };
-  return {
-    factor: (id, of) => 1 + (of === 'farads' ? 0.2 : 0.3) * once(`${id} ${of}`),
-    junctionV: (id) => common * 0.8 + 0.01 * once(id),
-  };
 }

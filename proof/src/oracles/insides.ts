@@ -2,7 +2,7 @@
  * What lies inside the parts of an aircraft that is switched off, as branches between pieces of copper; elements that
  * have failed as they have failed. Units: ohm, F, A, V.
  */
-import type { Build, Catalogue, PartModel } from '@junctor/core';
+import type { Build, Catalogue, PartModel, TerminalRef } from '@junctor/core';
 
 export type Branch = { a: string; b: string; id: string } & (
   | { is: 'resistor'; ohms: number }
@@ -23,6 +23,15 @@ export interface Spread {
   factor: (id: string, of: 'ohms' | 'farads') => number;
   /** Added to a junction. */
   junctionV: (id: string) => number;
+}
+
+/** Something inside a part that no sheet shows: a load, or a junction from `a` to `b`. */
+export type Unshown = { a: TerminalRef; b: TerminalRef } & ({ ohms: number } | { forwardV: number });
+
+/** As a branch between two pieces of copper. */
+export function unshownBranch(unshown: Unshown, id: string, [a, b]: readonly [string, string]): Branch {
+  if ('ohms' in unshown) return { id, a, b, is: 'resistor', ohms: unshown.ohms };
+  return diode(id, [a, b], { forwardV: unshown.forwardV, atA: 1e-3, seriesOhms: 5 }, asPrinted);
 }
 
 export const asPrinted: Spread = { factor: () => 1, junctionV: () => 0 };

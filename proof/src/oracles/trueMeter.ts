@@ -5,8 +5,8 @@
  */
 import type { Build, Catalogue, Length, Meter, MeterSource, TerminalRef } from '@junctor/core';
 import { conductors } from './dcSolve';
-import type { Branch, Broken, Spread } from './insides';
-import { asPrinted, insidesOf } from './insides';
+import type { Branch, Broken, Spread, Unshown } from './insides';
+import { asPrinted, insidesOf, unshownBranch } from './insides';
 import { Network } from './network';
 
 /** A place where metal touches metal that should not. */
@@ -22,6 +22,8 @@ interface Aircraft {
   meter: Meter;
   bridges?: readonly Bridge[];
   broken?: readonly Broken[];
+  /** What its parts have besides. */
+  unshown?: readonly Unshown[];
   spread?: Spread;
 }
 
@@ -39,7 +41,7 @@ export class TrueMeter {
   private readonly catalogue: Catalogue;
   private readonly meter: Meter;
 
-  constructor({ build, catalogue, meter, bridges = [], broken = [], spread = asPrinted }: Aircraft) {
+  constructor({ build, catalogue, meter, bridges = [], broken = [], unshown = [], spread = asPrinted }: Aircraft) {
     this.build = build;
     this.catalogue = catalogue;
     this.meter = meter;
@@ -53,6 +55,7 @@ export class TrueMeter {
         is: 'resistor',
         ohms: Math.max(ohms, 1e-3),
       })),
+      ...unshown.map((one, index) => unshownBranch(one, `unshown ${index}`, [this.at(one.a), this.at(one.b)])),
     ];
   }
 

@@ -36,7 +36,8 @@ export function provedSentence(list: TouchList): string {
 export function goodWords({ good, anchored }: Pick<ListedTouch, 'good' | 'anchored'>): string {
   if (good === 'sounds') return 'a tone';
   if (good === 'reads') return 'a number';
-  return anchored ? 'nothing' : 'nothing, contact not proven';
+  const shown = good === 'either' ? 'a number or nothing' : 'nothing';
+  return anchored ? shown : `${shown}, contact not proven`;
 }
 
 /** One line a touch, as it stands in a table to tick off. */

@@ -1,8 +1,8 @@
 /**
  * What a meter must show between two terminals of a build that is switched off, computed from the wiring and
  * the insides of the parts. No expected reading is written down anywhere.
- * Parts spread: capacitors, resistors, junctions, the meter by its card; the charge left by earlier touches may have
- * leaked away.
+ * Parts spread: capacitors, resistors, junctions, the meter by its card; good ones have more inside than is drawn; the
+ * charge left by earlier touches may have leaked away.
  */
 import type { Circuit } from '../../physics/circuit/compile';
 import { compileSound } from '../../physics/circuit/compile';
@@ -10,6 +10,7 @@ import { conductingPath } from '../../physics/circuit/path';
 import type { PortCircuit } from '../../physics/circuit/port';
 import { conductorBelowOhms } from '../../physics/circuit/port';
 import { reduceToPort } from '../../physics/circuit/reduce';
+import { withUnshown } from '../../physics/circuit/unshown';
 import { atEndOfSpread } from '../../physics/circuit/spread';
 import { relax, touchResponse } from '../../physics/circuit/touchResponse';
 import type { Range } from '../../facts/terms/names';
@@ -57,7 +58,10 @@ export function expectIn(circuit: Circuit, touch: Touch, options: ExpectOptions)
   const states = circuit.branches.some(({ element }) => element.is === 'unknown switch') ? [false, true] : [false];
   const results = states.map((closed) => {
     const copper = touch.mode === 'ohms' ? 0 : conductorBelowOhms;
-    return respond(reduceToPort(circuit, { blackNode: black, redNode: red }, copper, closed), touch, options);
+    const between = (of: Circuit) => reduceToPort(of, { blackNode: black, redNode: red }, copper, closed);
+    // What a part was measured at in ohms has all of it in it.
+    const fullest = touch.mode === 'diode' ? between(withUnshown(circuit)) : null;
+    return respond({ drawn: between(circuit), fullest }, touch, options);
   });
   const [first] = results;
   const known = results.every((result) => isSame(result, first!));
@@ -85,8 +89,15 @@ export function chargeAfter(circuit: Circuit, touch: Touch, options: ExpectOptio
   return touchResponse(port, options.meter, start, { heldS: options.heldS ?? 0, watchS: 0 }).chargeAfterV;
 }
 
+interface Between {
+  /** As the models say. */
+  drawn: PortCircuit;
+  /** With all that good parts may have besides; null where that makes no difference. */
+  fullest: PortCircuit | null;
+}
+
 function respond(
-  port: PortCircuit,
+  { drawn: port, fullest }: Between,
   touch: Touch,
   options: ExpectOptions,
 ): Pick<Expectation, 'open'> & { passes: Length[]; band: Range | null; chargeAfterV: Record<string, number> } {
@@ -96,8 +107,10 @@ function respond(
   const nominal = touchResponse(port, meter, start, { heldS, watchS: mode === 'tone' ? watchS : 0, mode });
   const { chargeAfterV } = nominal;
   if (mode !== 'tone') {
-    const settled = ([-1, 1] as const).map(
-      (way) => touchResponse(atEndOfSpread(port, way), meter, {}, { heldS: 0, watchS: 0, mode }).settledV,
+    const settled = [port, ...(fullest ? [fullest] : [])].flatMap((one) =>
+      ([-1, 1] as const).map(
+        (way) => touchResponse(atEndOfSpread(one, way), meter, {}, { heldS: 0, watchS: 0, mode }).settledV,
+      ),
     );
     const [low, high] = [Math.min(...settled), Math.max(...settled)];
     const source = sourceOf(meter, mode);

@@ -32,10 +32,10 @@ const widthOf = (over: Partial<PartModel>) => {
 };
 
 it.each<[Certainty, number]>([
-  ['measured', 0.15],
-  ['sheet', 0.24],
-  ['typical', 0.3],
-  ['assumed', 0.6],
+  ['measured', 0.25],
+  ['sheet', 0.4],
+  ['typical', 0.5],
+  ['assumed', 0.8],
 ])('%s numbers spread by a share of %d', (sure, share) => {
   const knownFrom = { '': 'assumed', '/elements/0/ohms': sure } as const;
   expect(widthOf({ elements: [pull], knownFrom })).toBeCloseTo(share, 2);

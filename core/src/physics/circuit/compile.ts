@@ -14,6 +14,7 @@ import type { Site } from '../../facts/terms/site';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { remembered } from '../../facts/assembly/assembly';
 import { junctionV, shareOf, usualShare } from './spread';
+import { unshownIn } from './unshown';
 import { lengthMmOf } from '../geometry/wireLength';
 import { lookUp } from '../../facts/terms/lookUp';
 
@@ -36,6 +37,8 @@ export interface Branch {
 export interface Circuit {
   nodes: readonly string[];
   branches: readonly Branch[];
+  /** What good parts may have besides: see `unshown`. */
+  unshown: readonly Branch[];
   /** The node under each terminal. */
   at: Readonly<Record<TerminalRef, string>>;
 }
@@ -53,12 +56,13 @@ export const compile = remembered(compiled);
 export const compileSound = (assembly: Assembly): Circuit => compile(sound(assembly));
 
 function compiled(assembly: Assembly): Circuit {
-  const branches: Branch[] = [];
+  const [branches, unshown]: [Branch[], Branch[]] = [[], []];
   const at: Record<TerminalRef, string> = {};
   for (const slot of Object.keys(assembly.build.slots)) {
     const model = assembly.model(slot)!;
     for (const terminal of model.terminals) at[`${slot}.${terminal.id}`] = `${slot}:${terminal.node}`;
     for (const element of model.elements) branches.push(...partBranches(slot, model, element));
+    unshown.push(...unshownIn(slot, model));
   }
   for (const wire of Object.values(assembly.build.wires)) {
     const ohms = wireOhms(wire.awg, lengthMmOf(wire));
@@ -105,7 +109,7 @@ function compiled(assembly: Assembly): Circuit {
     });
   }
   const nodes = [...new Set([...Object.values(at), ...branches.flatMap(({ a, b }) => [a, b])])];
-  return { nodes, branches, at };
+  return { nodes, branches, unshown, at };
 }
 
 /** Resistance of a copper wire at 20 C, in ohm. */

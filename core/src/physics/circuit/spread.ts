@@ -7,7 +7,7 @@ import { certaintyAt } from '../../facts/catalogue/revisions';
 import type { PortCircuit } from './port';
 
 /** Relative, of capacitors around their print and of resistors and loads inside parts. */
-export const usualShare = { capacitor: 0.2, resistor: 0.3 } as const;
+export const usualShare = { capacitor: 0.2, resistor: 0.5 } as const;
 /** Junctions of one sheet differ by so much from part to part and with the room. */
 const usualDiodeV = 0.06;
 /** Against a number that is typical of its kind. What was measured was measured on one of them. */

@@ -11,7 +11,7 @@ const site = { slot: 'X' };
 /** A circuit over nodes "b" (black), "r" (red) and others. */
 function circuit(...branches: readonly Omit<Branch, 'site' | 'id'>[]): Circuit {
   const all = branches.map((branch, index): Branch => ({ ...branch, id: `e${index}`, site }));
-  return { nodes: [...new Set(['b', 'r', ...all.flatMap(({ a, b }) => [a, b])])], branches: all, at: {} };
+  return { nodes: [...new Set(['b', 'r', ...all.flatMap(({ a, b }) => [a, b])])], branches: all, unshown: [], at: {} };
 }
 const resistor = (a: string, b: string, ohms: number) => ({ a, b, element: { is: 'resistor', ohms } as const });
 const capacitor = (a: string, b: string, farads: number, esrOhms = 0.03) => ({

@@ -52,9 +52,11 @@ export function askedTouches({ jobId, plan, log, asBuilt, target, changes, list 
       read.has(touchKey(listed.touch)),
   );
   const asked = new Set([...own, ...anchorsOf(own, touches, target)]);
+  // Of a few touches those that prove contact come first: no silence waits for one to come.
+  const inOrder = touches.filter((listed) => asked.has(listed));
   return {
     list,
-    touches: touches.filter((listed) => asked.has(listed)),
+    touches: [...inOrder.filter(provesContact), ...inOrder.filter((listed) => !provesContact(listed))],
     history: touches.filter((listed) => !asked.has(listed)),
   };
 }

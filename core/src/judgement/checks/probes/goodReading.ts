@@ -8,14 +8,12 @@ import { through } from '../../../physics/circuit/solve';
 import { atEndOfSpread } from '../../../physics/circuit/spread';
 import type { Candidate } from './candidates';
 import type { Probes, Settled } from './mayShow';
-import type { GoodIs, MeterScale } from './meterScale';
+import type { GoodBand, MeterScale } from './meterScale';
+import { diodeBandV } from '../expect';
 
 export type Probed = Candidate['touch'] & Probes;
 
-export interface Reading extends Settled {
-  is: GoodIs;
-  low: number;
-  high: number;
+export interface Reading extends Settled, GoodBand {
   /** The circuit between the probes; null where they are on one piece of copper. */
   port: {
     size: number;
@@ -26,17 +24,34 @@ export interface Reading extends Settled {
   } | null;
 }
 
-export function goodReading(sound: Melted, { blackNode, redNode, mode }: Probed, scale: MeterScale): Reading {
+/** @param fullest The same circuit with all that good parts may have besides. */
+export function goodReading(
+  { sound, fullest }: { sound: Melted; fullest: Melted },
+  { blackNode, redNode, mode }: Probed,
+  scale: MeterScale,
+): Reading {
   const [black, red] = [sound.pieceOf(blackNode), sound.pieceOf(redNode)];
   const port = portBetween(sound, black, red);
   if (!port) {
     // All that the meter gives goes from probe to probe through copper.
     const probeA = scale.mostA(mode);
-    return { is: 'sounds', low: 0, high: 0, volts: new Map([[black, 0]]), amps: new Map(), probeA, port: null };
+    return {
+      is: 'sounds',
+      low: 0,
+      high: 0,
+      marginV: 0,
+      volts: new Map([[black, 0]]),
+      amps: new Map(),
+      probeA,
+      port: null,
+    };
   }
   const { portV, volts } = scale.settled(port, mode);
   const ends = ([-1, 1] as const).map((way) => scale.settled(atEndOfSpread(port, way), mode, volts).portV);
-  const [low, high] = [Math.min(portV, ...ends), Math.max(portV, ...ends)];
+  const [drawn, high] = [Math.min(portV, ...ends), Math.max(portV, ...ends)];
+  const low = mode === 'tone' ? drawn : Math.min(drawn, leastOf(fullest, { blackNode, redNode, mode }, scale));
+  // A fault is shown when it lies outside by half as much again as values move.
+  const marginV = (high - drawn) / 2 + 2 * diodeBandV;
   const nodes = withDeadEnds(sound, new Map(port.pieces.map((piece, place) => [piece, place])));
   const amps = new Map(
     port.branches.map(({ id, a, b, element }) => [id, through(element, volts[a]! - volts[b]!).amps]),
@@ -46,6 +61,7 @@ export function goodReading(sound: Melted, { blackNode, redNode, mode }: Probed,
     is: scale.is(low, high, mode),
     low,
     high,
+    marginV,
     volts: new Map([...nodes].map(([piece, node]) => [piece, volts[node]!])),
     amps,
     probeA: intoBlack(port, amps),
@@ -58,6 +74,17 @@ export function goodReading(sound: Melted, { blackNode, redNode, mode }: Probed,
       },
     },
   };
+}
+
+/** The least that the meter shows where good parts have all that they may have. */
+function leastOf(
+  fullest: Melted,
+  { blackNode, redNode, mode }: Pick<Probed, 'blackNode' | 'redNode' | 'mode'>,
+  scale: MeterScale,
+): number {
+  const port = portBetween(fullest, fullest.pieceOf(blackNode), fullest.pieceOf(redNode));
+  if (!port) return 0;
+  return Math.min(...([-1, 1] as const).map((way) => scale.settled(atEndOfSpread(port, way), mode).portV));
 }
 
 function intoBlack({ branches, black }: PortCircuit, amps: ReadonlyMap<string, number>): number {

@@ -23,7 +23,7 @@ interface Given {
   mains: readonly number[];
 }
 
-const rank: readonly GoodIs[] = ['sounds', 'reads', 'unsure', 'silent'];
+const rank: readonly GoodIs[] = ['sounds', 'reads', 'either', 'unsure', 'silent'];
 
 export function inOrder(touches: readonly Placed[], { good, anchors, contacts, mains }: Given): Placed[] {
   const rankOf = ({ place }: Placed) => rank.indexOf(good[place]!);

@@ -10,13 +10,15 @@ import { driveOf } from '../../../physics/circuit/system';
 
 export type ProbeMode = 'tone' | 'diode';
 
-/** `unsure`: a good build may show either. */
-export type GoodIs = 'sounds' | 'reads' | 'silent' | 'unsure';
+/** `either`: a number or none; `unsure`: nobody knows which of two. */
+export type GoodIs = 'sounds' | 'reads' | 'either' | 'silent' | 'unsure';
 
-interface GoodBand {
+export interface GoodBand {
   is: GoodIs;
   low: number;
   high: number;
+  /** By so much more a fault must lie outside. */
+  marginV: number;
 }
 
 export class MeterScale {
@@ -46,7 +48,10 @@ export class MeterScale {
   }
 
   is(low: number, high: number, mode: ProbeMode): GoodIs {
-    if (mode === 'diode') return high + diodeBandV >= this.mostV() ? 'silent' : 'reads';
+    if (mode === 'diode') {
+      if (high + diodeBandV < this.mostV()) return 'reads';
+      return low - diodeBandV < this.mostV() ? 'either' : 'silent';
+    }
     const [sounds, silent] = this.thresholds();
     if (high < sounds) return 'sounds';
     return low > silent ? 'silent' : 'unsure';
@@ -60,14 +65,13 @@ export class MeterScale {
     return one !== other || (one && isAround) ? null : one!;
   }
 
-  /** A fault is shown when its reading lies outside the band of good ones by half as much again. */
-  differs({ is, low, high }: GoodBand, faultyV: number, mode: ProbeMode): boolean {
+  /** A fault is shown when its reading lies well outside the band of good ones. */
+  differs({ is, low, high, marginV }: GoodBand, faultyV: number, mode: ProbeMode): boolean {
     if (mode === 'tone') {
       const [sounds, silent] = this.thresholds();
       return is === 'sounds' ? faultyV > silent : faultyV < sounds;
     }
-    const margin = (high - low) / 2 + 2 * diodeBandV;
-    const [least, most] = [low - margin, high + margin];
+    const [least, most] = [low - marginV, high + marginV];
     return faultyV < least || (Math.min(faultyV, this.mostV()) > most && most < this.mostV());
   }
 

@@ -112,7 +112,7 @@ function anchorsOf(
   const of = (ref: TerminalRef) => proving.get(nets.netOf(ref)) ?? [];
   return new Map(
     candidates.flatMap(({ touch: { black, red } }, index) =>
-      good[index] === 'silent' ? [[index, [of(black), of(red)]] as const] : [],
+      good[index] === 'silent' || good[index] === 'either' ? [[index, [of(black), of(red)]] as const] : [],
     ),
   );
 }

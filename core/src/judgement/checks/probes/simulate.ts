@@ -9,6 +9,7 @@ import type { Melted } from '../../../physics/circuit/melt';
 import { meltable } from '../../../physics/circuit/melt';
 import { sideBySide } from '../../../physics/circuit/sideBySide';
 import { portBetween } from '../../../physics/circuit/reduce';
+import { withUnshown } from '../../../physics/circuit/unshown';
 import type { Defect } from '../defects/defect';
 import type { Candidate } from './candidates';
 import type { FaultyCopper } from './faultyCopper';
@@ -50,7 +51,8 @@ export function simulate(
     blackNode: lookUp(circuit.at, touch.black)!,
     redNode: lookUp(circuit.at, touch.red)!,
   }));
-  const good = onceForCopper(sound, (probe) => goodReading(sound, probe, scale));
+  const fullest = meltable(withUnshown(circuit), { switchesClosed: false }).melted([]);
+  const good = onceForCopper(sound, (probe) => goodReading({ sound, fullest }, probe, scale));
   const otherwise = withUnknownClosed(circuit, scale);
   const readings = probed.map((probe): Reading => {
     const reading = good(probe);
@@ -105,7 +107,8 @@ function shows(
 function withUnknownClosed(circuit: Circuit, scale: MeterScale): (probe: Probed) => Reading | null {
   if (!circuit.branches.some(({ element }) => element.is === 'unknown switch')) return () => null;
   const closed = meltable(circuit, { switchesClosed: true }).melted([]);
-  return onceForCopper(closed, (probe) => goodReading(closed, probe, scale));
+  const fullest = meltable(withUnshown(circuit), { switchesClosed: true }).melted([]);
+  return onceForCopper(closed, (probe) => goodReading({ sound: closed, fullest }, probe, scale));
 }
 
 function isLike(one: Reading, other: Reading): boolean {
