@@ -29,23 +29,12 @@ test('the story, view by view', async ({ page, shop }) => {
   await enterUntil(page, /yellow wire to the flight controller/);
   await shoot(page, 'bench');
   await enterUntil(page, /Volts across the main leads/);
-  await page.screenshot({ path: '/tmp/shots/prove.png' });
   await toMainLeads(page);
   await touchUntil(page, /Diode volts/);
-  await shoot(page, 'diode');
   await page.keyboard.press('l');
   await expect(page.getByRole('list', { name: 'Touches' })).toBeVisible();
   await shoot(page, 'touches');
-  await page.screenshot({ path: '/tmp/shots/touches-full.png', fullPage: true });
   await page.goBack();
-  for (const key of '0.03') await press(page, key);
-  await press(page, 'Enter');
-  await page.screenshot({ path: '/tmp/shots/again.png' });
-  for (const key of '0.03') await press(page, key);
-  await press(page, 'Enter');
-  await expect(page.getByRole('list', { name: 'What it can be' })).not.toContainText('Trying');
-  await page.screenshot({ path: '/tmp/shots/stop-diode.png' });
-  await press(page, '0');
   await touchUntil(page, /Black on ESC [AB]4, red on ESC C4/);
   await expect(page.getByTestId('expected')).toHaveText('does not stop');
   await shoot(page, 'continuity');
@@ -117,17 +106,6 @@ test('the stores and a new board', async ({ page, shop }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('question')).toContainText('printed S');
   await shoot(page, 'new-board');
-});
-
-test('a short', async ({ page, shop }) => {
-  await signIn(page, shop.url);
-  await takeUp(page);
-  await toMainLeads(page);
-  await touchUntil(page, /Black on BAT −, red on BAT \+/);
-  await expect(page.getByTestId('expected')).toHaveText('silent or chirp');
-  await press(page, '4');
-  await expect(page.getByRole('alert')).toContainText('Short between');
-  await shoot(page, 'short');
 });
 
 test('the planner and the supplies', async ({ page, shop }) => {
