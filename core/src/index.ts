@@ -102,6 +102,7 @@ export type { ListedFault, ListedTouch, ShownBy, TouchList } from './judgement/c
 export { provesContact, ruledOutBy } from './judgement/checks/touchList';
 export type { LeftKind, ProvedLine } from './judgement/checks/whatListProves';
 export { leftByKind, ruledOut, whatListProves } from './judgement/checks/whatListProves';
+export { meterWords } from './border/words/meterWords';
 export { goodWords, leftWords, provedSentence, provedWords, touchRows } from './border/words/proofWords';
 export { listBasis } from './judgement/checks/listBasis';
 export type { Defect } from './judgement/checks/defects/defect';
@@ -113,6 +114,8 @@ export { defectsOf } from './judgement/checks/defects/defectsOf';
 export { coveredTerminals } from './judgement/checks/reach';
 export { neighboursOf } from './judgement/checks/neighbours';
 export { suspectJoints } from './judgement/diagnosis/suspects';
+export type { BenchTries, Learned } from './judgement/checks/learnMeter';
+export { learnMeter } from './judgement/checks/learnMeter';
 export { causesOf } from './judgement/diagnosis/causes';
 export { anchorsFor, chargeBefore } from './judgement/checks/anchors';
 export type { Gate } from './work/sequence/gates';

@@ -18,6 +18,7 @@ export const places = {
   parts: '/stores/parts',
   part: (partId: string) => `/stores/parts/${part(partId)}`,
   stock: '/stores/stock',
+  meters: '/stores/meters',
   people: '/people',
   password: (personId: string) => `/people/${part(personId)}/password`,
   kept: '/kept',

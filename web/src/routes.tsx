@@ -21,12 +21,13 @@ const intake = chunk(() => import('./features/intake'));
 const book = chunk(() => import('./features/book'));
 const stores = chunk(() => import('./features/stores'));
 const newBoard = chunk(() => import('./features/newBoard'));
+const tools = chunk(() => import('./features/tools'));
 const people = chunk(() => import('./features/people'));
 const kept = chunk(() => import('./features/kept/KeptPage'));
 
 /** Fetches everything while nobody waits for it, so that it is there without a network as well. */
 export function fetchAhead(): void {
-  const all = [job, bench, wiring, kept, book, intake, stores, newBoard, people];
+  const all = [job, bench, wiring, kept, book, intake, stores, tools, newBoard, people];
   for (const part of all) part.load().catch(() => undefined);
 }
 
@@ -84,6 +85,7 @@ const inShop: RouteObject[] = [
   at('stores/parts', stores.page('PartsPage')),
   at('stores/parts/:partId', stores.page('PartPage')),
   at('stores/stock', stores.page('StockPage')),
+  at('stores/meters', tools.page('MetersPage')),
   at('people', people.page('PeoplePage')),
   at('people/:personId/password', people.page('PasswordPage')),
   at('kept', kept.page('KeptPage')),

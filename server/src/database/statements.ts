@@ -83,8 +83,10 @@ const names = [
   'stock/listStockMoves',
   'stock/lockStock',
   'stock/moveStock',
+  'tools/findTool',
   'tools/insertTool',
   'tools/listTools',
+  'tools/takeUp',
 ] as const;
 
 export type StatementName = (typeof names)[number];

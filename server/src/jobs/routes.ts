@@ -52,7 +52,6 @@ export function jobRoutes(deps: LogDeps): Router {
       const made = await findJob(queries, job.id);
       await writeJobView(queries, deps, made, await logs.read(queries, made.quadId));
     });
-    beginList(deps, job.id);
     response.status(201).json(await findJob(database, job.id));
   });
   router.get('/jobs/:id', async (request, response) => {
@@ -68,9 +67,7 @@ export function jobRoutes(deps: LogDeps): Router {
   router.post('/jobs/:id/plan-changes', async (request, response) => {
     const id = idFrom(request.params.id);
     const { changes } = validated<{ version: number; changes: PlanChange[] }>(sentPlanChanges, request.body);
-    const plan = await changePlan(deps, id, changes, personIn(response).personId);
-    beginList(deps, id);
-    response.json(plan);
+    response.json(await changePlan(deps, id, changes, personIn(response).personId));
   });
   router.post('/jobs/:id/close', async (request, response) => {
     await closeJob(deps, idFrom(request.params.id));

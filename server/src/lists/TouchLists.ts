@@ -15,8 +15,11 @@ import type { ListProgress } from './listWorker';
 export interface TouchLists {
   /** What is known now; null while it is not worked out. */
   find(queries: Queries, target: Build): Promise<TouchList | null>;
-  /** Waits until it is worked out; what failed is not tried again at once. @throws {Error} With why. */
-  make(target: Build): Promise<TouchList>;
+  /**
+   * Waits until it is worked out; what failed is not tried again at once. Of a job's plans only the newest is wanted:
+   * what was begun for another is ended. @throws {Superseded} Then. @throws {Error} With why there is none.
+   */
+  make(target: Build, jobId: string): Promise<TouchList>;
   /** How far the work is; null when nobody is at it. */
   progress(target: Build): Promise<ListProgress | null>;
 }
@@ -33,9 +36,14 @@ const againAfterMs = 60_000;
 /** Lists that are kept in memory. */
 const kept = 50;
 
+/** Nobody wants it any more. */
+export class Superseded extends Error {}
+
 interface Work {
+  jobId: string;
   at: ListProgress;
   done: Promise<TouchList>;
+  end: AbortController;
 }
 
 export function makeTouchLists({ database, catalogue, now }: Given): TouchLists {
@@ -53,10 +61,16 @@ export function makeTouchLists({ database, catalogue, now }: Given): TouchLists 
     return list;
   };
 
-  const begin = (basis: string, target: Build, meter: Meter): Work => {
+  const begin = (basis: string, { target, meter, jobId }: { target: Build; meter: Meter; jobId: string }): Work => {
+    const end = new AbortController();
     const models = Object.values(target.slots).map(({ model, revision }) => catalogue.model({ model, revision }));
     const at: Work['at'] = { share: 0, says: 'waiting for another list' };
-    const turn = last.then(() => listInWorker({ build: target, models, meter }, (now) => Object.assign(at, now)));
+    const turn = last.then(() => {
+      end.signal.throwIfAborted();
+      const onProgress = (now: ListProgress) => Object.assign(at, now);
+      onProgress({ share: 0, says: 'trying every fault' });
+      return listInWorker({ build: target, models, meter }, { onProgress, signal: end.signal });
+    });
     last = turn.catch(() => undefined);
     const done = turn.then(async (list) => {
       const values = { basis, at: toSqlTime(now().toISOString()), doc: JSON.stringify(list) };
@@ -64,22 +78,26 @@ export function makeTouchLists({ database, catalogue, now }: Given): TouchLists 
       known.set(basis, list);
       return list;
     });
-    done.catch((error: Error) => failed.set(basis, error)).finally(() => working.delete(basis));
-    const work = { at, done };
+    done
+      .catch((error: Error) => error instanceof Superseded || failed.set(basis, error))
+      .finally(() => working.delete(basis));
+    const work = { jobId, at, done, end };
     working.set(basis, work);
     return work;
   };
 
   return {
     find: async (queries, target) => stored(queries, basisOf(target, await meterIn(queries))),
-    make: async (target) => {
+    make: async (target, jobId) => {
       const meter = await meterIn(database);
       const basis = basisOf(target, meter);
+      for (const [other, work] of working)
+        if (other !== basis && work.jobId === jobId) work.end.abort(new Superseded('its plan has changed since'));
       const known = await stored(database, basis);
       if (known) return known;
       const before = failed.get(basis);
       if (before) throw before;
-      return (working.get(basis) ?? begin(basis, target, meter)).done;
+      return (working.get(basis) ?? begin(basis, { target, meter, jobId })).done;
     },
     progress: async (target) => {
       const basis = basisOf(target, await meterIn(database));

@@ -12,8 +12,14 @@ const folder = join(import.meta.dirname, '..', '..', '..', 'node_modules', '.cac
 
 let file: Promise<string> | null = null;
 
+interface Watching {
+  onProgress: (now: ListProgress) => void;
+  /** Ends the work: nobody wants it any more. */
+  signal: AbortSignal;
+}
+
 /** @throws {Error} With why there is no list. */
-export async function listInWorker(request: ListRequest, onProgress: (now: ListProgress) => void): Promise<TouchList> {
+export async function listInWorker(request: ListRequest, { onProgress, signal }: Watching): Promise<TouchList> {
   file ??= bundled();
   const worker = new Worker(await file, { workerData: request, execArgv: [] });
   try {
@@ -23,6 +29,7 @@ export async function listInWorker(request: ListRequest, onProgress: (now: ListP
         else if (news.made.is === 'listed') resolve(news.made.list);
         else reject(new Error(news.made.why));
       });
+      signal.addEventListener('abort', () => reject(signal.reason as Error), { once: true });
       worker.once('error', reject);
       worker.once('exit', (code) => reject(new Error(`the work ended by itself (${code})`)));
     });

@@ -7,7 +7,7 @@ export const keys = {
   floor: ['floor'],
   lateActs: ['late acts'],
   job: (jobId?: string) => (jobId === undefined ? ['job'] : ['job', jobId]),
-  touches: (jobId: string, version: number) => ['touches', jobId, version],
+  touches: (jobId: string, version: number, meterId: string) => ['touches', jobId, version, meterId],
   log: (quadId: string) => ['log', quadId],
   quad: (quadId?: string) => (quadId === undefined ? ['quad'] : ['quad', quadId]),
   quads: (typed?: string) => (typed === undefined ? ['quads'] : ['quads', typed]),

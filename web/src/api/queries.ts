@@ -36,14 +36,14 @@ export function useJob(id: string) {
 }
 
 /**
- * The touches before first power of a version of a plan; asked again while they are worked out. Those of another
- * version are none of this one's.
+ * The touches before first power of a version of a plan and for a meter; asked again while they are worked out. Those
+ * of another version are none of this one's.
  */
-export function useTouches(jobId: string, version: number | undefined) {
+export function useTouches(jobId: string, version: number | undefined, meterId: string | undefined) {
   return useQuery({
-    queryKey: keys.touches(jobId, version ?? 0),
+    queryKey: keys.touches(jobId, version ?? 0, meterId ?? ''),
     queryFn: () => request<TouchesReply>('GET', `/jobs/${jobId}/touches`),
-    enabled: version !== undefined,
+    enabled: version !== undefined && meterId !== undefined,
     staleTime: Infinity,
     placeholderData: (before: TouchesReply | undefined) => before && { list: null, at: null },
     refetchInterval: ({ state }) => (state.data?.list ? false : 500),

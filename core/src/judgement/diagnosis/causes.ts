@@ -13,7 +13,7 @@ interface CausesAsked {
   meter: Meter;
   /** Places in the list of faults of this build: those that the touch would show. */
   shown: readonly number[];
-  /** Of them those that another touch has ruled out. */
+  /** Those that another touch speaks against: it read as a good build does, as it may where two are wrong. */
   cleared: readonly number[];
 }
 
@@ -21,8 +21,8 @@ interface CausesAsked {
 const nearV = 0.1;
 
 /**
- * Everything that would read so, what comes about most often first, and what would read near it after that; empty where
- * no single fault of the list would.
+ * Everything that would read so, what comes about most often first; then what would read near it, and what another touch
+ * speaks against. Empty where no single fault of the list would.
  */
 export function causesOf(assembly: Assembly, { reading, meter, shown, cleared }: CausesAsked): Defect[] {
   const { touch, heard } = reading;
@@ -30,12 +30,22 @@ export function causesOf(assembly: Assembly, { reading, meter, shown, cleared }:
   const isCleared = new Set(cleared);
   const proven: Heard = { ...heard, anchors: { black: 'proven', red: 'proven' } };
   const fits = (defect: Defect) => howNear(expectIn(circuitWith(assembly, defect), touch, { meter }), proven);
-  return shown
-    .filter((place) => !isCleared.has(place))
-    .map((place) => ({ defect: all[place]!, near: fits(all[place]!) }))
-    .filter(({ near }) => near !== 'far')
-    .sort((a, b) => Number(a.near === 'near') - Number(b.near === 'near') || b.defect.often - a.defect.often)
-    .map(({ defect }) => defect);
+  const among = (places: readonly number[]) =>
+    places
+      .map((place) => ({ defect: all[place]!, near: fits(all[place]!), isSpokenAgainst: isCleared.has(place) }))
+      .filter(({ near }) => near !== 'far')
+      .sort((a, b) => doubts(a) - doubts(b) || b.defect.often - a.defect.often)
+      .map(({ defect }) => defect);
+  const likely = among(shown);
+  if (likely.length > 0) return likely;
+  // What the list does not count on showing here may show all the same.
+  const isShown = new Set(shown);
+  return among([...all.keys()].filter((place) => !isShown.has(place)));
+}
+
+/** Another touch weighs more than some millivolts. */
+function doubts({ near, isSpokenAgainst }: { near: string; isSpokenAgainst: boolean }): number {
+  return 2 * Number(isSpokenAgainst) + Number(near === 'near');
 }
 
 function howNear(expected: Expectation, heard: Heard): 'so' | 'near' | 'far' {

@@ -35,7 +35,7 @@ function useLoadedBench(jobId: string): Load {
   const named = useMemo(() => (plan && records ? modelsNamed(plan.target, records) : undefined), [plan, records]);
   const models = useModels(named);
   const catalogue = named && covers(models.data, named) ? models.data : undefined;
-  const touches = useTouches(jobId, plan?.version);
+  const touches = useTouches(jobId, plan?.version, meter?.id);
   const state = useJobState({ jobId, plan, records, catalogue, list: touches.data?.list ?? null });
   const listing = touches.data?.at ?? null;
   const isListed = touches.data !== undefined;

@@ -27,6 +27,7 @@ export function StoresPage() {
     ...(lead ? [{ key: 'n', label: 'New board', to: places.newBoard }] : []),
     { key: 'p', label: 'Parts in hand', to: places.parts },
     { key: 's', label: 'Stock and offcuts', to: places.stock },
+    { key: 'm', label: 'Meters', to: places.meters },
     { key: 'f', label: 'Catalogue files', to: places.catalogueFiles },
     { key: 'r', label: withRetired ? 'Hide retired' : 'Show retired too', act: () => setWithRetired(!withRetired) },
   ];

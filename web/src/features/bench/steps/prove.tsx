@@ -79,7 +79,11 @@ function ProveScreen({ step }: { step: StepOf<'prove'> }) {
         ...askedAnswers(bench, doors, state).map((answer) => (answer.key === 'l' ? { ...answer, ...shown } : answer)),
         ...state.answers,
       ]}
-      left={{ title: 'the meter', note: bench.meter.name, body: <PromptList prompts={prompts} state={state} /> }}
+      left={{
+        title: 'the meter',
+        note: `${bench.meter.name}; another one is taken up in the stores`,
+        body: <PromptList prompts={prompts} state={state} />,
+      }}
       right={{
         ...checklistHands(bench).right,
         title: 'main leads',

@@ -1,0 +1,1 @@
+ALTER TABLE tool ADD COLUMN taken_up_at DATETIME(3) NULL

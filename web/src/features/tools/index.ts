@@ -1,0 +1,1 @@
+export { MetersPage } from './MetersPage';
