@@ -21,8 +21,8 @@ interface CausesAsked {
 const nearV = 0.1;
 
 /**
- * Everything that would read so, what comes about most often first; then what would read near it, and what another touch
- * speaks against. Empty where no single fault of the list would.
+ * Everything that would read so, what comes about most often first; then what would read near it, and what another
+ * touch speaks against. Empty where no single fault of the list would.
  */
 export function causesOf(assembly: Assembly, { reading, meter, shown, cleared }: CausesAsked): Defect[] {
   const { touch, heard } = reading;
