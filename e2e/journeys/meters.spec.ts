@@ -14,9 +14,9 @@ test('a meter is learned, taken up, and the touches are made for it', async ({ p
   await expect(said).toContainText('Every resistor has sounded: try a greater one');
   await typeInto(page, 'Resistors that stay silent, Ω', '47 100');
   await expect(said).toContainText('Two different resistors are wanted in diode volts');
-  await typeInto(page, 'On diode volts: resistor, Ω', '220');
+  await typeInto(page, 'Diode volts on, Ω', '220');
   await page.getByLabel('shows, V', { exact: true }).first().fill('0.22');
-  await typeInto(page, 'a greater resistor, Ω', '1k');
+  await typeInto(page, 'on a greater one, Ω', '1k');
   await page.getByLabel('shows, V', { exact: true }).last().fill('1.0');
   await expect(said).toContainText('diode volts by 1 mA up to 2 V');
   await typeInto(page, 'A known capacitor, emptied, µF', '470');

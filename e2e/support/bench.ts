@@ -118,7 +118,7 @@ async function answerVolts(page: Page, volts: string): Promise<void> {
 }
 
 /** Answers touches until the sentence matches. */
-export async function touchUntil(page: Page, wanted: RegExp, most = 80): Promise<void> {
+export async function touchUntil(page: Page, wanted: RegExp, most = 200): Promise<void> {
   for (let count = 0; count < most; count++) {
     await listed(page);
     if (wanted.test(await sentence(page).innerText())) return;

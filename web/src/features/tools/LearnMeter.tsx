@@ -37,10 +37,10 @@ export function LearnMeter({ onKept }: { onKept: () => void }) {
         <WordsField name="silent" label="Resistors that stay silent, Ω" />
       </Beside>
       <Beside $columns={3}>
-        <NumberTextField name="ohms0" label="On diode volts: resistor, Ω" />
+        <NumberTextField name="ohms0" label="Diode volts on, Ω" />
         <NumberTextField name="volts0" label="shows, V" />
-        <NumberTextField name="countsTo" label="Shows numbers up to, V" />
-        <NumberTextField name="ohms1" label="a greater resistor, Ω" />
+        <NumberTextField name="countsTo" label="counts up to, V" />
+        <NumberTextField name="ohms1" label="on a greater one, Ω" />
         <NumberTextField name="volts1" label="shows, V " />
       </Beside>
       <Beside>
