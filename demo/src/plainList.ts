@@ -3,13 +3,13 @@
  * along every net, and from minus to every other one. It says nothing of faults.
  */
 import type { Assembly, ListedTouch, TerminalRef, TouchList } from '@junctor/core';
-import { coveredTerminals, mainLeads, netlist, terminalRef } from '@junctor/core';
+import { mainLeads, netlist, reachableTerminals } from '@junctor/core';
 
 export function plainList(target: Assembly): TouchList {
   const leads = mainLeads(target);
   if (!leads) return { touches: [], faults: [], seconds: 0 };
   const { nets, netOf } = netlist(target);
-  const reachable = reachableIn(target);
+  const reachable = reachableTerminals(target);
   const places = new Map(nets.map((net) => [net, net.terminals.filter((ref) => reachable.has(ref))]));
   const sounds = (black: TerminalRef, red: TerminalRef) => touching(black, red, { good: 'sounds', anchored: true });
   const silent = (black: TerminalRef, red: TerminalRef, across: ListedTouch['across'] = null) => {
@@ -40,17 +40,4 @@ function touching(
   more: Pick<ListedTouch, 'good' | 'anchored'> & { across?: ListedTouch['across'] },
 ): ListedTouch {
   return { touch: { black, red, mode: 'tone', power: 'off' }, shows: [], across: null, ...more };
-}
-
-function reachableIn(target: Assembly): ReadonlySet<TerminalRef> {
-  const covered = coveredTerminals(target);
-  return new Set(
-    Object.keys(target.build.slots).flatMap((slot) =>
-      target
-        .model(slot)!
-        .terminals.filter(({ touch, form }) => touch !== 'no' && form !== 'tail')
-        .map(({ id }) => terminalRef(slot, id))
-        .filter((ref) => !covered.has(ref)),
-    ),
-  );
 }

@@ -2,13 +2,13 @@
  * Three faults that nobody has told anybody, in an aircraft whose every answer is simulated apart from the program: the
  * list alone finds them, says what each can be, and is asked again where work was done.
  */
-import type { Build, Heard, JobSheet, Meter, Touch, TouchesReply } from '@junctor/core';
-import { assemble, jointWords, makeCatalogue, probeWords, sourceOf } from '@junctor/core';
+import type { Build, JobSheet, Meter, Touch, TouchesReply } from '@junctor/core';
+import { assemble, jointWords, makeCatalogue, probeWords } from '@junctor/core';
 import { shippedMeters, shippedModels } from '@junctor/catalogue';
 import { TrueMeter } from '@junctor/proof';
 import type { Bridge } from '@junctor/proof';
 import type { Page } from '@playwright/test';
-import { answer, jobNamed, press, readable, sentence, signIn, takeUp } from '../support/bench';
+import { answer, jobNamed, press, proveMeter, readable, sentence, signIn, takeUp } from '../support/bench';
 import { expect, test } from '../support/shop';
 import { workUntil } from '../support/workOn';
 
@@ -40,15 +40,7 @@ function truthOf(planned: Build, faults: readonly Hidden[]): TrueMeter {
   return new TrueMeter({ build: { ...planned, wires }, catalogue, meter, bridges });
 }
 
-function said(truth: TrueMeter, { black, red, mode }: Touch): Pick<Heard, 'length' | 'value' | 'open'> {
-  truth.bleed();
-  if (mode === 'tone') return { length: truth.hear(black, red) };
-  const source = sourceOf(meter, 'diode');
-  const volts = truth.settledV(black, red, source);
-  return volts >= source.countsTo! ? { open: true } : { value: volts };
-}
-
-async function say(page: Page, { length, value, open }: ReturnType<typeof said>): Promise<void> {
+async function say(page: Page, { length, value, open }: ReturnType<TrueMeter['answer']>): Promise<void> {
   await expect(page.getByTestId('expected')).not.toHaveText('computing');
   if (length) return answer(page, lengthKeys[length]);
   if (open) return answer(page, 'o');
@@ -68,10 +60,7 @@ test('three hidden faults are found by the list alone', async ({ page, shop }) =
   await workUntil(page, shop.url, quad, 'prove');
   await takeUp(page);
   await expect(sentence(page)).toHaveText('Volts across the main leads');
-  for (const key of '0.004') await press(page, key);
-  await press(page, 'Enter');
-  await press(page, '0');
-  await answer(page, '4');
+  await proveMeter(page);
   const job = await jobNamed(page, shop.url, quad);
   const reply = await page.request.get(`${shop.url}/api/jobs/${job.id}/touches`);
   const touchOf = touchesBySentence(job, (await reply.json()) as TouchesReply);
@@ -88,7 +77,7 @@ test('three hidden faults are found by the list alone', async ({ page, shop }) =
     if (/propellers/.test(now)) break;
     const touch = touchOf.get(`${/iode volts/.test(now) ? 'diode' : 'tone'} ${now.slice(now.indexOf('lack on'))}`);
     if (touch) {
-      await say(page, said(truth, touch));
+      await say(page, truth.answer(touch));
       continue;
     }
     if (!now.startsWith('Stop.')) {

@@ -1,7 +1,7 @@
 /** One current picture of each main view, from the demo shop. */
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { answer, enterUntil, lead, press, sentence, signIn, takeUp, touchUntil } from '../support/bench';
+import { answer, enterUntil, lead, press, proveMeter, sentence, signIn, takeUp, touchUntil } from '../support/bench';
 import { pick, takeMarked, typeInto } from '../support/forms';
 import { expect, test } from '../support/shop';
 
@@ -10,10 +10,7 @@ const shoot = (page: Page, name: string) => page.screenshot({ path: join(folder,
 
 async function toMainLeads(page: Page): Promise<void> {
   await enterUntil(page, /Volts across the main leads/);
-  for (const key of '0.004') await press(page, key);
-  await press(page, 'Enter');
-  await press(page, '0');
-  await answer(page, '4');
+  await proveMeter(page);
 }
 
 test('the story, view by view', async ({ page, shop }) => {
@@ -28,7 +25,6 @@ test('the story, view by view', async ({ page, shop }) => {
   await answer(page, 'Enter');
   await enterUntil(page, /yellow wire to the flight controller/);
   await shoot(page, 'bench');
-  await enterUntil(page, /Volts across the main leads/);
   await toMainLeads(page);
   await touchUntil(page, /Diode volts/);
   await page.keyboard.press('l');

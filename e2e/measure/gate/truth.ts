@@ -1,6 +1,5 @@
 /** Aircraft as they truly are: the good one, and ones with something wrong that nobody has told anybody. */
 import type { Assembly, Build, Catalogue, Heard, ListedTouch, Meter, Touch } from '@junctor/core';
-import { sourceOf } from '@junctor/core';
 import { TrueMeter, asPrinted, random } from '@junctor/proof';
 import type { Bridge, Spread } from '@junctor/proof';
 
@@ -33,10 +32,8 @@ function truthOf(
       const key = `${black}~${red}~${mode}~${exchanged}`;
       const before = known.get(key);
       if (before) return before;
-      simulated.bleed();
-      if (exchanged) simulated.hear(red, black, 2.5);
       const said =
-        mode === 'diode' ? diodeSaid(simulated, { black, red }, meter) : { length: simulated.hear(black, red) };
+        exchanged && mode === 'tone' ? afterFirst(simulated, { black, red }) : simulated.answer({ black, red, mode });
       known.set(key, said);
       return said;
     },
@@ -72,10 +69,11 @@ export function badTruths(given: Given, listed: readonly ListedTouch[], count: n
   });
 }
 
-function diodeSaid(simulated: TrueMeter, { black, red }: Pick<Touch, 'black' | 'red'>, meter: Meter): Said {
-  const source = sourceOf(meter, 'diode');
-  const volts = simulated.settledV(black, red, source);
-  return volts >= (source.countsTo ?? source.limitV - 0.02) ? { open: true, unit: 'V' } : { value: volts, unit: 'V' };
+/** The tone of the second of two touches, the probes exchanged. */
+function afterFirst(simulated: TrueMeter, { black, red }: Pick<Touch, 'black' | 'red'>): Said {
+  simulated.bleed();
+  simulated.hear(red, black, 2.5);
+  return { length: simulated.hear(black, red) };
 }
 
 /** Touches at which a truth shows what no good one does: what has to be proved absent. */

@@ -2,8 +2,8 @@
  * The list of touches against faults that were put in by hand: what a technician who follows it to its end has found.
  * Injector and meter share nothing with what is judged.
  */
-import type { Build, Catalogue, Heard, ListedTouch, Meter } from '@junctor/core';
-import { assemble, expectIn, compile, judgeReading, probeList, sourceOf } from '@junctor/core';
+import type { Build, Catalogue, ListedTouch, Meter } from '@junctor/core';
+import { assemble, expectIn, compile, judgeReading, probeList } from '@junctor/core';
 import { shippedMeters, shippedTemplate, shippedTemplates } from '@junctor/catalogue';
 import { loadSolver } from '@junctor/solver/node';
 import type { Injected } from '../oracles/injector/aircraft';
@@ -91,6 +91,9 @@ function trueOf({ aircraft: { build, bridges, broken } }: Injected, from: Catalo
   return new TrueMeter({ build, catalogue: from, meter, bridges, broken });
 }
 
+/** Read off the meter itself, with contact proved. */
+const proven = { heldMs: null, by: 'meter', wrong: 0, anchors: { black: 'tone', red: 'tone' } } as const;
+
 /** Follows the list on an aircraft: the first touch whose verdict is stop, or null. */
 function judgeAll(good: Build, list: readonly ListedTouch[]): (truth: TrueMeter, is: Build) => string | null {
   const circuit = compile(assemble(good, catalogue));
@@ -99,19 +102,8 @@ function judgeAll(good: Build, list: readonly ListedTouch[]): (truth: TrueMeter,
     const found = list.find(({ touch: { black, red, mode } }, index) => {
       // A part that is not there is seen with the eyes.
       if ([black, red].some((ref) => !is.slots[ref.split('.')[0]!])) return true;
-      truth.bleed();
-      return judgeReading(expected[index]!, heardOf(truth, { black, red, mode })) === 'stop';
+      return judgeReading(expected[index]!, { ...proven, ...truth.answer({ black, red, mode }) }) === 'stop';
     });
     return found ? `${found.touch.mode} ${found.touch.black} ${found.touch.red}` : null;
   };
-}
-
-function heardOf(truth: TrueMeter, { black, red, mode }: Pick<ListedTouch['touch'], 'black' | 'red' | 'mode'>): Heard {
-  const by = { heldMs: null, by: 'meter', wrong: 0, anchors: { black: 'tone', red: 'tone' } } as const;
-  if (mode === 'tone') return { ...by, length: truth.hear(black, red) };
-  const source = sourceOf(meter, 'diode');
-  const volts = truth.settledV(black, red, source);
-  return volts >= (source.countsTo ?? source.limitV - 0.02)
-    ? { ...by, open: true }
-    : { ...by, value: volts, unit: 'V' };
 }

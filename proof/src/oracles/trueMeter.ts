@@ -3,7 +3,7 @@
  * with capacitors stepped through time. It shares nothing with the core's circuits and knows of no plan and no log.
  * Source of the charging law: i = C dv/dt, implicit Euler on a grid that grows by 15 %. Units: V, A, ohm, F, s.
  */
-import type { Build, Catalogue, Length, Meter, MeterSource, TerminalRef } from '@junctor/core';
+import type { Build, Catalogue, Heard, Length, Meter, MeterSource, TerminalRef, Touch } from '@junctor/core';
 import { conductors } from './dcSolve';
 import type { Branch, Broken, Spread, Unshown } from './insides';
 import { asPrinted, insidesOf, unshownBranch } from './insides';
@@ -27,6 +27,8 @@ interface Aircraft {
   spread?: Spread;
 }
 
+/** So near to its own limit a meter shows no number. */
+const closeV = 0.02;
 const firstStepS = 2e-5;
 const growth = 1.15;
 const watchS = 25;
@@ -74,7 +76,7 @@ export class TrueMeter {
     const { limitV, limitA, seriesOhms, beepBelowOhms, stopsAboveOhms, shortestToneMs } = this.meter;
     const at = (ohms: number) => (seriesOhms === null ? limitA * ohms : (limitV * ohms) / (seriesOhms + ohms));
     const [beepV, stopV] = [at(beepBelowOhms), at(stopsAboveOhms)];
-    const redV = (stepS: number) => network.redV(network.volts(this.meter, stepS, this.charge));
+    const redV = (stepS: number) => network.redV(network.volts(this.meter, { stepS, charge: this.charge }));
     const lengthOfIt = (): Length => {
       if (redV(firstStepS) >= beepV) return 'none';
       if (redV(Infinity) < beepV) return 'does not stop';
@@ -88,7 +90,21 @@ export class TrueMeter {
   /** Volts at red once everything has settled. */
   settledV(black: TerminalRef, red: TerminalRef, source: MeterSource): number {
     const network = this.between(black, red);
-    return network ? network.redV(network.volts(source, Infinity, this.charge)) : 0;
+    return network ? network.redV(network.volts(source, { stepS: Infinity, charge: this.charge })) : 0;
+  }
+
+  /** What is read off it at a touch in tones or diode volts, after everything was emptied. */
+  answer({
+    black,
+    red,
+    mode,
+  }: Pick<Touch, 'black' | 'red' | 'mode'>): Pick<Heard, 'length' | 'value' | 'open' | 'unit'> {
+    this.bleed();
+    if (mode === 'tone') return { length: this.hear(black, red) };
+    const source = this.meter.modes?.diode ?? this.meter;
+    const volts = this.settledV(black, red, source);
+    const isOpen = volts >= (source.countsTo ?? source.limitV - closeV);
+    return isOpen ? { open: true, unit: 'V' } : { value: volts, unit: 'V' };
   }
 
   /** Null where both probes are on one piece of copper. */
@@ -111,8 +127,10 @@ export class TrueMeter {
   /** Seconds until the volts at red have passed the threshold. */
   private untilSilent(network: Network, stopV: number): number {
     let [charge, beforeV] = [this.charge, 0];
+    let from: Float64Array | undefined;
     for (let [atS, stepS] = [0, firstStepS]; atS < watchS; stepS *= growth) {
-      const volts = network.volts(this.meter, stepS, charge);
+      const volts = network.volts(this.meter, { stepS, charge, ...(from ? { from } : {}) });
+      from = volts;
       charge = network.charged(volts, stepS, charge);
       const nowV = network.redV(volts);
       if (nowV > stopV) return atS + (stepS * (stopV - beforeV)) / (nowV - beforeV);
@@ -126,7 +144,8 @@ export class TrueMeter {
     if (network.branches.every(({ is }) => is !== 'capacitor')) return;
     for (let [atS, stepS] = [0, heldS / 200]; atS < heldS; stepS *= growth) {
       const taken = Math.min(stepS, heldS - atS);
-      this.charge = network.charged(network.volts(this.meter, taken, this.charge), taken, this.charge);
+      const volts = network.volts(this.meter, { stepS: taken, charge: this.charge });
+      this.charge = network.charged(volts, taken, this.charge);
       atS += taken;
     }
   }

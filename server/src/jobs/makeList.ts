@@ -15,7 +15,6 @@ export function beginList(deps: LogDeps, jobId: string): void {
 async function makeList(deps: LogDeps, jobId: string): Promise<void> {
   const { database, lists, logs } = deps;
   const { plan, quadId } = await findJob(database, jobId);
-  if (await lists.find(database, plan.target)) return;
   await lists.make(plan.target, jobId);
   await database.transaction(async (queries) => {
     await lockedSeq(queries, quadId);

@@ -1,7 +1,7 @@
 /** The log of a quad in the database. */
 import { createHash } from 'node:crypto';
 import type { Act, Judged, Note, QuadRecord } from '@junctor/core';
-import { isAct } from '@junctor/core';
+import { canonicalJson, isAct } from '@junctor/core';
 import type { Queries } from '../database/Database';
 import { fromJson, fromSqlTime, toSqlTime } from '../database/Database';
 
@@ -77,14 +77,5 @@ function kindOf(body: Act | Note): string {
  * Hash of what the client sent, whatever the order of its keys: tells a repeat from another record under the same id.
  */
 export function contentHash(record: SentRecord): Buffer {
-  return createHash('sha256').update(canonical(record)).digest();
-}
-
-function canonical(value: unknown): string {
-  if (Array.isArray(value)) return `[${value.map(canonical).join(',')}]`;
-  if (typeof value !== 'object' || value === null) return JSON.stringify(value) ?? 'null';
-  const entries = Object.entries(value)
-    .filter(([, one]) => one !== undefined)
-    .sort(([a], [b]) => (a < b ? -1 : 1));
-  return `{${entries.map(([name, one]) => `${JSON.stringify(name)}:${canonical(one)}`).join(',')}}`;
+  return createHash('sha256').update(canonicalJson(record)).digest();
 }

@@ -1,6 +1,6 @@
 /** Who may waive what: judged on the log as it stands under the quad's lock, whatever the tablet believed. */
 import type { JobInput } from '@junctor/core';
-import { deriveJob, judge, waiverObjection, assemble } from '@junctor/core';
+import { deriveJob, judge, severities, waiverObjection, assemble } from '@junctor/core';
 import { ApiError } from '../http/ApiError';
 import type { Person } from '../session/session';
 import type { SentRecord } from '../log/repository';
@@ -22,9 +22,7 @@ export function refuseWaiver(
     ...state.waived.map(({ finding }) => finding),
     ...judge(assemble(plan.target, catalogue), plan.links, plan.cells),
   ].filter(({ key }) => key === body.finding);
-  const worst = (['kill', 'stop', 'warn'] as const).find((severity) =>
-    said.some((finding) => finding.severity === severity),
-  );
+  const worst = severities.find((severity) => said.some((finding) => finding.severity === severity));
   if (!worst) throw new ApiError(422, 'waiver.nothing', 'No rule says that now: there is nothing to waive', { path });
   const objection =
     waiverObjection({ severity: worst }, role) ??

@@ -1,7 +1,6 @@
 /** Expectations are computed here, off the page. */
-import type { Build, Defect, Expectation, Heard, LooseReading, Meter, PartModel, Touch } from '@junctor/core';
+import type { Assembly, Build, Defect, Expectation, Heard, LooseReading, Meter, PartModel, Touch } from '@junctor/core';
 import { causesOf, chargeAfter, compileSound, expectIn, looseReadings, makeCatalogue, assemble } from '@junctor/core';
-import type { Circuit } from '@junctor/core';
 import { expose } from 'comlink';
 
 export interface ExpectRequest {
@@ -27,12 +26,13 @@ interface CausesRequest {
 
 export type Cause = Omit<Defect, 'edits'>;
 
-let last: { build: string; circuit: Circuit } | null = null;
+let last: { build: string; assembly: Assembly } | null = null;
 
-function circuitOf({ models, build }: Pick<ExpectRequest, 'models' | 'build'>): Circuit {
+/** What follows from a build is worked out once for as long as it is asked about. */
+function assemblyOf({ models, build }: Pick<ExpectRequest, 'models' | 'build'>): Assembly {
   const key = JSON.stringify(build);
-  if (last?.build !== key) last = { build: key, circuit: compileSound(assemble(build, makeCatalogue(models))) };
-  return last.circuit;
+  if (last?.build !== key) last = { build: key, assembly: assemble(build, makeCatalogue(models)) };
+  return last.assembly;
 }
 
 const compute = {
@@ -40,10 +40,10 @@ const compute = {
     return looseReadings(model, meter);
   },
   causes({ models, build, ...asked }: CausesRequest): Cause[] {
-    return causesOf(assemble(build, makeCatalogue(models)), asked).map(({ edits: _, ...cause }) => cause);
+    return causesOf(assemblyOf({ models, build }), asked).map(({ edits: _, ...cause }) => cause);
   },
   expectation({ touch, meter, chargeV, pauseS, ...of }: ExpectRequest): Expectation {
-    return expectIn(circuitOf(of), touch, { meter, chargeV, pauseS });
+    return expectIn(compileSound(assemblyOf(of)), touch, { meter, chargeV, pauseS });
   },
   /** Volts on the capacitors when the probes were held for so long. */
   chargeLeft({
@@ -54,7 +54,7 @@ const compute = {
     heldS,
     ...of
   }: ExpectRequest & { heldS: number }): Readonly<Record<string, number>> {
-    return chargeAfter(circuitOf(of), touch, { meter, chargeV, pauseS, heldS });
+    return chargeAfter(compileSound(assemblyOf(of)), touch, { meter, chargeV, pauseS, heldS });
   },
 };
 

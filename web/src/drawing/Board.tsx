@@ -7,8 +7,7 @@ import { Inset } from './Inset';
 import { Label } from './Label';
 import type { Marks } from './marks';
 import { markOf, markWords } from './marks';
-import { Outline } from './Outline';
-import { Pad } from './Pad';
+import { Pads } from './Pads';
 import { Ring, RingAround } from './Rings';
 import { boardView } from './view';
 import type { DrawnWire } from './WireRun';
@@ -75,17 +74,16 @@ export function Board({
       data-ring={rings.join(' ')}
       data-board={slot}
     >
-      <Outline model={model} view={view} arrow={!view.zoomed && !every} />
-      {shown.map((terminal) => (
-        <Pad
-          key={terminal.id}
-          terminal={terminal}
-          view={view}
-          mark={markOf(marks, terminalRef(slot, terminal.id))}
-          ghost={ghost === terminal.id}
-          onPick={onPick}
-        />
-      ))}
+      <Pads
+        slot={slot}
+        model={model}
+        side={side}
+        view={view}
+        marks={marks}
+        arrow={!view.zoomed && !every}
+        ghost={ghost}
+        onPick={onPick}
+      />
       {wire && ringed[0] && <WireRun wire={wire} terminal={ringed[0]} model={model} view={view} />}
       {view.zoomed && ringed[0] && <Inset model={model} side={side} ringed={ringed[0]} view={view} />}
       {isRow ? (

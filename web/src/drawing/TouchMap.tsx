@@ -7,9 +7,7 @@ import { boardSize } from './boardSize';
 import type { Box, LabelWish } from './labels';
 import { placeLabels } from './labels';
 import type { Marks } from './marks';
-import { markOf } from './marks';
-import { Outline } from './Outline';
-import { Pad } from './Pad';
+import { Pads } from './Pads';
 import { boardView } from './view';
 
 interface TouchMapProps {
@@ -52,16 +50,7 @@ export function TouchMap({ slot, model, side, marks, numbers }: TouchMapProps) {
       role="img"
       aria-label={`${slot}, ${side} up: ${touched.map(({ id, printed }) => `${printed} at ${numbersOf(id).join(', ')}`).join('; ')}`}
     >
-      <Outline model={model} view={view} arrow={false} />
-      {shown.map((terminal) => (
-        <Pad
-          key={terminal.id}
-          terminal={terminal}
-          view={view}
-          mark={markOf(marks, terminalRef(slot, terminal.id))}
-          ghost={false}
-        />
-      ))}
+      <Pads slot={slot} model={model} side={side} view={view} marks={marks} />
       {touched.map((terminal) => (
         <Marked key={terminal.id} box={padBox(terminal, view)} />
       ))}

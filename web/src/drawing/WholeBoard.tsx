@@ -5,12 +5,10 @@
 import type { WireBand } from '@junctor/core';
 import { wireBand } from '@junctor/core';
 import type { BoardWire, Leader, PartModel, Side, XY } from '@junctor/core';
-import { edgeOf, exitsOf, placeLeaders, sidesOf, span, terminalOf, terminalRef } from '@junctor/core';
+import { edgeOf, exitsOf, placeLeaders, sidesOf, span, terminalOf } from '@junctor/core';
 import { useTheme } from 'styled-components';
-import { Outline } from './Outline';
 import type { Marks } from './marks';
-import { markOf } from './marks';
-import { Pad } from './Pad';
+import { Pads } from './Pads';
 import { boardView } from './view';
 import { darkEdge, wireColour } from './wireColours';
 
@@ -89,18 +87,7 @@ export function WholeBoard({ slot, model, side, marks, wires, current, say, onPi
       aria-label={`${slot} with its wires`}
       data-board={slot}
     >
-      <Outline model={model} view={view} arrow={false} />
-      {model.terminals
-        .filter((terminal) => terminal.sides.includes(side) && terminal.form !== 'tail')
-        .map((terminal) => (
-          <Pad
-            key={terminal.id}
-            terminal={terminal}
-            view={view}
-            mark={markOf(marks, terminalRef(slot, terminal.id))}
-            ghost={false}
-          />
-        ))}
+      <Pads slot={slot} model={model} side={side} view={view} marks={marks} />
       {order.map((index) => (
         <Line
           key={`${wires[index]!.joint} ${wires[index]!.becomes}`}

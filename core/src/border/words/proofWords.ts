@@ -6,7 +6,8 @@ import type { ListedTouch, TouchList } from '../../judgement/checks/touchList';
 import { ruledOutBy } from '../../judgement/checks/touchList';
 import { leftByKind, whatListProves } from '../../judgement/checks/whatListProves';
 
-const doing = { kill: 'that kill', stop: 'that stop it', warn: 'that only annoy' } as const;
+/** After "faults". */
+export const harmWords = { kill: 'that kill', stop: 'that stop it', warn: 'that only annoy' } as const;
 
 /** "of 65 faults that kill, 63 by these touches; 2 by no touch". */
 export function provedWords({ harm, all, by }: ProvedLine): string {
@@ -14,7 +15,7 @@ export function provedWords({ harm, all, by }: ProvedLine): string {
     by['longer list'] > 0 && `${by['longer list']} by more touches than are asked`,
     by['no touch'] > 0 && `${by['no touch']} by no touch`,
   ].filter(Boolean);
-  const own = `of ${all} faults ${doing[harm]}, ${by.list} by these touches`;
+  const own = `of ${all} faults ${harmWords[harm]}, ${by.list} by these touches`;
   return rest.length > 0 ? `${own}; ${rest.join('; ')}` : own;
 }
 
@@ -26,7 +27,7 @@ export function leftWords({ kind, faults }: LeftKind): string {
 /** Once all touches have been answered: what is known to be absent, and what is not known. */
 export function provedSentence(list: TouchList): string {
   const shown = whatListProves(list).filter(({ harm }) => harm !== 'warn');
-  const ruled = shown.map(({ harm, all, by }) => `${by.list} of ${all} faults ${doing[harm]}`);
+  const ruled = shown.map(({ harm, all, by }) => `${by.list} of ${all} faults ${harmWords[harm]}`);
   const left = leftByKind(list).filter(({ harm }) => harm !== 'warn').length;
   if (ruled.length === 0) return 'nothing that stops or kills was found to be possible';
   return `ruled out ${ruled.join(' and ')}${left > 0 ? `; ${left} kinds are left to the eye and to function` : ''}`;

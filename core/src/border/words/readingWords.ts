@@ -37,7 +37,7 @@ export function expectedWords({ touch, passes, band, open }: Expectation): strin
 }
 
 /** What was read. */
-export function heardWords({ length, value, unit, open }: Heard): string {
+export function heardWords({ length, value, unit, open }: Pick<Heard, 'length' | 'value' | 'unit' | 'open'>): string {
   if (open) return 'open';
   return value === undefined ? toneWords(length ?? 'none') : `${numberWords(value)} ${unit === 'ohm' ? 'Ω' : 'V'}`;
 }

@@ -76,8 +76,13 @@ export function siteWords(site: Site, assembly: Assembly): string {
 
 /** One thing that can be wrong, with its place: "joint open: lead C of motor M4 on ESC C4". */
 export function faultWords({ kind, site }: { kind: string; site: Site }, assembly: Assembly): string {
-  if (!('slot' in site)) return `${kind}: ${siteWords(site, assembly)}`;
-  if (!site.element) return `${kind}: ${slotWords(site.slot, assembly)}`;
+  return `${kind}: ${faultPlaceWords(site, assembly)}`;
+}
+
+/** Its place alone, where the kind says already that it lies inside: "winding WC of motor M4". */
+export function faultPlaceWords(site: Site, assembly: Assembly): string {
+  if (!('slot' in site)) return siteWords(site, assembly);
+  if (!site.element) return slotWords(site.slot, assembly);
   const element = assembly.model(site.slot)?.elements.find(({ id }) => id === site.element);
-  return `${kind}: ${element?.is ?? 'element'} ${site.element} of ${slotWords(site.slot, assembly)}`;
+  return `${element?.is ?? 'element'} ${site.element} of ${slotWords(site.slot, assembly)}`;
 }

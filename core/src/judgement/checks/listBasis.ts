@@ -3,36 +3,26 @@
  * which physical parts are fitted and what was found touching is not in it; what a model is, its name and revision say.
  */
 import type { Build } from '../../facts/assembly/build';
+import { canonicalJson } from '../../facts/terms/canonicalJson';
 import { coreVersion } from '../../facts/terms/coreVersion';
 import { lookUp } from '../../facts/terms/lookUp';
 import type { Meter } from '../../facts/terms/meter';
 
 export function listBasis({ slots, wires, housings, mates, hidden }: Build, meter: Meter): string {
   const { id: _id, name: _name, toneHz: _toneHz, ...card } = meter;
-  return JSON.stringify([
+  return canonicalJson([
     coreVersion,
     inOrder(slots, ({ model, revision, pose }) => [model, revision, pose]),
     inOrder(wires, ({ awg, lengthMm, via, tailOf, bundle, ends }) => [awg, lengthMm, via, tailOf, bundle, ends]),
     inOrder(housings, (housing) => housing),
     inOrder(mates, (mate) => mate),
     Object.keys(hidden).sort(),
-    sorted(card),
+    card,
   ]);
 }
 
 function inOrder<T>(table: Readonly<Record<string, T>>, pick: (one: T) => unknown): [string, unknown][] {
   return Object.keys(table)
     .sort()
-    .map((name) => [name, sorted(pick(lookUp(table, name)!))]);
-}
-
-/** The same with the names of every object in order: what comes out of a database keeps none. */
-function sorted(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(sorted);
-  if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(
-    Object.entries(value)
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([name, inner]) => [name, sorted(inner)]),
-  );
+    .map((name) => [name, pick(lookUp(table, name)!)]);
 }

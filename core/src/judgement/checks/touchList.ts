@@ -2,6 +2,7 @@
 import type { Touch } from '../../facts/log/reading';
 import type { Site } from '../../facts/terms/site';
 import type { Severity } from '../rules/finding';
+import { severities } from '../rules/finding';
 import type { GoodIs } from './probes/meterScale';
 
 export interface ListedTouch {
@@ -33,6 +34,11 @@ export interface TouchList {
   seconds: number;
 }
 
+/** Minutes of hands for some touches of a list, as if all took alike. */
+export function minutesFor({ seconds, touches }: TouchList, asked: readonly ListedTouch[]): number {
+  return Math.ceil((seconds * asked.length) / Math.max(1, touches.length) / 60);
+}
+
 /** Touches across the pack's own contacts. */
 export function isOfMainLeads({ across }: Pick<ListedTouch, 'across'>): boolean {
   return across !== null;
@@ -46,6 +52,5 @@ export function provesContact({ good }: Pick<ListedTouch, 'good'>): boolean {
 /** The kinds of faults that a touch rules out, the worst first, each once. */
 export function ruledOutBy({ faults }: TouchList, { shows }: ListedTouch): string[] {
   const own = shows.map((place) => faults[place]!);
-  const ofHarm = (harm: Severity) => own.filter((fault) => fault.harm === harm).map(({ kind }) => kind);
-  return [...new Set([...ofHarm('kill'), ...ofHarm('stop'), ...ofHarm('warn')])];
+  return [...new Set(severities.flatMap((harm) => own.flatMap((fault) => (fault.harm === harm ? [fault.kind] : []))))];
 }

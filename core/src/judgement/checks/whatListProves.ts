@@ -1,6 +1,7 @@
 /** What a list of touches proves and what it leaves: faults counted by harm, by kind what none of them would show. */
 import { groupedBy } from '../../facts/terms/groupedBy';
 import type { Severity } from '../rules/finding';
+import { severities } from '../rules/finding';
 import type { ListedFault, ListedTouch, ShownBy, TouchList } from './touchList';
 
 export interface ProvedLine {
@@ -11,7 +12,7 @@ export interface ProvedLine {
 
 /** One line a harm, the worst first; a harm that nothing here can do has none. */
 export function whatListProves({ faults }: Pick<TouchList, 'faults'>): ProvedLine[] {
-  return (['kill', 'stop', 'warn'] as const).flatMap((harm) => {
+  return severities.flatMap((harm) => {
     const own = faults.filter((fault) => fault.harm === harm);
     const count = (shownBy: ShownBy) => own.filter((fault) => fault.shownBy === shownBy).length;
     const by = { list: count('list'), 'longer list': count('longer list'), 'no touch': count('no touch') };
@@ -28,10 +29,9 @@ export interface LeftKind {
 /** What no touch of it would show, by kind: what kills first, then where there are most. */
 export function leftByKind({ faults }: Pick<TouchList, 'faults'>): LeftKind[] {
   const left = faults.filter(({ shownBy }) => shownBy === 'no touch');
-  const rank: readonly Severity[] = ['kill', 'stop', 'warn'];
   return [...groupedBy(left, ({ kind, harm }) => `${harm} ${kind}`).values()]
     .map((own): LeftKind => ({ kind: own[0]!.kind, harm: own[0]!.harm, faults: own }))
-    .sort((a, b) => rank.indexOf(a.harm) - rank.indexOf(b.harm) || b.faults.length - a.faults.length);
+    .sort((a, b) => severities.indexOf(a.harm) - severities.indexOf(b.harm) || b.faults.length - a.faults.length);
 }
 
 /** How many faults of each harm touches that were answered as a good build would have ruled out. */

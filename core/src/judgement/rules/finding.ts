@@ -17,7 +17,9 @@ import { capital } from '../../facts/terms/capital';
 import { lookUp } from '../../facts/terms/lookUp';
 
 /** kill destroys hardware; stop does not work or is unsafe; warn works badly. */
-export type Severity = 'kill' | 'stop' | 'warn';
+/** The worst first. */
+export const severities = ['kill', 'stop', 'warn'] as const;
+export type Severity = (typeof severities)[number];
 
 export interface Finding {
   /** Stable over re-plans: rule and terminals. */

@@ -4,15 +4,13 @@ import { emptyBuild, sameLanding } from '../../facts/assembly/build';
 import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Range } from '../../facts/terms/names';
 import type { Link, Plan } from '../../facts/plan/plan';
-import type { Finding, Severity } from './finding';
-import { makeRuleView } from './finding';
+import type { Finding } from './finding';
+import { makeRuleView, severities } from './finding';
 import { polarity } from './polarity';
 import { rules } from './rules';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { assemble } from '../../facts/assembly/assembly';
 import { lookUp } from '../../facts/terms/lookUp';
-
-const rank: Readonly<Record<Severity, number>> = { kill: 0, stop: 1, warn: 2 };
 
 /** Findings, worst first; each key once. */
 export function judge(assembly: Assembly, links: readonly Link[], cells: Range): Finding[] {
@@ -20,7 +18,7 @@ export function judge(assembly: Assembly, links: readonly Link[], cells: Range):
   const byKey = new Map<string, Finding>();
   for (const rule of rules)
     for (const found of rule.judge(view)) if (!byKey.has(found.key)) byKey.set(found.key, found);
-  return [...byKey.values()].sort((a, b) => rank[a.severity] - rank[b.severity]);
+  return [...byKey.values()].sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));
 }
 
 type Judged = Pick<Plan, 'target' | 'links' | 'cells'>;

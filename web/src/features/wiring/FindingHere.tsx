@@ -2,7 +2,7 @@
  * What the rules say of plan and quad, at the place, with remedies that one key applies, and what was waived by whom.
  */
 import type { Finding, Remedy, Waived, WireId } from '@junctor/core';
-import { judge, judgeAsReceived, splitWaived, whyRule, assemble } from '@junctor/core';
+import { judge, judgeAsReceived, splitWaived, whyRule, assemble, severities } from '@junctor/core';
 import { useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { remediesOf } from '../../compute/planner';
@@ -45,7 +45,7 @@ function saidOf({ id, plan }: Bench['job'], catalogue: Bench['catalogue'], state
     state.log,
     id,
   );
-  const rank = ({ severity }: Finding) => ['kill', 'stop', 'warn'].indexOf(severity);
+  const rank = ({ severity }: Finding) => severities.indexOf(severity);
   return [
     ...open
       .sort((a, b) => rank(a) - rank(b))

@@ -7,6 +7,7 @@ import { isBatteryLead, isCapacitor } from '../../../facts/catalogue/kinds';
 import { groupedBy } from '../../../facts/terms/groupedBy';
 import { hasRole } from '../../../facts/catalogue/roles';
 import type { Severity } from '../../rules/finding';
+import { severities } from '../../rules/finding';
 import type { DefectView, Place } from './defect';
 import { isHighSupply, isPhase, slotOf } from './defect';
 
@@ -43,7 +44,7 @@ export function harmsIn(view: DefectView, circuit: Meltable): (edits: readonly E
 }
 
 function worst(harms: readonly Severity[]): Severity | null {
-  return (['kill', 'stop', 'warn'] as const).find((harm) => harms.includes(harm)) ?? null;
+  return severities.find((harm) => harms.includes(harm)) ?? null;
 }
 
 function slotsOn(places: readonly Place[], pieceOf: (node: string) => number): Map<number, Set<string>> {

@@ -128,7 +128,7 @@ function TouchFrame({ step, hearing: { expectation, again, startedAt }, answers,
       under={
         again ? (
           <strong role="alert">
-            {`Heard “${heardWords({ ...nothing, ...again })}”, which no good build shows here. Press the tips on bare metal, touch again, then answer.`}
+            {`Heard “${heardWords(again)}”, which no good build shows here. Press the tips on bare metal, touch again, then answer.`}
           </strong>
         ) : (
           (problem ?? step.blockedReason ?? under(step.listed))
@@ -148,8 +148,6 @@ function TouchFrame({ step, hearing: { expectation, again, startedAt }, answers,
     />
   );
 }
-
-const nothing = { heldMs: null, by: 'key', wrong: 0, anchors: { black: null, red: null } } as const;
 
 /** Before "lack on": the mode is said where it is not the usual one. */
 function beginning({ touch: { mode } }: ListedTouch, isAgain: boolean): string {

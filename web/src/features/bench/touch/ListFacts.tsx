@@ -1,5 +1,5 @@
 /** Before the first touch: how many there are, how long they take, what they prove of what kills and of what stops. */
-import { whatListProves } from '@junctor/core';
+import { minutesFor, whatListProves } from '@junctor/core';
 import type { Bench } from '../../../bench/provider/bench';
 import { Fact } from '../../../ui/Frame';
 
@@ -12,13 +12,12 @@ export function ListFacts({ bench: { state, listing } }: { bench: Bench }) {
         <dd className="long">being worked out{listing ? `, ${Math.round(100 * listing.share)} %` : ''}</dd>
       </Fact>
     );
-  const minutes = Math.ceil((list.seconds * touches.length) / Math.max(1, list.touches.length) / 60);
   return (
     <>
       <Fact>
         <dt>then</dt>
         <dd className="long">
-          {touches.length} touches, about {minutes} min
+          {touches.length} touches, about {minutesFor(list, touches)} min
         </dd>
       </Fact>
       {whatListProves(list)

@@ -3,12 +3,13 @@ import type { ListedTouch, ProvedLine, StepOf, TouchList } from '@junctor/core';
 import {
   capital,
   enumerated,
-  faultWords,
-  goodWords,
+  faultPlaceWords,
+  harmWords,
   leftByKind,
-  probeWords,
+  minutesFor,
   provedWords,
   ruledOut,
+  touchRows,
   whatListProves,
 } from '@junctor/core';
 import { useNavigate } from 'react-router';
@@ -39,12 +40,11 @@ export function TouchesPage() {
     );
   const steps = state.steps.filter((step): step is StepOf<'touch'> => step.verb === 'touch');
   const answered = steps.filter(({ done }) => done);
-  const minutes = Math.ceil((list.seconds * touches.length) / Math.max(1, list.touches.length) / 60);
   const write = () => saveFile('touches.csv', writeTouches(list, touches, state.target), 'text/csv');
   return (
     <Sheet
       place={place}
-      title={`${touches.length} touches, about ${minutes} min: what they prove`}
+      title={`${touches.length} touches, about ${minutesFor(list, touches)} min: what they prove`}
       note={`${job.quad}, ${job.title}, plan version ${job.plan.version}; for ${meter.name}, everything plugged together, no power.${history.length > 0 ? ` ${history.length} of the whole list are not asked: this work did not reach them.` : ''}`}
       go={go}
       doors={[
@@ -75,15 +75,15 @@ export function TouchesPage() {
           $columns="16px 26px 84px minmax(0, 1fr) minmax(0, 1fr) minmax(0, 0.7fr) minmax(0, 1.6fr)"
           aria-label="Touches"
         >
-          {steps.map((step, index) => (
-            <li key={step.id}>
-              <span>{markOf(step)}</span>
-              <span>{index + 1}</span>
-              <span>{step.listed.touch.mode === 'diode' ? 'diode volts' : 'tone'}</span>
-              <span>black {probeWords(step.listed.touch.black, state.target)}</span>
-              <span>red {probeWords(step.listed.touch.red, state.target)}</span>
-              <span>{goodWords(step.listed)}</span>
-              <span className="quiet">{enumerated(step.rulesOut, 4)}</span>
+          {touchRows({ ...list, touches }, state.target).map(({ no, mode, black, red, good }, index) => (
+            <li key={steps[index]!.id}>
+              <span>{markOf(steps[index]!)}</span>
+              <span>{no}</span>
+              <span>{mode}</span>
+              <span>black {black}</span>
+              <span>red {red}</span>
+              <span>{good}</span>
+              <span className="quiet">{enumerated(steps[index]!.rulesOut, 4)}</span>
             </li>
           ))}
         </Lines>
@@ -118,8 +118,6 @@ function SoFar({
   );
 }
 
-const harmWords = { kill: 'that kill', stop: 'that stop it', warn: 'that only annoy' } as const;
-
 /** Places that are written out of one kind. */
 const mostPlaces = 5;
 
@@ -132,10 +130,9 @@ function Left({ bench: { state }, list }: { bench: Bench; list: TouchList }) {
         <li key={`${harm} ${kind}`}>
           <span>{harm}</span>
           <span>
+            {kind}:{' '}
             {enumerated(
-              faults.map((fault, index) =>
-                index === 0 ? faultWords(fault, state.target) : faultWords(fault, state.target).slice(kind.length + 2),
-              ),
+              faults.map(({ site }) => faultPlaceWords(site, state.target)),
               mostPlaces,
             )}
           </span>
