@@ -1,109 +1,101 @@
 /**
- * The list of touches against faults that were put in by hand: what a technician who follows it to its end has found.
- * Injector and meter share nothing with what is judged.
+ * The list of touches against faults that were put in by hand: what a technician who follows it to its end has found,
+ * and which good aircraft it has stopped.
  */
-import type { Build, Catalogue, ListedTouch, Meter } from '@junctor/core';
-import { assemble, expectIn, compile, judgeReading, probeList } from '@junctor/core';
+import type { Build, Meter, Solve } from '@junctor/core';
+import { planWiring } from '@junctor/core';
 import { shippedMeters, shippedTemplate, shippedTemplates } from '@junctor/catalogue';
 import { loadSolver } from '@junctor/solver/node';
-import type { Injected } from '../oracles/injector/aircraft';
-import { inject } from '../oracles/injector/inject';
-import { tellable } from '../oracles/injector/tellable';
-import { TrueMeter } from '../oracles/trueMeter';
-import { spreadBy, unshownBy, wide } from '../generators/otherInsides';
+import { generate } from '../generators/generate';
+import type { HowMuch, ProbeCase, ProbeTrial } from '../trials/probeTrial';
+import { probeTrial } from '../trials/probeTrial';
 import { catalogue } from '../trials/ruleTrial';
 import type { Measurement } from './measurement';
 import { atMost, none } from './measurement';
 
-const meter: Meter = { id: 'meter', ...shippedMeters[0]! };
-/** Which builds; of each good aircraft whose values are moved, and every so many-th fault. */
-const [short, full] = [
-  { builds: [1, 2], moved: 10, every: 8 },
-  { builds: [0, 4], moved: 250, every: 1 },
-] as const;
-
+const meters = shippedMeters.map((meter, index): Meter => ({ id: `meter ${index}`, ...meter }));
 /** The quad of the demo shop whose list has a bar of its own. */
 const vineyard = 'quad-serial-6s';
+const [few, all]: readonly [HowMuch, HowMuch] = [
+  { good: 50, every: 8 },
+  { good: 60, every: 1 },
+];
+const generatedBuilds = 12;
 
 export async function probes(long: boolean): Promise<Measurement[]> {
   const solve = await loadSolver();
-  const verdicts: { fault: Injected; seen: boolean; canBeTold: boolean }[] = [];
-  const [falseStops, structureStops, times]: [string[], string[], number[]] = [[], [], []];
-  let good = 0;
-  const { builds, moved, every } = long ? full : short;
-  const listOf = (id: string, build: Build) => {
-    const begun = performance.now();
-    const made = probeList(assemble(build, catalogue), { meter, solve });
-    times.push((performance.now() - begun) / 1000);
-    if (made.is === 'gave up') throw new Error(made.why);
-    const { list } = made;
-    console.log(`# ${id}: ${list.touches.length} touches, ${(list.seconds / 60).toFixed(1)} min at assumed hand times`);
-    return list;
-  };
-  const ofVineyard = listOf(vineyard, shippedTemplate(vineyard).plan.target);
-  for (const { id, plan } of shippedTemplates().slice(...builds)) {
-    const build = plan.target;
-    const list = id === vineyard ? ofVineyard : listOf(id, build);
-    const verdictOf = judgeAll(build, list.touches);
-    for (let seed = 1; seed <= moved; seed++) {
-      good += 1;
-      const stopped = verdictOf(new TrueMeter({ build, catalogue, meter, spread: spreadBy(seed) }), build);
-      if (stopped) falseStops.push(`${id} ${seed}: ${stopped}`);
-      const unshown = unshownBy(seed, build, catalogue);
-      const otherwise = new TrueMeter({ build, catalogue, meter, unshown, spread: spreadBy(seed, wide) });
-      const stoppedToo = verdictOf(otherwise, build);
-      if (stoppedToo) structureStops.push(`${id} ${seed}: ${stoppedToo}`);
-    }
-    const grave = inject(build, catalogue).filter(({ harm }) => harm !== 'warn');
-    for (const fault of grave.filter((_, index) => index % every === 0)) {
-      const seen = verdictOf(trueOf(fault, catalogue), fault.aircraft.build) !== null;
-      verdicts.push({ fault, seen, canBeTold: seen || tellable({ build, catalogue, meter }, fault.aircraft) });
-    }
-  }
-  for (const line of falseStops.slice(0, 5)) console.log(`# false stop: ${line}`);
-  for (const line of structureStops.slice(0, 12)) console.log(`# false stop, insides otherwise: ${line}`);
-  const missed = verdicts.filter(({ seen, canBeTold }) => canBeTold && !seen);
-  for (const { fault } of missed.slice(0, 60))
-    console.log(`# not found: ${fault.harm}: ${fault.family}: ${fault.what}`);
-  const share = (harm: 'kill' | 'stop', least: number): Measurement => {
-    const told = verdicts.filter(({ fault, canBeTold }) => fault.harm === harm && canBeTold);
-    const all = verdicts.filter(({ fault }) => fault.harm === harm).length;
-    const percent = (100 * told.filter(({ seen }) => seen).length) / told.length;
-    return {
-      what: `faults that ${harm} found by the list, of ${told.length} that a touch can tell (${all} put in):`,
-      value: percent.toFixed(1),
-      unit: '%',
-      bar: `>=${least}`,
-      met: percent >= least,
-    };
-  };
+  const trials = (long ? everyCase(solve) : twoCases()).map((of) => {
+    const trial = probeTrial(of, long ? all : few, solve);
+    print(trial);
+    return trial;
+  });
+  const ofVineyard = trials.find(({ of: { name } }) => name === vineyard)!;
+  const good = trials.length * (long ? all : few).good;
+  const stops = (sort: keyof ProbeTrial['stops']) => trials.flatMap((trial) => trial.stops[sort]).length;
   return [
-    share('kill', 98),
-    share('stop', 95),
-    none(`stops on good aircraft with values moved, of ${good}:`, falseStops.length),
-    none(`stops on good aircraft with other insides than their models, of ${good}:`, structureStops.length),
-    atMost('list of the vineyard quad', { value: ofVineyard.seconds / 60, unit: 'min', bar: 6, digits: 1 }),
-    atMost('slowest list', { value: Math.max(...times), unit: 's', bar: 3, digits: 1 }),
+    found(trials, 'kill', 98),
+    found(trials, 'stop', 95),
+    none(`stops on good aircraft with values moved, of ${good}:`, stops('moved')),
+    none(`stops on good aircraft with other insides than their models, of ${good}:`, stops('otherwise')),
+    none(
+      `touches that do not show metal that they claim to, of ${trials.reduce((sum, { claims }) => sum + claims.made, 0)}:`,
+      trials.flatMap(({ claims }) => claims.wrong).length,
+    ),
+    atMost('list of the vineyard quad', { value: ofVineyard.list.seconds / 60, unit: 'min', bar: 6, digits: 1 }),
+    atMost('slowest list', { value: Math.max(...trials.map(({ listS }) => listS)), unit: 's', bar: 3, digits: 1 }),
   ];
 }
 
-function trueOf({ aircraft: { build, bridges, broken } }: Injected, from: Catalogue): TrueMeter {
-  return new TrueMeter({ build, catalogue: from, meter, bridges, broken });
+function twoCases(): ProbeCase[] {
+  return [vineyard, 'quad-culvert-4s'].map((id) => ofTemplate(id, meters[0]!));
 }
 
-/** Read off the meter itself, with contact proved. */
-const proven = { heldMs: null, by: 'meter', wrong: 0, anchors: { black: 'tone', red: 'tone' } } as const;
+/** Each template and two of them for the other meters; generated builds of every family, the meters in turn. */
+function everyCase(solve: Solve): ProbeCase[] {
+  const [typical, ...others] = meters as [Meter, ...Meter[]];
+  return [
+    ...shippedTemplates().map(({ id }) => ofTemplate(id, typical)),
+    ...others.flatMap((meter) =>
+      twoCases().map(({ name, build }) => ({ name: `${name}, ${meter.name}`, build, meter })),
+    ),
+    ...Array.from({ length: generatedBuilds }, (_, index) => {
+      const { name, build } = planned(index + 1, solve);
+      const meter = meters[index % meters.length]!;
+      return { name: `${name}, ${meter.name}`, build, meter };
+    }),
+  ];
+}
 
-/** Follows the list on an aircraft: the first touch whose verdict is stop, or null. */
-function judgeAll(good: Build, list: readonly ListedTouch[]): (truth: TrueMeter, is: Build) => string | null {
-  const circuit = compile(assemble(good, catalogue));
-  const expected = list.map(({ touch }) => expectIn(circuit, touch, { meter }));
-  return (truth, is) => {
-    const found = list.find(({ touch: { black, red, mode } }, index) => {
-      // A part that is not there is seen with the eyes.
-      if ([black, red].some((ref) => !is.slots[ref.split('.')[0]!])) return true;
-      return judgeReading(expected[index]!, { ...proven, ...truth.answer({ black, red, mode }) }) === 'stop';
-    });
-    return found ? `${found.touch.mode} ${found.touch.black} ${found.touch.red}` : null;
+function ofTemplate(id: string, meter: Meter): ProbeCase {
+  return { name: id, build: shippedTemplate(id).plan.target, meter };
+}
+
+/** @throws {Error} If there is no plan for it: with ports to spare there is one. */
+function planned(seed: number, solve: Solve): { name: string; build: Build } {
+  const { name, slots, cells, wishes } = generate(seed, catalogue, 'roomy', 6);
+  const plan = planWiring({ catalogue, slots, cells, wishes, pinned: [] }, solve);
+  if (plan.is !== 'planned') throw new Error(`${name} is not planned`);
+  return { name, build: plan.target };
+}
+
+function print({ of: { name }, list: { touches, seconds }, listS, stops, faults, claims }: ProbeTrial): void {
+  console.log(`# ${name}: ${touches.length} touches, ${(seconds / 60).toFixed(1)} min of hands, ${listS.toFixed(1)} s`);
+  for (const line of stops.moved.slice(0, 3)) console.log(`# false stop: ${line}`);
+  for (const line of stops.otherwise.slice(0, 3)) console.log(`# false stop, insides otherwise: ${line}`);
+  for (const line of claims.wrong.slice(0, 3)) console.log(`# does not show: ${line}`);
+  for (const { fault, seen, canBeTold } of faults)
+    if (canBeTold && !seen) console.log(`# not found: ${fault.harm}: ${fault.family}: ${fault.what}`);
+}
+
+function found(trials: readonly ProbeTrial[], harm: 'kill' | 'stop', least: number): Measurement {
+  const put = trials.flatMap(({ faults }) => faults).filter(({ fault }) => fault.harm === harm);
+  const told = put.filter(({ canBeTold }) => canBeTold);
+  const percent = (100 * told.filter(({ seen }) => seen).length) / told.length;
+  return {
+    what: `faults that ${harm} found by the list, of ${told.length} that a touch can tell (${put.length} put in):`,
+    value: percent.toFixed(1),
+    unit: '%',
+    bar: `>=${least}`,
+    met: percent >= least,
   };
 }

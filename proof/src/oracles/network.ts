@@ -3,45 +3,132 @@
  * charge, diodes by Newton's way. Units: V, A, ohm, F, s.
  */
 import type { MeterSource } from '@junctor/core';
-import { Matrix, solve } from 'ml-matrix';
+import { Elimination } from './elimination';
 import type { Branch } from './insides';
 
 type Diode = Extract<Branch, { is: 'diode' }>;
-/** A branch between two places in the list of unknown volts; -1: the black probe. */
-type Placed = Branch & { i: number; j: number };
+/**
+ * A branch between two numbers: of pieces of copper, or of unknown volts, where -1 is the black probe; `beside` is
+ * where those two meet in the equations.
+ */
+type Placed = Branch & { i: number; j: number; beside: number };
 
 /** No step of Newton's goes further: an exponential that is overshot comes back in small steps. */
 const mostStepV = 0.3;
 const closeV = 1e-5;
 const leakSiemens = 1e-9;
 
+/** One implicit step. */
+interface Moment {
+  /** Infinity: once everything has settled. */
+  stepS: number;
+  /** Volts on the capacitors before it, by branch. */
+  charge: ReadonlyMap<string, number>;
+  /** Volts that the answer will be near. */
+  from?: Float64Array;
+}
+
+/** All branches of an aircraft with its pieces of copper as numbers, from which what lies between probes is cut out. */
+export class Copper {
+  private readonly numbers = new Map<string, number>();
+  private readonly all: readonly Placed[];
+  private readonly at: readonly (readonly number[])[];
+  private readonly networks = new Map<number, Network>();
+
+  constructor(branches: readonly Branch[]) {
+    this.all = branches
+      .filter(({ a, b }) => a !== b)
+      .map((branch) => ({ ...branch, i: this.numberOf(branch.a), j: this.numberOf(branch.b), beside: -1 }));
+    const at: number[][] = Array.from({ length: this.numbers.size }, () => []);
+    this.all.forEach(({ i, j }, index) => {
+      at[i]!.push(index);
+      at[j]!.push(index);
+    });
+    this.at = at;
+  }
+
+  /** Null where both probes are on one piece of copper. */
+  between(from: string, to: string): Network | null {
+    if (from === to) return null;
+    const [black, red] = [this.numberOf(from), this.numberOf(to)];
+    const key = black * 1e6 + red;
+    const known = this.networks.get(key) ?? new Network(this.hangingOn(black, red), black, red);
+    this.networks.set(key, known);
+    return known;
+  }
+
+  private numberOf(name: string): number {
+    const known = this.numbers.get(name);
+    if (known !== undefined) return known;
+    this.numbers.set(name, this.numbers.size);
+    return this.numbers.size - 1;
+  }
+
+  /** Without what hangs on one piece of copper alone, into which nothing flows. */
+  private hangingOn(black: number, red: number): Placed[] {
+    const uses = new Map<number, number>([
+      [black, 0],
+      [red, 0],
+    ]);
+    for (const [piece] of uses)
+      for (const index of this.at[piece] ?? []) {
+        const { i, j } = this.all[index]!;
+        for (const end of [i, j]) if (!uses.has(end)) uses.set(end, 0);
+        uses.set(piece, uses.get(piece)! + 1);
+      }
+    const gone = new Set<number>();
+    const dead = [...uses].flatMap(([piece, count]) =>
+      count === 1 && piece !== black && piece !== red ? [piece] : [],
+    );
+    for (let piece = dead.pop(); piece !== undefined; piece = dead.pop()) {
+      const last = this.at[piece]!.find((index) => !gone.has(index));
+      if (last === undefined) continue;
+      gone.add(last);
+      const { i, j } = this.all[last]!;
+      const other = i === piece ? j : i;
+      uses.set(other, uses.get(other)! - 1);
+      if (uses.get(other) === 1 && other !== black && other !== red) dead.push(other);
+    }
+    const left = new Set(
+      [...uses.keys()].flatMap((piece) => (this.at[piece] ?? []).filter((index) => !gone.has(index))),
+    );
+    return [...left].map((index) => this.all[index]!);
+  }
+}
+
 export class Network {
   readonly branches: readonly Placed[];
   private readonly red: number;
   private readonly size: number;
+  private readonly equations: Elimination;
 
-  /** @param all Branches of the whole aircraft, between pieces of copper. */
-  constructor(all: readonly Branch[], black: string, red: string) {
-    const own = withoutDeadEnds(hangsTogether(all, [black, red]), [black, red]);
-    const names = [...new Set([red, ...own.flatMap(({ a, b }) => [a, b])])].filter((name) => name !== black);
+  /** @param own Branches between pieces of copper by their numbers. */
+  constructor(own: readonly Placed[], black: number, red: number) {
+    const names = [...new Set([red, ...own.flatMap(({ i, j }) => [i, j])])].filter((name) => name !== black);
     const places = new Map(names.map((name, place) => [name, place]));
-    const placeOf = (name: string) => places.get(name) ?? -1;
-    this.branches = own.map((branch) => ({ ...branch, i: placeOf(branch.a), j: placeOf(branch.b) }));
+    const placeOf = (name: number) => places.get(name) ?? -1;
+    const placed = own.map((branch) => ({ ...branch, i: placeOf(branch.i), j: placeOf(branch.j) }));
     this.red = placeOf(red);
     this.size = names.length;
+    this.equations = new Elimination(
+      this.size,
+      placed.flatMap(({ i, j }) => (i < 0 || j < 0 ? [] : [[i, j] as const])),
+    );
+    this.branches = placed.map((branch) => {
+      const { i, j } = branch;
+      return { ...branch, beside: i < 0 || j < 0 ? -1 : this.equations.placeOf(i, j) };
+    });
   }
 
   /**
-   * Volts against black after one implicit step; stepS Infinity: once everything has settled. A constant current that
-   * would drive them over the meter's limit is the limit behind next to nothing.
-   * @param charge Volts on the capacitors, by branch.
+   * Volts against black. A constant current that would drive them over the meter's limit is the limit behind next to
+   * nothing.
    */
-  volts(source: MeterSource, stepS: number, charge: ReadonlyMap<string, number>): Float64Array {
+  volts(source: MeterSource, moment: Moment): Float64Array {
     const { limitV, limitA, seriesOhms } = source;
-    if (seriesOhms !== null)
-      return this.driven({ siemens: 1 / seriesOhms, amperes: limitV / seriesOhms }, stepS, charge);
-    const free = this.driven({ siemens: 0, amperes: limitA }, stepS, charge);
-    return free[this.red]! <= limitV ? free : this.driven({ siemens: 10, amperes: 10 * limitV }, stepS, charge);
+    if (seriesOhms !== null) return this.driven({ siemens: 1 / seriesOhms, amperes: limitV / seriesOhms }, moment);
+    const free = this.driven({ siemens: 0, amperes: limitA }, moment);
+    return free[this.red]! <= limitV ? free : this.driven({ siemens: 10, amperes: 10 * limitV }, moment);
   }
 
   redV(volts: Float64Array): number {
@@ -60,45 +147,40 @@ export class Network {
     return next;
   }
 
-  private driven(
-    source: { siemens: number; amperes: number },
-    stepS: number,
-    charge: ReadonlyMap<string, number>,
-  ): Float64Array {
-    const { size, branches } = this;
-    let volts = new Float64Array(size);
+  private driven(source: { siemens: number; amperes: number }, { stepS, charge, from }: Moment): Float64Array {
+    const { size, branches, equations } = this;
+    const { diagonal, beside, right } = equations;
+    let volts: Float64Array = from?.slice() ?? new Float64Array(size);
     for (let turn = 0; turn < 60; turn++) {
-      const left = Matrix.zeros(size, size);
-      const right = new Float64Array(size);
-      const stamp = (i: number, j: number, siemens: number, pushA: number) => {
+      diagonal.fill(leakSiemens);
+      beside.fill(0);
+      right.fill(0);
+      const stamp = (branch: Pick<Placed, 'i' | 'j' | 'beside'>, siemens: number, pushA: number) => {
+        const { i, j } = branch;
         if (i >= 0) {
-          left.set(i, i, left.get(i, i) + siemens);
+          diagonal[i]! += siemens;
           right[i]! += pushA;
         }
         if (j >= 0) {
-          left.set(j, j, left.get(j, j) + siemens);
+          diagonal[j]! += siemens;
           right[j]! -= pushA;
         }
-        if (i < 0 || j < 0) return;
-        left.set(i, j, left.get(i, j) - siemens);
-        left.set(j, i, left.get(j, i) - siemens);
+        if (branch.beside >= 0) beside[branch.beside]! -= siemens;
       };
-      for (let place = 0; place < size; place++) left.set(place, place, leakSiemens);
-      stamp(this.red, -1, source.siemens, source.amperes);
+      stamp({ i: this.red, j: -1, beside: -1 }, source.siemens, source.amperes);
       for (const branch of branches) {
-        const { i, j } = branch;
-        if (branch.is === 'resistor') stamp(i, j, 1 / branch.ohms, 0);
+        if (branch.is === 'resistor') stamp(branch, 1 / branch.ohms, 0);
         else if (branch.is === 'capacitor') {
           if (stepS === Infinity) continue;
           const siemens = 1 / (branch.esrOhms + stepS / branch.farads);
-          stamp(i, j, siemens, siemens * (charge.get(branch.id) ?? 0));
+          stamp(branch, siemens, siemens * (charge.get(branch.id) ?? 0));
         } else {
           const acrossV = across(branch, volts);
           const { amperes, siemens } = through(branch, acrossV);
-          stamp(i, j, siemens, siemens * acrossV - amperes);
+          stamp(branch, siemens, siemens * acrossV - amperes);
         }
       }
-      const next = Float64Array.from(solve(left, Matrix.columnVector(right)).to1DArray());
+      const next = equations.solved();
       let most = 0;
       for (let place = 0; place < size; place++) {
         const change = next[place]! - volts[place]!;
@@ -114,32 +196,6 @@ export class Network {
 
 function across({ i, j }: Placed, volts: Float64Array): number {
   return (i < 0 ? 0 : volts[i]!) - (j < 0 ? 0 : volts[j]!);
-}
-
-function hangsTogether(all: readonly Branch[], probes: readonly string[]): readonly Branch[] {
-  const at = new Map<string, Branch[]>();
-  for (const branch of all)
-    for (const end of [branch.a, branch.b]) {
-      const list = at.get(end);
-      if (list) list.push(branch);
-      else at.set(end, [branch]);
-    }
-  const reached = new Set(probes);
-  for (const name of reached) for (const { a, b } of at.get(name) ?? []) reached.add(a).add(b);
-  return all.filter(({ a, b }) => a !== b && reached.has(a));
-}
-
-/** Nothing flows into what hangs on one piece of copper alone. */
-function withoutDeadEnds(branches: readonly Branch[], probes: readonly string[]): readonly Branch[] {
-  let left = branches;
-  for (;;) {
-    const uses = new Map<string, number>();
-    for (const { a, b } of left) for (const end of [a, b]) uses.set(end, (uses.get(end) ?? 0) + 1);
-    const isDead = (end: string) => uses.get(end) === 1 && !probes.includes(end);
-    const next = left.filter(({ a, b }) => !isDead(a) && !isDead(b));
-    if (next.length === left.length) return next;
-    left = next;
-  }
 }
 
 /** Current of a diode with its series resistance, and how it changes with the volts across both. */

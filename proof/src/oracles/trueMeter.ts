@@ -7,7 +7,8 @@ import type { Build, Catalogue, Heard, Length, Meter, MeterSource, TerminalRef, 
 import { conductors } from './dcSolve';
 import type { Branch, Broken, Spread, Unshown } from './insides';
 import { asPrinted, insidesOf, unshownBranch } from './insides';
-import { Network } from './network';
+import type { Network } from './network';
+import { Copper } from './network';
 
 /** A place where metal touches metal that should not. */
 export interface Bridge {
@@ -34,9 +35,9 @@ const growth = 1.15;
 const watchS = 25;
 
 export class TrueMeter {
-  private readonly branches: readonly Branch[];
+  private readonly copper: Copper;
   private readonly point: (slot: string, node: string) => string;
-  private readonly networks = new Map<string, Network>();
+  private readonly settled = new Map<Network, Map<MeterSource, number>>();
   private charge: ReadonlyMap<string, number> = new Map();
 
   private readonly build: Build;
@@ -48,7 +49,7 @@ export class TrueMeter {
     this.catalogue = catalogue;
     this.meter = meter;
     this.point = conductors(build, catalogue);
-    this.branches = [
+    this.copper = new Copper([
       ...insidesOf({ build, catalogue, point: this.point, broken, spread }),
       ...[...bridges, ...build.contacts].map(({ a, b, ohms }, index): Branch => ({
         id: `bridge ${index}`,
@@ -58,7 +59,7 @@ export class TrueMeter {
         ohms: Math.max(ohms, 1e-3),
       })),
       ...unshown.map((one, index) => unshownBranch(one, `unshown ${index}`, [this.at(one.a), this.at(one.b)])),
-    ];
+    ]);
   }
 
   /** Every capacitor is empty again. */
@@ -90,7 +91,13 @@ export class TrueMeter {
   /** Volts at red once everything has settled. */
   settledV(black: TerminalRef, red: TerminalRef, source: MeterSource): number {
     const network = this.between(black, red);
-    return network ? network.redV(network.volts(source, { stepS: Infinity, charge: this.charge })) : 0;
+    if (!network) return 0;
+    // No capacitor carries anything any more, whatever it holds: the same copper is settled once.
+    const known = this.settled.get(network)?.get(source);
+    if (known !== undefined) return known;
+    const volts = network.redV(network.volts(source, { stepS: Infinity, charge: this.charge }));
+    this.settled.set(network, (this.settled.get(network) ?? new Map<MeterSource, number>()).set(source, volts));
+    return volts;
   }
 
   /** What is read off it at a touch in tones or diode volts, after everything was emptied. */
@@ -107,14 +114,8 @@ export class TrueMeter {
     return isOpen ? { open: true, unit: 'V' } : { value: volts, unit: 'V' };
   }
 
-  /** Null where both probes are on one piece of copper. */
   private between(black: TerminalRef, red: TerminalRef): Network | null {
-    const [from, to] = [this.at(black), this.at(red)];
-    if (from === to) return null;
-    const key = `${from}~${to}`;
-    const known = this.networks.get(key) ?? new Network(this.branches, from, to);
-    this.networks.set(key, known);
-    return known;
+    return this.copper.between(this.at(black), this.at(red));
   }
 
   private at(ref: TerminalRef): string {
