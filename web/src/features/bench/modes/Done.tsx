@@ -2,6 +2,7 @@
 import { notesOf, ofJob, openFaults, stepWords } from '@junctor/core';
 import { useSend } from '../../../api/queries';
 import { keys } from '../../../api/keys';
+import { allStored } from '../../../api/outbox';
 import { useNavigate } from 'react-router';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
@@ -31,7 +32,9 @@ export function Done() {
   );
   const faults = openFaults(log).length;
   const against = closingAgainst(bench, faults);
-  const shut = () => close.mutate({ id: bench.job.id }, { onSuccess: () => void navigate(places.floor) });
+  // The last record may be on its way still: it goes first.
+  const shut = () =>
+    void allStored().then(() => close.mutate({ id: bench.job.id }, { onSuccess: () => void navigate(places.floor) }));
   const answers: Answer[] = [
     ...commonAnswers(bench, doors),
     { key: '4', label: 'The sheet', act: () => doors.open(doors.places.sheet) },
