@@ -3,13 +3,15 @@
  * every bent element: a few equations beside the factors of the good circuit instead of a circuit solved anew.
  * Source: compensation and Woodbury's identity (Chua, Desoer, Kuh: Linear and Nonlinear Circuits, ch. 5).
  */
-import type { Carried } from './diode';
 import { diodeOf } from './diode';
 import { solveFactored } from './ldl';
 import type { Inner, PortCircuit } from './port';
 import { through } from './solve';
 import type { Drive } from './system';
 import { leakSiemens, System } from './system';
+
+/** Over so little nothing bends. */
+const stillV = 1e-5;
 
 type Ends = readonly [a: number, b: number];
 
@@ -36,7 +38,10 @@ interface Unknown {
 
 export class Linearised {
   private readonly factors: Float64Array;
-  private readonly bent: readonly (System['curved'][number] & Carried)[];
+  private readonly bent: System['curved'];
+  /** What each of them carries, and its slope there. */
+  private readonly bentA: Float64Array;
+  private readonly bentSiemens: Float64Array;
   private readonly columns: (Float64Array | undefined)[] = [];
 
   constructor(
@@ -45,8 +50,12 @@ export class Linearised {
     private readonly volts: readonly number[],
   ) {
     const system = new System(circuit, drive, () => null);
-    this.factors = system.straightenedAt(volts).factors;
-    this.bent = system.curved.map(({ a, b, of }) => ({ a, b, of, ...of.at(volts[a]! - volts[b]!) }));
+    system.straighten(volts);
+    this.factors = system.factored();
+    this.bent = system.curved;
+    const carried = this.bent.map(({ a, b, of }) => of.at(volts[a]! - volts[b]!));
+    this.bentA = Float64Array.from(carried, ({ amps }) => amps);
+    this.bentSiemens = Float64Array.from(carried, ({ siemens }) => siemens);
   }
 
   /**
@@ -104,12 +113,13 @@ export class Linearised {
     const isReplaced = new Set<unknown>(
       unknowns.flatMap(({ element }) => (element?.is === 'diode' ? [diodeOf(element)] : [])),
     );
+    const { volts, bent, bentA, bentSiemens } = this;
     let over = 0;
-    for (const { a, b, of, amps, siemens } of this.bent) {
-      if (isReplaced.has(of)) continue;
+    for (let index = 0; index < bent.length; index++) {
+      const { a, b, of } = bent[index]!;
       const change = moved[a]! - moved[b]!;
-      const across = this.volts[a]! - this.volts[b]!;
-      over += Math.abs(of.at(across + change).amps - amps - siemens * change);
+      if (Math.abs(change) < stillV || isReplaced.has(of)) continue;
+      over += Math.abs(of.at(volts[a]! - volts[b]! + change).amps - bentA[index]! - bentSiemens[index]! * change);
     }
     for (const { out, into, siemens, own, element, isAgainst } of unknowns) {
       if (isAgainst || element?.is !== 'diode') continue;

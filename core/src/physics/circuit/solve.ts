@@ -19,15 +19,22 @@ const maxSteps = 200;
 /** Newton steps are cut to this, about the drop of a junction, so that exponentials do not overshoot. */
 const longestStepV = 0.6;
 
+interface Asked {
+  /** Volts of each node, near which the answer will be. */
+  guess?: readonly number[] | undefined;
+  /** True where an answer is good enough in which currents of `overA` in all are still over. */
+  isEnough?: (portV: number, overA: number) => boolean;
+}
+
 /** @throws {Error} If Newton's method does not settle. */
 export function solvePort(
   circuit: PortCircuit,
   drive: Drive,
   capacitorAs: CapacitorAs,
-  guess?: readonly number[],
+  { guess = new Array<number>(circuit.size).fill(0), isEnough = () => false }: Asked = {},
 ): Solution {
   const system = new System(circuit, drive, capacitorAs);
-  const volts = settle(system, guess ?? new Array<number>(circuit.size).fill(0));
+  const volts = settle(system, guess, (now, overA) => isEnough(now[circuit.red]!, overA));
   const capacitorA: Record<string, number> = {};
   for (const { id, a, b, volts: own, ohms } of system.capacitors) capacitorA[id] = (volts[a]! - volts[b]! - own) / ohms;
   return { volts, portV: volts[circuit.red]!, capacitorA };
@@ -38,13 +45,22 @@ export function solvePort(
  * down: where full steps do not settle, each step is halved until it comes nearer.
  * @throws {Error} If that does not settle either.
  */
-function settle(system: System, guess: readonly number[]): number[] {
+function settle(
+  system: System,
+  guess: readonly number[],
+  isEnough: (volts: readonly number[], overA: number) => boolean,
+): number[] {
   const volts = [0, ...guess.slice(1)];
+  let isWholeStep = false;
   for (let step = 0; step < maxSteps; step++) {
-    const next = system.stepFrom(volts);
+    const overA = system.straighten(volts);
+    // Where the lines lead nothing is over but what bends away from them.
+    if (isWholeStep && isEnough(volts, overA)) return volts;
+    const next = system.alongLines();
     const largest = largestChange(volts, next);
     const isThere = largest < toleranceV || system.curved.length === 0;
-    const share = !isThere && largest > longestStepV ? longestStepV / largest : 1;
+    isWholeStep = isThere || largest <= longestStepV;
+    const share = isWholeStep ? 1 : longestStepV / largest;
     for (let i = 0; i < next.length; i++) volts[i + 1] = volts[i + 1]! + share * (next[i]! - volts[i + 1]!);
     if (isThere) return volts;
   }
@@ -56,7 +72,8 @@ function downhill(system: System, guess: readonly number[]): number[] {
   let miss = system.missing(volts);
   for (let step = 0; step < maxSteps; step++) {
     const from = volts;
-    const next = system.stepFrom(from).slice();
+    system.straighten(from);
+    const next = system.alongLines().slice();
     const tried = (share: number) =>
       from.map((value, node) => (node === 0 ? value : value + share * (next[node - 1]! - value)));
     let share = 1;

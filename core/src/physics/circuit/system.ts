@@ -24,6 +24,8 @@ interface Curved {
   a: number;
   b: number;
   of: { at: (across: number) => Carried };
+  /** The straight line that was laid on it last. */
+  line: { amps: number; siemens: number };
 }
 
 interface PlacedCapacitor {
@@ -61,7 +63,7 @@ export class System {
     this.straightAmps = new Float64Array(unknowns);
     for (const { id, a, b, element } of circuit.branches) {
       if (element.is === 'resistor') connect(this.fixed, a, b, 1 / element.ohms);
-      else if (element.is === 'diode') this.curved.push({ a, b, of: diodeOf(element) });
+      else if (element.is === 'diode') this.curved.push({ a, b, of: diodeOf(element), line: { amps: 0, siemens: 0 } });
       else {
         const as = capacitorAs(id);
         if (!as) continue;
@@ -75,30 +77,47 @@ export class System {
       push(this.amps, 0, circuit.red, drive.volts / drive.ohms);
     }
     if (drive && 'amps' in drive)
-      this.curved.push({ a: circuit.red, b: 0, of: { at: (across) => limitedAt(drive, across) } });
+      this.curved.push({
+        a: circuit.red,
+        b: 0,
+        of: { at: (across) => limitedAt(drive, across) },
+        line: { amps: 0, siemens: 0 },
+      });
     for (let i = 0; i < unknowns; i++) this.fixed.siemens[i * unknowns + i]! += leakSiemens;
   }
 
-  /** Factors of the system with a straight line laid on every bent element at these volts; lost with the next call. */
-  straightenedAt(volts: ArrayLike<number>): { factors: Float64Array; amps: Float64Array } {
+  /**
+   * Lays a straight line on every bent element at these volts.
+   * @returns The currents in A that are over where they carry something else than the lines before said.
+   */
+  straighten(volts: ArrayLike<number>): number {
     const { straight, straightAmps: amps } = this;
     straight.siemens.set(this.fixed.siemens);
     amps.set(this.amps);
-    for (const { a, b, of } of this.curved) {
+    let overA = 0;
+    for (const { a, b, of, line } of this.curved) {
       const across = volts[a]! - volts[b]!;
       const carried = of.at(across);
-      connect(straight, a, b, carried.siemens);
-      push(amps, a, b, carried.amps - carried.siemens * across);
+      overA += Math.abs(carried.amps - line.amps - line.siemens * across);
+      line.siemens = carried.siemens;
+      line.amps = carried.amps - carried.siemens * across;
+      connect(straight, a, b, line.siemens);
+      push(amps, a, b, line.amps);
     }
-    factorSymmetric(straight.siemens, straight.unknowns);
-    return { factors: straight.siemens, amps };
+    return overA;
   }
 
-  /** Where straight lines on all bent elements lead: volts of the nodes but the black one; lost with the next call. */
-  stepFrom(volts: ArrayLike<number>): Float64Array {
-    const { factors, amps } = this.straightenedAt(volts);
-    solveFactored(factors, amps);
-    return amps;
+  /** Factors of the system with straight lines as they were laid last; lost when others are. */
+  factored(): Float64Array {
+    const { siemens, unknowns } = this.straight;
+    factorSymmetric(siemens, unknowns);
+    return siemens;
+  }
+
+  /** Where the lines that were laid last lead: volts of the nodes but the black one; lost with the next call. */
+  alongLines(): Float64Array {
+    solveFactored(this.factored(), this.straightAmps);
+    return this.straightAmps;
   }
 
   /** Length of the currents that are left over at the nodes, in A. */

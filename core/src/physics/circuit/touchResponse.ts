@@ -120,7 +120,7 @@ function run(
       return { volts: lookUp(charge, id)!, ohms: esrOhms + stepS / farads };
     };
   const step = (charge: Record<string, number>, stepS: number, guess?: readonly number[]) => {
-    const { portV, capacitorA, volts } = solvePort(circuit, drive, at(charge, stepS), guess);
+    const { portV, capacitorA, volts } = solvePort(circuit, drive, at(charge, stepS), { guess });
     const next = Object.fromEntries(
       Object.keys(charge).map((id) => [
         id,

@@ -4,6 +4,7 @@
  * Experience values of small boards, each at the end that conducts most.
  */
 import type { PartModel } from '../../facts/catalogue/partModel';
+import { groupedBy } from '../../facts/terms/groupedBy';
 import { hasRole, isSupply, phaseChannel } from '../../facts/catalogue/roles';
 import type { Branch, Circuit } from './compile';
 
@@ -15,9 +16,8 @@ export function unshownIn(slot: string, model: PartModel): Branch[] {
   const { terminals } = model;
   const ground = terminals.find((terminal) => hasRole(terminal, 'ground'));
   if (!ground) return [];
-  const others = [...new Map(terminals.map((terminal) => [terminal.node, terminal])).values()].filter(
-    ({ node }) => node !== ground.node,
-  );
+  const nodes = groupedBy(terminals, ({ node }) => node);
+  nodes.delete(ground.node);
   const between = (a: string, b: string, element: Branch['element']): Branch => ({
     id: `${slot}/unshown ${a} ${b}`,
     a: `${slot}:${a}`,
@@ -28,11 +28,11 @@ export function unshownIn(slot: string, model: PartModel): Branch[] {
   // What a phase hangs on is drawn: its transistors.
   const isPin = (terminal: PartModel['terminals'][number]) =>
     hasRole(terminal, 'supply') || (hasRole(terminal, 'port') && phaseChannel(model, terminal.id) === null);
-  return others.flatMap((terminal): Branch[] => [
-    ...(isSupply(terminal, 'gives')
-      ? [between(terminal.node, ground.node, { is: 'resistor', ohms: leastLoadOhms })]
+  return [...nodes].flatMap(([node, own]): Branch[] => [
+    ...(own.some((terminal) => isSupply(terminal, 'gives'))
+      ? [between(node, ground.node, { is: 'resistor', ohms: leastLoadOhms })]
       : []),
-    ...(isPin(terminal) ? [between(ground.node, terminal.node, junction)] : []),
+    ...(own.some(isPin) ? [between(ground.node, node, junction)] : []),
   ]);
 }
 

@@ -8,10 +8,15 @@ import type { Constraint, Solve, Terms } from '../../../facts/terms/solver';
 import type { TerminalRef } from '../../../facts/terms/names';
 import type { Candidates } from './candidates';
 
+/** A fault that must be shown: by which touches, and by how many of them, or by all where there are fewer. */
+interface Wanted {
+  by: readonly number[];
+  times: number;
+}
+
 interface CoverRequest {
   candidates: Candidates;
-  /** Faults that must be shown: by which touches, and by how many of them. */
-  wanted: readonly { by: readonly number[]; times: number }[];
+  wanted: readonly Wanted[];
   /** For a touch that proves nothing unless others have: for each probe those others. */
   anchors: ReadonlyMap<number, readonly (readonly number[])[]>;
 }
@@ -26,13 +31,8 @@ const blackName = (ref: TerminalRef) => `black ${ref}`;
 
 export function coverOf(request: CoverRequest, solve: Solve): Cover {
   const { candidates, anchors } = request;
-  const rows = new Map<string, { by: readonly number[]; times: number }>();
-  for (const row of request.wanted) {
-    const key = row.by.join(' ');
-    const known = rows.get(key);
-    if (!known || known.times < row.times) rows.set(key, row);
-  }
-  const used = new Set([...rows.values()].flatMap(({ by }) => by));
+  const rows = hardest(request.wanted);
+  const used = new Set(rows.flatMap(({ by }) => by));
   for (const touch of used) for (const others of anchors.get(touch) ?? []) for (const other of others) used.add(other);
   const ways = [...used].flatMap((touch) =>
     candidates.all[touch]!.ways.map(({ black, seconds }, way) => ({
@@ -44,10 +44,10 @@ export function coverOf(request: CoverRequest, solve: Solve): Cover {
   );
   const blacks = [...new Set(ways.map(({ black }) => black))];
   const constraints: Constraint[] = [
-    ...[...rows.values()].map(({ by, times }): Constraint => ({
+    ...rows.map(({ by, times }): Constraint => ({
       terms: by.map((touch) => [touchName(touch), 1]),
       is: '>=',
-      value: Math.min(times, by.length),
+      value: times,
     })),
     ...[...used].flatMap((touch) => [
       noMoreThan(
@@ -76,4 +76,15 @@ export function coverOf(request: CoverRequest, solve: Solve): Cover {
 
 function noMoreThan(name: string, others: readonly string[]): Constraint {
   return { terms: [...others.map((other) => [other, 1] as const), [name, -1]], is: '>=', value: 0 };
+}
+
+/** Without those that are shown wherever another one is. */
+function hardest(wanted: readonly Wanted[]): Wanted[] {
+  const rows = wanted
+    .map(({ by, times }) => ({ by, times: Math.min(times, by.length), among: new Set(by) }))
+    .sort((a, b) => a.by.length - b.by.length || b.times - a.times);
+  return rows.filter(
+    ({ among, times }, index) =>
+      !rows.slice(0, index).some((other) => other.times >= times && other.by.every((touch) => among.has(touch))),
+  );
 }

@@ -17,7 +17,7 @@ export interface Reading extends Settled, GoodBand {
   /** The circuit between the probes; null where they are on one piece of copper. */
   port: {
     size: number;
-    /** What hangs on a piece of copper alone carries nothing: it is as if it were that piece. */
+    /** Of what lies on a way from probe to probe. */
     nodeOf: (piece: number) => number | undefined;
     /** Volts at the probes with a fault, as far as they can be had without solving anew. */
     withFault: (rewiring: Rewiring) => { portV: number; overA: number };
@@ -52,7 +52,7 @@ export function goodReading(
   const low = mode === 'tone' ? drawn : Math.min(drawn, leastOf(fullest, { blackNode, redNode, mode }, scale));
   // A fault is shown when it lies outside by half as much again as values move.
   const marginV = (high - drawn) / 2 + 2 * diodeBandV;
-  const nodes = withDeadEnds(sound, new Map(port.pieces.map((piece, place) => [piece, place])));
+  const nodes: ReadonlyMap<number, number> = new Map(port.pieces.map((piece, place) => [piece, place]));
   const amps = new Map(
     port.branches.map(({ id, a, b, element }) => [id, through(element, volts[a]! - volts[b]!).amps]),
   );
@@ -62,7 +62,7 @@ export function goodReading(
     low,
     high,
     marginV,
-    volts: new Map([...nodes].map(([piece, node]) => [piece, volts[node]!])),
+    volts: withDeadEnds(sound, new Map(port.pieces.map((piece, node) => [piece, volts[node]!]))),
     amps,
     probeA: intoBlack(port, amps),
     port: {
@@ -91,13 +91,14 @@ function intoBlack({ branches, black }: PortCircuit, amps: ReadonlyMap<string, n
   return branches.reduce((sum, { id, a, b }) => sum + (Number(b === black) - Number(a === black)) * amps.get(id)!, 0);
 }
 
-function withDeadEnds({ inners }: Melted, nodes: Map<number, number>): ReadonlyMap<number, number> {
-  for (let before = 0; before !== nodes.size;) {
-    before = nodes.size;
+/** What hangs on a piece of copper alone carries nothing: it has the volts of that piece. */
+function withDeadEnds({ inners }: Melted, volts: Map<number, number>): ReadonlyMap<number, number> {
+  for (let before = 0; before !== volts.size;) {
+    before = volts.size;
     for (const { a, b } of inners) {
-      if (nodes.has(a) && !nodes.has(b)) nodes.set(b, nodes.get(a)!);
-      if (nodes.has(b) && !nodes.has(a)) nodes.set(a, nodes.get(b)!);
+      if (volts.has(a) && !volts.has(b)) volts.set(b, volts.get(a)!);
+      if (volts.has(b) && !volts.has(a)) volts.set(a, volts.get(b)!);
     }
   }
-  return nodes;
+  return volts;
 }

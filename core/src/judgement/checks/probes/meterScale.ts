@@ -8,6 +8,9 @@ import { solvePort } from '../../../physics/circuit/solve';
 import type { Drive } from '../../../physics/circuit/system';
 import { driveOf } from '../../../physics/circuit/system';
 
+/** Readings are worked out to so much. */
+export const worthV = 2e-3;
+
 export type ProbeMode = 'tone' | 'diode';
 
 /** `either`: a number or none; `unsure`: nobody knows which of two. */
@@ -26,8 +29,31 @@ export class MeterScale {
 
   /** Once everything has settled. @param guess Volts of each node, near which the answer will be. */
   settled(port: PortCircuit, mode: ProbeMode, guess?: readonly number[]): { portV: number; volts: readonly number[] } {
-    const { portV, volts } = solvePort(port, this.drive(mode), () => null, guess);
+    const { portV, volts } = solvePort(port, this.drive(mode), () => null, { guess });
     return { portV: Math.min(portV, this.source(mode).limitV), volts };
+  }
+
+  /** Whether a port shows something else than a good one; it is solved only as far as that takes. */
+  portDiffers(good: GoodBand, port: PortCircuit, mode: ProbeMode, guess: readonly number[]): boolean {
+    let told: boolean | null = null;
+    const isEnough = (nearV: number, overA: number) => {
+      told = this.differsWithin(good, this.within(nearV, overA), mode);
+      return told !== null;
+    };
+    const { portV } = solvePort(port, this.drive(mode), () => null, { guess, isEnough });
+    return told ?? this.differs(good, Math.min(portV, this.source(mode).limitV), mode);
+  }
+
+  /** Between which volts the port settles where currents of so much are over still. */
+  within(portV: number, overA: number): Range {
+    const offV = overA * this.mostOhms() + worthV;
+    return [portV - offV, portV + offV];
+  }
+
+  /** False: no fault that moves the volts in that direction alone shows. */
+  canDiffer({ is, high, marginV }: GoodBand, mode: ProbeMode, moves: 'up' | 'down'): boolean {
+    if (mode === 'tone') return moves === (is === 'sounds' ? 'up' : 'down');
+    return moves === 'down' || high + marginV < this.mostV();
   }
 
   drive(mode: ProbeMode): Drive {

@@ -8,7 +8,8 @@ import type { Probes } from './mayShow';
 const mostReplaced = 12;
 
 /**
- * @param nodeOf The node of the port for a piece of the good circuit; undefined where it does not hang on the probes.
+ * @param nodeOf The node of the port for a piece of the good circuit; undefined where it does not hang on the probes,
+ * or on one of them alone.
  * @returns null where it cannot be said in these nodes.
  */
 export function rewired(
@@ -49,7 +50,11 @@ export function rewired(
   } of joins)
     if (a !== b) joined.push({ ends: [homeOf(a), homeOf(b)], ohms });
   const replaced = new Map<string, Rewiring['replaced'][number]>(
-    gone.map((inner) => [inner.id, { element: inner.element, from: [place(inner.a), place(inner.b)], to: null }]),
+    // What lies on no way from probe to probe carries nothing, there or gone.
+    gone.flatMap(({ id, element, a, b }) => {
+      const [one, other] = [nodeOf(a), nodeOf(b)];
+      return one === undefined || other === undefined ? [] : [[id, { element, from: [one, other], to: null }]];
+    }),
   );
   for (const { piece, ends } of cutPieces)
     for (const { inner, end, part } of ends) {

@@ -18,7 +18,7 @@ import type { Probed, Reading } from './goodReading';
 import { goodReading } from './goodReading';
 import { mayShow } from './mayShow';
 import type { GoodIs } from './meterScale';
-import { MeterScale } from './meterScale';
+import { MeterScale, worthV } from './meterScale';
 import { rewired } from './rewired';
 
 interface Simulated {
@@ -34,9 +34,6 @@ interface SimulateOptions {
   /** Told the share that is done. */
   onProgress?: (share: number) => void;
 }
-
-/** Readings are worked out to so much. */
-const worthV = 2e-3;
 
 export function simulate(
   circuit: Circuit,
@@ -62,10 +59,16 @@ export function simulate(
   const least = { sound, leastA: worthV / scale.mostOhms(), leastV: worthV / 2 };
   const small = sideBySide();
   const asked = onSameCopper(sound, probed, [...probed.keys()]).filter(([first]) => readings[first!]!.is !== 'unsure');
+  const touchable = [...new Set(probed.flatMap(({ blackNode, redNode }) => [blackNode, redNode]))];
+  const known = new Map<string, readonly number[]>();
   const shownBy = defects.map(({ edits }, index) => {
     onProgress(index / defects.length);
     if (edits.length === 0) return [];
     const melted = whole.melted(edits);
+    // Many a fault makes the same of the circuit as another.
+    const kind = kindOfCopper(melted, touchable);
+    const before = known.get(kind);
+    if (before) return before;
     const faulty = { ...melted, inners: small(melted.inners) };
     const fault = ofFault(edits, faulty);
     const isShown = (place: number) => {
@@ -79,7 +82,9 @@ export function simulate(
       const onParts = isWhole ? [places] : onSameCopper(faulty, probed, places);
       return onParts.flatMap((same) => (isShown(same[0]!) ? same : []));
     });
-    return shown.sort((a, b) => a - b);
+    shown.sort((a, b) => a - b);
+    known.set(kind, shown);
+    return shown;
   });
   return { good: readings.map(({ is }) => is), shownBy };
 }
@@ -90,17 +95,35 @@ function shows(
   { blackNode, redNode, mode }: Probed,
   { sound, reading, scale }: { sound: Melted; reading: Reading; scale: MeterScale },
 ): boolean {
+  // A way less and the volts rise; a way more and they fall.
+  if (fault.joins.length === 0 && !scale.canDiffer(reading, mode, 'up')) return false;
+  if (fault.cuts.length === 0 && !scale.canDiffer(reading, mode, 'down')) return false;
   const rewiring = reading.port && rewired(fault, { blackNode, redNode }, { sound, ...reading.port });
   if (rewiring) {
     const { portV, overA } = reading.port!.withFault(rewiring);
-    const offV = overA * scale.mostOhms() + worthV;
-    const told = scale.differsWithin(reading, [portV - offV, portV + offV], mode);
+    const told = scale.differsWithin(reading, scale.within(portV, overA), mode);
     if (told !== null) return told;
   }
   const { faulty } = fault;
   const port = portBetween(faulty, faulty.pieceOf(blackNode), faulty.pieceOf(redNode));
-  const guess = port?.pieces.map((piece) => reading.volts.get(sound.pieceUnder(piece)) ?? 0);
-  return scale.differs(reading, port ? scale.settled(port, mode, guess).portV : 0, mode);
+  if (!port) return scale.differs(reading, 0, mode);
+  const guess = port.pieces.map((piece) => reading.volts.get(sound.pieceUnder(piece)) ?? 0);
+  return scale.portDiffers(reading, port, mode, guess);
+}
+
+/** A name for a circuit: the same for edits that make the same of it, as far as it can be touched at these nodes. */
+function kindOfCopper({ pieceOf, inners }: Melted, nodes: readonly string[]): string {
+  const numbers = new Map<number, number>();
+  const numberOf = (piece: number) => {
+    if (!numbers.has(piece)) numbers.set(piece, numbers.size);
+    return numbers.get(piece)!;
+  };
+  const touched = nodes.map((node) => numberOf(pieceOf(node)));
+  const between = inners.map(({ id, a, b, element }) => {
+    const ends = [a, b].map(numberOf);
+    return id.startsWith('bridge ') ? `${ends.sort().join(' ')} ${JSON.stringify(element)}` : `${id} ${ends.join(' ')}`;
+  });
+  return `${touched.join(' ')}: ${between.join(', ')}`;
 }
 
 /** The readings with everything closed of which nobody knows whether it is; null where all is known. */
