@@ -100,7 +100,7 @@ export type { Expectation, Heard, Reading, Touch, Verdict } from './facts/log/re
 export { chargeAfter, expect, expectIn, restLimitV } from './judgement/checks/expect';
 export type { ExpectOptions } from './judgement/checks/expect';
 export { judgeReading } from './judgement/checks/judgeReading';
-export type { ListedFault, ListedTouch, ShownBy, TouchList } from './judgement/checks/touchList';
+export type { ListedFault, ListedTouch, LooseTouch, ShownBy, TouchList } from './judgement/checks/touchList';
 export { minutesFor, provesContact } from './judgement/checks/touchList';
 export type { LeftKind, ProvedLine } from './judgement/checks/whatListProves';
 export { leftByKind, ruledOut, whatListProves } from './judgement/checks/whatListProves';

@@ -48,7 +48,7 @@ export function bodiesFor(bench: Bench, now: Walk, step: Step): (Act | Note)[] {
     case 'hand':
       return [{ saw: 'handed over', to: 'the customer' }];
     case 'sign':
-      return [signatureOf(bench, step.subject)];
+      return [signatureOf(bench, step)];
     case 'pack':
       return [{ saw: 'pack', volts: bench.packV, polarity: 'right', limiterId: bench.limiterId }];
     case 'permit':
@@ -93,8 +93,8 @@ function weighed({ plan, catalogue }: Bench, { state }: Walk, { about, subject }
 /** What the walk puts under a quad when it is weighed with its pack. */
 const packG = 560;
 
-function signatureOf({ plan, catalogue, meter }: Bench, slot: string): Note {
-  const readings = looseReadings(assemble(plan.target, catalogue).model(slot)!, meter).map(
+function signatureOf({ plan, catalogue, meter }: Bench, { subject: slot, loose }: StepOf<'sign'>): Note {
+  const readings = looseReadings(assemble(plan.target, catalogue).model(slot)!, meter, loose).map(
     ({ black, red, mode, expected }) => ({
       black: black.id,
       red: red.id,

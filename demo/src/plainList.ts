@@ -7,7 +7,7 @@ import { mainLeads, netlist, reachableTerminals } from '@junctor/core';
 
 export function plainList(target: Assembly): TouchList {
   const leads = mainLeads(target);
-  if (!leads) return { touches: [], faults: [], seconds: 0 };
+  if (!leads) return { touches: [], faults: [], loose: {}, seconds: 0 };
   const { nets, netOf } = netlist(target);
   const reachable = reachableTerminals(target);
   const places = new Map(nets.map((net) => [net, net.terminals.filter((ref) => reachable.has(ref))]));
@@ -30,6 +30,7 @@ export function plainList(target: Assembly): TouchList {
       ...rest.map(([, [first]]) => silent(leads.minus, first!)),
     ],
     faults: [],
+    loose: {},
     seconds: 0,
   };
 }

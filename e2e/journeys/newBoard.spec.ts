@@ -137,10 +137,13 @@ test('a new board from its labels', async ({ page, shop }) => {
     await enterUntil(page, /Whinchat 36 flight controller on the table/);
     await answer(page, '9');
     await answer(page, 'Enter');
-    for (const wanted of [/Weigh the ESC/, /Weigh motor/, /Weigh the flight controller/, /loose part/, /loose part/]) {
+    for (const wanted of [/Weigh the ESC/, /Weigh motor/, /Weigh the flight controller/]) {
       await expect(sentence(page)).toHaveText(wanted);
       await answer(page, 'n');
     }
+    // What a loose part is asked follows from all that can be wrong, which is being worked out.
+    await expect(sentence(page)).toHaveText(/loose part/, { timeout: 120_000 });
+    while (/loose part/.test(await sentence(page).innerText())) await answer(page, 'n');
     await answer(page, 'Enter');
     await expect(sentence(page)).toHaveText('Put the ESC in its place');
     const [job] = (await (await page.request.get(`${shop.url}/api/floor`)).json()).filter(

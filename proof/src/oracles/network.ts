@@ -33,7 +33,6 @@ export class Copper {
   private readonly numbers = new Map<string, number>();
   private readonly all: readonly Placed[];
   private readonly at: readonly (readonly number[])[];
-  private readonly networks = new Map<number, Network>();
 
   constructor(branches: readonly Branch[]) {
     this.all = branches
@@ -51,10 +50,7 @@ export class Copper {
   between(from: string, to: string): Network | null {
     if (from === to) return null;
     const [black, red] = [this.numberOf(from), this.numberOf(to)];
-    const key = black * 1e6 + red;
-    const known = this.networks.get(key) ?? new Network(this.hangingOn(black, red), black, red);
-    this.networks.set(key, known);
-    return known;
+    return new Network(this.hangingOn(black, red), black, red);
   }
 
   private numberOf(name: string): number {

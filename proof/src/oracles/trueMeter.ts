@@ -37,7 +37,7 @@ const watchS = 25;
 export class TrueMeter {
   private readonly copper: Copper;
   private readonly point: (slot: string, node: string) => string;
-  private readonly settled = new Map<Network, Map<MeterSource, number>>();
+  private readonly settled = new WeakMap<MeterSource, Map<string, number>>();
   private charge: ReadonlyMap<string, number> = new Map();
 
   private readonly build: Build;
@@ -90,13 +90,15 @@ export class TrueMeter {
 
   /** Volts at red once everything has settled. */
   settledV(black: TerminalRef, red: TerminalRef, source: MeterSource): number {
-    const network = this.between(black, red);
-    if (!network) return 0;
     // No capacitor carries anything any more, whatever it holds: the same copper is settled once.
-    const known = this.settled.get(network)?.get(source);
-    if (known !== undefined) return known;
-    const volts = network.redV(network.volts(source, { stepS: Infinity, charge: this.charge }));
-    this.settled.set(network, (this.settled.get(network) ?? new Map<MeterSource, number>()).set(source, volts));
+    const known = this.settled.get(source) ?? new Map<string, number>();
+    this.settled.set(source, known);
+    const copper = `${this.at(black)}~${this.at(red)}`;
+    const before = known.get(copper);
+    if (before !== undefined) return before;
+    const network = this.between(black, red);
+    const volts = network ? network.redV(network.volts(source, { stepS: Infinity, charge: this.charge })) : 0;
+    known.set(copper, volts);
     return volts;
   }
 

@@ -1,5 +1,16 @@
 /** Expectations are computed here, off the page. */
-import type { Assembly, Build, Defect, Expectation, Heard, LooseReading, Meter, PartModel, Touch } from '@junctor/core';
+import type {
+  Assembly,
+  Build,
+  Defect,
+  Expectation,
+  Heard,
+  LooseReading,
+  LooseTouch,
+  Meter,
+  PartModel,
+  Touch,
+} from '@junctor/core';
 import { causesOf, chargeAfter, compileSound, expectIn, looseReadings, makeCatalogue, assemble } from '@junctor/core';
 import { expose } from 'comlink';
 
@@ -36,8 +47,8 @@ function assemblyOf({ models, build }: Pick<ExpectRequest, 'models' | 'build'>):
 }
 
 const compute = {
-  loose(model: PartModel, meter: Meter): LooseReading[] {
-    return looseReadings(model, meter);
+  loose(model: PartModel, meter: Meter, listed: readonly LooseTouch[] = []): LooseReading[] {
+    return looseReadings(model, meter, listed);
   },
   causes({ models, build, ...asked }: CausesRequest): Cause[] {
     return causesOf(assemblyOf({ models, build }), asked).map(({ edits: _, ...cause }) => cause);

@@ -107,6 +107,7 @@ const signatureReading = Joi.object({
   mode: Joi.string().valid('tone', 'ohms', 'diode'),
   length: length.allow(null),
   value: Joi.number().allow(null),
+  open: Joi.valid(true).optional(),
   passes: Joi.array().items(length).max(5),
   band: range.allow(null),
   verdict: Joi.string().valid('pass', 'stop', 'record only'),

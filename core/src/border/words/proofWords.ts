@@ -4,14 +4,15 @@ import type { Assembly } from '../../facts/assembly/assembly';
 import { probeWords } from '../../judgement/checks/reach';
 import type { ListedTouch, TouchList } from '../../judgement/checks/touchList';
 import { ruledOutBy } from '../../judgement/checks/touchList';
-import { leftByKind, whatListProves } from '../../judgement/checks/whatListProves';
+import { leftByKind, ruledOut, whatListProves } from '../../judgement/checks/whatListProves';
 
 /** After "faults". */
 export const harmWords = { kill: 'that kill', stop: 'that stop it', warn: 'that only annoy' } as const;
 
-/** "of 65 faults that kill, 63 by these touches; 2 by no touch". */
+/** "of 65 faults that stop it, 40 by these touches; 24 only on the loose part; 1 by no touch". */
 export function provedWords({ harm, all, by }: ProvedLine): string {
   const rest = [
+    by['loose part'] > 0 && `${by['loose part']} only on a loose part`,
     by['longer list'] > 0 && `${by['longer list']} by more touches than are asked`,
     by['no touch'] > 0 && `${by['no touch']} by no touch`,
   ].filter(Boolean);
@@ -25,10 +26,11 @@ export function leftWords({ kind, faults }: LeftKind): string {
 }
 
 /** Once all touches have been answered: what is known to be absent, and what is not known. */
-export function provedSentence(list: TouchList): string {
+export function provedSentence(list: TouchList, looseRuledOut: ReadonlySet<number>): string {
   const shown = whatListProves(list).filter(({ harm }) => harm !== 'warn');
-  const ruled = shown.map(({ harm, all, by }) => `${by.list} of ${all} faults ${harmWords[harm]}`);
-  const left = leftByKind(list).filter(({ harm }) => harm !== 'warn').length;
+  const out = ruledOut(list, list.touches, looseRuledOut);
+  const ruled = shown.map(({ harm, all }) => `${out[harm]} of ${all} faults ${harmWords[harm]}`);
+  const left = leftByKind(list, looseRuledOut).filter(({ harm }) => harm !== 'warn').length;
   if (ruled.length === 0) return 'nothing that stops or kills was found to be possible';
   return `ruled out ${ruled.join(' and ')}${left > 0 ? `; ${left} kinds are left to the eye and to function` : ''}`;
 }

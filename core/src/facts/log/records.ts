@@ -99,6 +99,8 @@ export interface SignatureReading {
   mode: 'tone' | 'ohms' | 'diode';
   length: Length | null;
   value: number | null;
+  /** The meter shows no number: it is more than it counts to. */
+  open?: true;
   passes: readonly Length[];
   band: Range | null;
   verdict: 'pass' | 'stop' | 'record only';

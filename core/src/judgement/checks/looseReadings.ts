@@ -17,6 +17,7 @@ import type { PartModel, Terminal } from '../../facts/catalogue/partModel';
 import type { Length } from '../../facts/terms/toneLength';
 import type { Meter } from '../../facts/terms/meter';
 import { referenceMeter } from './referenceMeter';
+import type { LooseTouch } from './touchList';
 import { assemble } from '../../facts/assembly/assembly';
 
 export interface LooseReading {
@@ -26,15 +27,24 @@ export interface LooseReading {
   /** What it shows: "5V against ground". */
   why: string;
   expected: Expectation;
+  /** Of a touch that the list asks for while the part is loose: outside its band no good part reads. */
+  shows?: true;
 }
 
 /** The slot that a part stands in while it is looked at alone. */
 const alone = 'PART';
 
-/** The few touches that tell a good loose part from a bad one, with what this meter must show. */
-export function looseReadings(model: PartModel, meter: Meter): LooseReading[] {
+/**
+ * The few touches that tell a good loose part from a bad one, with what this meter must show.
+ * @param listed What the list of touches asks of it besides, since it can be seen only while the part is loose.
+ */
+export function looseReadings(model: PartModel, meter: Meter, listed: readonly LooseTouch[] = []): LooseReading[] {
   const circuit = compile(assemble(aloneBuild(model), makeCatalogue([model])));
-  return touches(model).map((touch) => {
+  const more = listed.map((touch) => listedTouch(model, touch));
+  const known = touches(model).filter(
+    ({ black, red, mode }) => mode !== 'diode' || !more.some((one) => one.black === black && one.red === red),
+  );
+  return [...known, ...more].map((touch) => {
     const asked: Touch = {
       black: terminalRef(alone, touch.black.id),
       red: terminalRef(alone, touch.red.id),
@@ -82,6 +92,11 @@ function touches({ terminals, elements }: PartModel): Omit<LooseReading, 'expect
   ];
 }
 
+function listedTouch({ terminals }: PartModel, { black, red }: LooseTouch): Omit<LooseReading, 'expected'> {
+  const [from, to] = [black, red].map((own) => terminals.find(({ id }) => id === own)!) as [Terminal, Terminal];
+  return { black: from, red: to, mode: 'diode', why: 'seen only while it is loose', shows: true };
+}
+
 function hasClamp(elements: PartModel['elements'], node: string): boolean {
   return elements.some((element) => element.is === 'diode' && element.cathode === node);
 }
@@ -91,10 +106,11 @@ const typicalFactor = 2;
 
 /** What a loose reading says: stop for what no good part shows; numbers off a typical part are kept, not judged. */
 export function judgeLoose(
-  { mode, expected }: LooseReading,
-  heard: { length: Length | null; value: number | null },
+  { mode, expected, shows }: LooseReading,
+  heard: { length: Length | null; value: number | null; open?: true },
 ): SignatureReading['verdict'] {
   if (expected.from === 'none') return 'record only';
+  if (shows) return isInBand(expected, heard) ? 'pass' : 'stop';
   if (mode === 'tone') return heard.length !== null && expected.passes.includes(heard.length) ? 'pass' : 'stop';
   const { band } = expected;
   if (!band || heard.value === null) return 'record only';
@@ -102,6 +118,11 @@ export function judgeLoose(
   const [low, high] =
     mode === 'ohms' ? [band[0] / typicalFactor, band[1] * typicalFactor] : [band[0] - 0.08, band[1] + 0.08];
   return heard.value >= low && heard.value <= high ? 'pass' : 'record only';
+}
+
+function isInBand({ band, open }: Expectation, heard: { value: number | null; open?: true }): boolean {
+  if (heard.open) return open === true;
+  return band !== null && heard.value !== null && heard.value >= band[0] && heard.value <= band[1];
 }
 
 /** A signature that no good part can have: a rail that reads as a short. */

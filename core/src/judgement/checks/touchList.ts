@@ -1,5 +1,6 @@
 /** The touches before first power of one build, as they are kept: what each would show, and what none of them can. */
 import type { Touch } from '../../facts/log/reading';
+import type { Slot, TerminalId } from '../../facts/terms/names';
 import type { Site } from '../../facts/terms/site';
 import type { Severity } from '../rules/finding';
 import { severities } from '../rules/finding';
@@ -17,8 +18,19 @@ export interface ListedTouch {
   shows: readonly number[];
 }
 
-/** By a touch of this list; only by one that the list left out; by no touch with everything mated. */
-export type ShownBy = 'list' | 'longer list' | 'no touch';
+/** In diode volts on a part that nothing is joined to; its terminals have no slot. */
+export interface LooseTouch {
+  black: TerminalId;
+  red: TerminalId;
+  /** The faults that it would show: places in the list of faults. */
+  shows: readonly number[];
+}
+
+/**
+ * By a touch of this list; only by one that the list left out; with everything mated by none, but by a reading of the
+ * loose part; by none at all.
+ */
+export type ShownBy = 'list' | 'longer list' | 'loose part' | 'no touch';
 
 export interface ListedFault {
   kind: string;
@@ -30,7 +42,9 @@ export interface ListedFault {
 export interface TouchList {
   touches: readonly ListedTouch[];
   faults: readonly ListedFault[];
-  /** Of hands, at assumed times. */
+  /** Before a part is joined: what only then can be seen of it. */
+  loose: Readonly<Record<Slot, readonly LooseTouch[]>>;
+  /** Of hands for the touches with everything mated, at assumed times. */
   seconds: number;
 }
 

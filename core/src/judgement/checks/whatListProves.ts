@@ -15,7 +15,12 @@ export function whatListProves({ faults }: Pick<TouchList, 'faults'>): ProvedLin
   return severities.flatMap((harm) => {
     const own = faults.filter((fault) => fault.harm === harm);
     const count = (shownBy: ShownBy) => own.filter((fault) => fault.shownBy === shownBy).length;
-    const by = { list: count('list'), 'longer list': count('longer list'), 'no touch': count('no touch') };
+    const by = {
+      list: count('list'),
+      'longer list': count('longer list'),
+      'loose part': count('loose part'),
+      'no touch': count('no touch'),
+    };
     return own.length === 0 ? [] : [{ harm, all: own.length, by }];
   });
 }
@@ -26,20 +31,29 @@ export interface LeftKind {
   faults: readonly ListedFault[];
 }
 
-/** What no touch of it would show, by kind: what kills first, then where there are most. */
-export function leftByKind({ faults }: Pick<TouchList, 'faults'>): LeftKind[] {
-  const left = faults.filter(({ shownBy }) => shownBy === 'no touch');
+/**
+ * What no touch of it would show, by kind: what kills first, then where there are most. @param looseRuledOut Of what
+ * only a loose part shows, what was read then: places in the list of faults.
+ */
+export function leftByKind({ faults }: Pick<TouchList, 'faults'>, looseRuledOut: ReadonlySet<number>): LeftKind[] {
+  const left = faults.filter(
+    ({ shownBy }, place) => shownBy === 'no touch' || (shownBy === 'loose part' && !looseRuledOut.has(place)),
+  );
   return [...groupedBy(left, ({ kind, harm }) => `${harm} ${kind}`).values()]
     .map((own): LeftKind => ({ kind: own[0]!.kind, harm: own[0]!.harm, faults: own }))
     .sort((a, b) => severities.indexOf(a.harm) - severities.indexOf(b.harm) || b.faults.length - a.faults.length);
 }
 
-/** How many faults of each harm touches that were answered as a good build would have ruled out. */
+/**
+ * How many faults of each harm are ruled out: by touches that were answered as a good build would, and by what was read
+ * on loose parts.
+ */
 export function ruledOut(
   { faults }: Pick<TouchList, 'faults'>,
   answered: readonly ListedTouch[],
+  looseRuledOut: ReadonlySet<number>,
 ): Readonly<Record<Severity, number>> {
-  const out = new Set(answered.flatMap(({ shows }) => shows));
+  const out = new Set([...answered.flatMap(({ shows }) => shows), ...looseRuledOut]);
   const count = (harm: Severity) => [...out].filter((place) => faults[place]!.harm === harm).length;
   return { kill: count('kill'), stop: count('stop'), warn: count('warn') };
 }

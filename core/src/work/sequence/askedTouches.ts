@@ -5,7 +5,7 @@
 import type { Assembly } from '../../facts/assembly/assembly';
 import { workOf } from '../../facts/log/jobStart';
 import type { LogState } from '../../facts/log/logState';
-import { notesOf, ofJob } from '../../facts/log/notesOf';
+import { notesAbout, notesOf, ofJob } from '../../facts/log/notesOf';
 import { touchKey } from '../../facts/log/noteSubject';
 import type { Plan } from '../../facts/plan/plan';
 import type { Id, TerminalRef } from '../../facts/terms/names';
@@ -23,6 +23,8 @@ export interface AskedTouches {
   touches: readonly ListedTouch[];
   /** Of the whole list what is not asked here: what an earlier job said of it is history. */
   history: readonly ListedTouch[];
+  /** Faults that readings of loose parts have ruled out in this job: places in the list of faults. */
+  ruledOutLoose: ReadonlySet<number>;
 }
 
 interface Asked {
@@ -37,7 +39,8 @@ interface Asked {
 
 export function askedTouches({ jobId, plan, log, asBuilt, target, changes, list }: Asked): AskedTouches {
   const touches = list?.touches ?? [];
-  if (wholeList(plan)) return { list, touches, history: [] };
+  const ruledOutLoose = new Set(list ? looseRuledOut(list, log, jobId) : []);
+  if (wholeList(plan)) return { list, touches, history: [], ruledOutLoose };
   const touched = touchedIn({ jobId, log, builds: [asBuilt, target], changes });
   const read = new Set(
     notesOf(log, 'reading')
@@ -58,7 +61,22 @@ export function askedTouches({ jobId, plan, log, asBuilt, target, changes, list 
     list,
     touches: [...inOrder.filter(provesContact), ...inOrder.filter((listed) => !provesContact(listed))],
     history: touches.filter((listed) => !asked.has(listed)),
+    ruledOutLoose,
   };
+}
+
+function looseRuledOut({ loose }: TouchList, log: LogState, jobId: Id): number[] {
+  return Object.entries(loose).flatMap(([slot, own]) => {
+    const read = notesAbout(log, 'signature', slot).findLast(ofJob(jobId));
+    const replaced = notesOf(log, 'replace').findLast(({ record }) => record.body.slot === slot);
+    // Another part stands there by now.
+    if (!read || (replaced && replaced.madeSeq > read.madeSeq)) return [];
+    const { readings } = read.record.body;
+    const passed = own.filter(({ black, red }) =>
+      readings.some((one) => one.mode === 'diode' && one.black === black && one.red === red && one.verdict === 'pass'),
+    );
+    return passed.flatMap(({ shows }) => shows);
+  });
 }
 
 /** Terminals on the nets that the job's acts changed, and that those to come will change. */

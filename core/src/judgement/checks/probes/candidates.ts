@@ -10,7 +10,9 @@ import { mainLeads } from '../../../facts/wiring/mainLeads';
 import type { Net } from '../../../facts/wiring/netlist';
 import { netlist } from '../../../facts/wiring/netlist';
 import { sound } from '../../../facts/wiring/sound';
-import type { TerminalRef } from '../../../facts/terms/names';
+import { firstOfNode } from '../../../facts/catalogue/conductors';
+import { hasRole } from '../../../facts/catalogue/roles';
+import type { Slot, TerminalRef } from '../../../facts/terms/names';
 import { splitRef, terminalRef } from '../../../facts/terms/names';
 import type { Touch } from '../../../facts/log/reading';
 import { besideInPlug, neighbourPairs } from '../neighbours';
@@ -83,6 +85,20 @@ export function candidatesFor(wired: Assembly): Candidates {
     else if (refs.length <= mostPieces) for (const [a, b] of pairs(refs)) list.addBetween(a, b);
   }
   return made;
+}
+
+/** Of a part that nothing is joined to: diode volts between ground or a supply and each conductor, both ways. */
+export function candidatesOnPart(alone: Assembly, slot: Slot): Candidates {
+  const { terminals } = alone.model(slot)!;
+  const own = firstOfNode(terminals.filter(({ touch, form }) => touch !== 'no' || form === 'tail'));
+  const moreS = (ref: TerminalRef) => (alone.terminal(ref)!.touch === 'fine' ? fineS : 0);
+  const list = new CandidateList(moreS, (ref) => own.findIndex(({ id }) => terminalRef(slot, id) === ref));
+  for (const rail of own.filter((terminal) => hasRole(terminal, 'ground') || hasRole(terminal, 'supply')))
+    for (const { id } of own) {
+      list.add(terminalRef(slot, rail.id), terminalRef(slot, id), 'diode');
+      list.add(terminalRef(slot, id), terminalRef(slot, rail.id), 'diode');
+    }
+  return { all: list.all, blackS: (ref) => blackS + moreS(ref) };
 }
 
 /** Where a net can be touched: on each part once, by a bare terminal if it has one, else from behind a plug. */

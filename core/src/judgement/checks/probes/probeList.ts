@@ -16,6 +16,7 @@ import type { ListedTouch, ShownBy, TouchList } from '../touchList';
 import type { Candidate } from './candidates';
 import { candidatesFor } from './candidates';
 import { coverOf } from './cover';
+import { looseTouches } from './looseParts';
 import { inOrder, secondsOf } from './inOrder';
 import type { GoodIs } from './meterScale';
 import { simulate } from './simulate';
@@ -76,9 +77,15 @@ export function probeList(
   if (cover.is === 'gave up') return cover;
   const ordered = inOrder(cover.touches, { good, anchors: proving, contacts, mains });
   const chosen = new Set(ordered.map(({ place }) => place));
+  const unseen = defects.flatMap((defect, place) =>
+    wants(defect.harm) && seenBy[place]!.length === 0 ? { defect, place } : [],
+  );
+  const loose = looseTouches(assembly, unseen, { meter, solve });
+  const whileLoose = new Set(Object.values(loose).flatMap((own) => own.flatMap(({ shows }) => shows)));
   const shownFrom = (index: number): ShownBy => {
     if (seenBy[index]!.some((touch) => chosen.has(touch))) return 'list';
-    return seenBy[index]!.length > 0 ? 'longer list' : 'no touch';
+    if (seenBy[index]!.length > 0) return 'longer list';
+    return whileLoose.has(index) ? 'loose part' : 'no touch';
   };
   const shows = ordered.map(({ place }) =>
     defects.flatMap((_, index) => (shownBy[index]!.includes(place) ? index : [])),
@@ -91,7 +98,7 @@ export function probeList(
     shows: shows[index]!,
   }));
   const faults = defects.map(({ kind, site, harm }, index) => ({ kind, site, harm, shownBy: shownFrom(index) }));
-  return { is: 'listed', list: { touches, faults, seconds: secondsOf(ordered, candidates) } };
+  return { is: 'listed', list: { touches, faults, loose, seconds: secondsOf(ordered, candidates) } };
 }
 
 const across = ['main leads', 'main leads exchanged'] as const;

@@ -54,7 +54,7 @@ function sentence(bench: Bench, { id, state, missing }: Gate): string {
     const asked = own.filter((step) => step.verb === 'touch').length;
     if (touches.history.length > 0)
       return `no short between the main leads; ${asked} touches on what this job opened; ${touches.history.length} not asked: what an earlier job read there is history`;
-    return `no short between the main leads; ${asked} touches ${touches.list ? provedSentence(touches.list) : ''}`;
+    return `no short between the main leads; ${asked} touches ${touches.list ? provedSentence(touches.list, touches.ruledOutLoose) : ''}`;
   }
   if (id === 'first power') {
     const power = notesOf(log, 'power').findLast(ofJob(bench.job.id))?.record.body;

@@ -1,40 +1,7 @@
-/** While the touches before first power are worked out: how far that is, and what may be done meanwhile. */
+/** The touches before first power are being worked out. */
 import type { StepOf } from '@junctor/core';
-import { stepWords } from '@junctor/core';
 import { checklistHands } from '../../../bench/hands/checklistHands';
-import { JobFrame } from '../../../bench/frame/JobFrame';
-import { useBench } from '../../../bench/provider/useBench';
-import { useDoors } from '../../../bench/provider/useDoors';
-import { Fact } from '../../../ui/Frame';
-import { commonAnswers, whyAnswer } from '../commonAnswers';
+import { ListAwaited } from '../touch/ListAwaited';
 import type { StepScreen } from './stepScreen';
 
-export const list: StepScreen<StepOf<'list'>> = { hands: checklistHands, Screen: ListScreen };
-
-function ListScreen({ step }: { step: StepOf<'list'> }) {
-  const bench = useBench();
-  const doors = useDoors();
-  const { share, says } = bench.listing ?? { share: 0, says: 'asking for it' };
-  return (
-    <JobFrame
-      place="Continuity"
-      shown={step}
-      answers={[...commonAnswers(bench, doors), whyAnswer(doors)]}
-      {...checklistHands(bench)}
-      sentence={<strong>{stepWords(step, bench.state)}</strong>}
-      under={step.blockedReason}
-      crossing={
-        <>
-          <Fact>
-            <dt>now</dt>
-            <dd className="long">{says}</dd>
-          </Fact>
-          <Fact>
-            <dt>done</dt>
-            <dd>{Math.round(100 * share)} %</dd>
-          </Fact>
-        </>
-      }
-    />
-  );
-}
+export const list: StepScreen<StepOf<'list'>> = { hands: checklistHands, Screen: ListAwaited };

@@ -1,6 +1,16 @@
 /** The signature of a loose part: a few touches, each answered as heard, kept together. */
 import type { Length, LooseReading, Note, PartModel, StepOf } from '@junctor/core';
-import { bandWords, expectationSchoolOf, judgeLoose, possible, slotTitle, passesWords, toneWords } from '@junctor/core';
+import {
+  bandWords,
+  enumerated,
+  expectationSchoolOf,
+  faultWords,
+  judgeLoose,
+  passesWords,
+  possible,
+  slotTitle,
+  toneWords,
+} from '@junctor/core';
 import { useEffect, useState } from 'react';
 import { compute } from '../../../compute/compute';
 import { Board } from '../../../drawing/Board';
@@ -14,6 +24,7 @@ import { askedAnswers, countedPart, notNow } from '../commonAnswers';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import { partHands } from '../../../bench/hands/partHands';
 import type { StepScreen } from './stepScreen';
+import { ListAwaited } from '../touch/ListAwaited';
 import { lengthAnswers } from '../touch/lengthAnswers';
 import type { Prompt } from '../prompts/Prompts';
 import { PromptList, Typed, usePrompts } from '../prompts/Prompts';
@@ -31,12 +42,17 @@ function SignScreen({ step }: { step: SignStep }) {
   const bench = useBench();
   const model = bench.state.target.model(step.subject)!;
   const { meter } = bench;
+  const isListed = bench.state.touches.list !== null;
   const [readings, setReadings] = useState<readonly LooseReading[] | null>(null);
   useEffect(() => {
-    void compute()
-      .loose(model, meter)
-      .then((found) => setReadings(found));
-  }, [model, meter]);
+    if (isListed)
+      void compute()
+        .loose(model, meter, step.loose)
+        .then((found) => setReadings(found));
+    // The step is made anew with every record; what it asks for stays.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [model, meter, isListed, step.subject]);
+  if (!isListed) return <ListAwaited step={step} answers={[notNow(bench, step)]} />;
   if (!readings) return <Notice title="Computing the signature">One moment.</Notice>;
   return <Asked step={step} model={model} readings={readings} />;
 }
@@ -60,7 +76,7 @@ function Asked({ step, model, readings }: AskedProps) {
           hint: `${mode === 'ohms' ? 'Ohms' : 'Diode'}: ${why}. Hold until it settles.`,
           ...(mode === 'ohms'
             ? { unit: 'Ω', possible: possible.ohms, typical: expected.band ?? undefined }
-            : { unit: 'V', possible: possible.diodeV }),
+            : { unit: 'V', possible: possible.diodeV, open: 'no number' }),
         };
   });
   const state = usePrompts(prompts, (given) =>
@@ -79,13 +95,13 @@ function Asked({ step, model, readings }: AskedProps) {
           <strong>{state.prompt.asks}</strong>, {step.about.leadsOff ? `leads of ${step.subject} off` : 'loose part'}
         </>
       }
-      under={state.problem ?? state.prompt.hint}
+      under={state.problem ?? (state.index === 0 ? step.blockedReason : null) ?? state.prompt.hint}
       left={isBoard(model) ? looseBoard(bench, step, model, now) : leadsHand(bench, step.subject, null)}
       crossing={
         <>
           <Fact>
-            <dt>{now.mode}</dt>
-            <dd className="long">{now.why}</dd>
+            <dt>{now.shows ? 'only now it would show' : now.mode}</dt>
+            <dd className="long">{now.shows ? shownWords(bench, step, now) : now.why}</dd>
           </Fact>
           <Fact>
             <dt>a typical part</dt>
@@ -123,8 +139,26 @@ function looseBoard(bench: Bench, { subject }: SignStep, model: PartModel, { bla
   return {
     title: `${slotTitle(subject, bench.state.target)}, loose`,
     note: model.name,
-    body: <Board slot={subject} model={model} side={red.sides[0]!} marks={new Map()} rings={[black.id, red.id]} />,
+    body: (
+      <Board
+        slot={subject}
+        model={model}
+        side={red.sides[0]!}
+        marks={new Map()}
+        rings={[black.id, red.id]}
+        tags={{ [black.id]: 'black', [red.id]: 'red' }}
+      />
+    ),
   };
+}
+
+/** Faults that only this reading of the loose part would show. */
+function shownWords({ state }: Bench, { loose }: SignStep, { black, red }: LooseReading): string {
+  const shows = loose.find((one) => one.black === black.id && one.red === red.id)?.shows ?? [];
+  return enumerated(
+    shows.map((place) => faultWords(state.touches.list!.faults[place]!, state.target)),
+    2,
+  );
 }
 
 /** What a typical part shows. */
@@ -134,7 +168,13 @@ function typicalWords({ expected, mode }: LooseReading): string {
 
 function saidWords({ mode }: LooseReading, given: string): string {
   if (mode === 'tone') return toneWords(given as Length);
+  if (given === 'open') return 'no number';
   return `${given} ${mode === 'ohms' ? 'Ω' : 'V'}`;
+}
+
+function heardOf(mode: LooseReading['mode'], given: string): Parameters<typeof judgeLoose>[1] {
+  if (mode === 'tone') return { length: given as Length, value: null };
+  return given === 'open' ? { length: null, value: null, open: true } : { length: null, value: Number(given) };
 }
 
 function signatureOf(
@@ -149,10 +189,7 @@ function signatureOf(
     part,
     readings: readings.map((reading, index) => {
       const { black, red, mode, expected } = reading;
-      const heard =
-        mode === 'tone'
-          ? { length: given[String(index)] as Length, value: null }
-          : { length: null, value: Number(given[String(index)]) };
+      const heard = heardOf(mode, given[String(index)]!);
       return {
         black: black.id,
         red: red.id,

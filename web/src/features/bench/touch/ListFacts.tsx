@@ -4,7 +4,7 @@ import type { Bench } from '../../../bench/provider/bench';
 import { Fact } from '../../../ui/Frame';
 
 export function ListFacts({ bench: { state, listing } }: { bench: Bench }) {
-  const { list, touches } = state.touches;
+  const { list, touches, ruledOutLoose } = state.touches;
   if (!list)
     return (
       <Fact>
@@ -30,6 +30,14 @@ export function ListFacts({ bench: { state, listing } }: { bench: Bench }) {
             </dd>
           </Fact>
         ))}
+      {Object.keys(list.loose).length > 0 && (
+        <Fact>
+          <dt>ruled out on loose parts</dt>
+          <dd>
+            {ruledOutLoose.size} of {list.faults.filter(({ shownBy }) => shownBy === 'loose part').length}
+          </dd>
+        </Fact>
+      )}
     </>
   );
 }

@@ -9,6 +9,7 @@ import {
   minutesFor,
   provedWords,
   ruledOut,
+  slotTitle,
   touchRows,
   whatListProves,
 } from '@junctor/core';
@@ -26,7 +27,7 @@ export function TouchesPage() {
   const bench = useBench();
   const navigate = useNavigate();
   const { job, state, meter, listing } = bench;
-  const { list, touches, history } = state.touches;
+  const { list, touches, history, ruledOutLoose } = state.touches;
   const place = `${job.quad}, touches`;
   const go = (to: string) => void navigate(to);
   const back = { key: 'b', label: 'To the bench', to: jobPlaces(job.id).now };
@@ -62,7 +63,8 @@ export function TouchesPage() {
             ))}
           </Lines>
           <h2>So far</h2>
-          <SoFar list={list} answered={answered.map(({ listed }) => listed)} steps={steps} />
+          <SoFar list={list} answered={answered.map(({ listed }) => listed)} steps={steps} loose={ruledOutLoose} />
+          {Object.keys(list.loose).length > 0 && <LooseLines bench={bench} list={list} />}
         </section>
         <section>
           <h2>Left to the eye and to function</h2>
@@ -102,14 +104,16 @@ function SoFar({
   list,
   answered,
   steps,
+  loose,
 }: {
   list: TouchList;
   answered: readonly ListedTouch[];
   steps: readonly StepOf<'touch'>[];
+  loose: ReadonlySet<number>;
 }) {
-  const out = ruledOut(list, answered);
+  const out = ruledOut(list, answered, loose);
   const wrong = steps.filter(({ done, blockedReason }) => !done && blockedReason !== null).length;
-  const said = (line: ProvedLine) => `${out[line.harm]} of ${line.by.list} ${harmWords[line.harm]}`;
+  const said = ({ harm, by }: ProvedLine) => `${out[harm]} of ${by.list + by['loose part']} ${harmWords[harm]}`;
   return (
     <Words>
       {answered.length} of {steps.length} answered as a good build would. Ruled out:{' '}
@@ -118,11 +122,33 @@ function SoFar({
   );
 }
 
+/** What is asked of parts before they are joined, and how much of that was read then. */
+function LooseLines({ bench: { state }, list }: { bench: Bench; list: TouchList }) {
+  const { ruledOutLoose } = state.touches;
+  return (
+    <>
+      <h2>Only on the loose part</h2>
+      <Lines $columns="minmax(0, 1fr)" aria-label="Only on the loose part">
+        {Object.entries(list.loose).map(([slot, own]) => {
+          const faults = new Set(own.flatMap(({ shows }) => shows));
+          const out = [...faults].filter((place) => ruledOutLoose.has(place)).length;
+          return (
+            <li key={slot}>
+              {capital(slotTitle(slot, state.target))}: {own.length} readings, before it is joined; {out} of {faults.size} faults
+              ruled out
+            </li>
+          );
+        })}
+      </Lines>
+    </>
+  );
+}
+
 /** Places that are written out of one kind. */
 const mostPlaces = 5;
 
 function Left({ bench: { state }, list }: { bench: Bench; list: TouchList }) {
-  const kinds = leftByKind(list);
+  const kinds = leftByKind(list, state.touches.ruledOutLoose);
   if (kinds.length === 0) return <Words>Nothing that is known to go wrong here.</Words>;
   return (
     <Lines $columns="60px minmax(0, 1fr)" aria-label="Left to the eye and to function">
