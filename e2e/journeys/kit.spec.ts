@@ -93,7 +93,7 @@ test('intake and kit', async ({ page, shop }, info) => {
     await answer(page, 'Enter');
     await answer(page, 'n');
     await answer(page, 'n');
-    await expect(sentence(page)).toContainText('loose part');
+    await expect(sentence(page)).toContainText('loose single board');
     // A typical part's answer leads nobody: it is said beside one's own.
     await expect(page.getByTestId('expected')).toHaveText('said after your answer');
     await press(page, '0');

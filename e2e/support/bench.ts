@@ -69,7 +69,7 @@ export async function throughKit(page: Page): Promise<void> {
   await press(page, 'Enter');
   await expect(sentence(page)).toContainText('on the table');
   await answer(page, '9');
-  for (let count = 0; count < 12; count++) {
+  for (let count = 0; count < 40; count++) {
     if ((await sentence(page).innerText()).includes('Fumes away')) return;
     await answer(page, '+');
   }

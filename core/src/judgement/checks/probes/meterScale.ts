@@ -97,7 +97,8 @@ export class MeterScale {
       const [sounds, silent] = this.thresholds();
       return is === 'sounds' ? faultyV > silent : faultyV < sounds;
     }
-    const [least, most] = [low - marginV, high + marginV];
+    // Against none it must be a number, and not one that a hair makes none.
+    const [least, most] = [Math.min(low, this.mostV() - diodeBandV) - marginV, high + marginV];
     return faultyV < least || (Math.min(faultyV, this.mostV()) > most && most < this.mostV());
   }
 

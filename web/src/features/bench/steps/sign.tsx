@@ -92,7 +92,10 @@ function Asked({ step, model, readings }: AskedProps) {
       answers={[...askedAnswers(bench, doors, state), notNow(bench, step), ...state.answers]}
       sentence={
         <>
-          <strong>{state.prompt.asks}</strong>, {step.about.leadsOff ? `leads of ${step.subject} off` : 'loose part'}
+          <strong>{state.prompt.asks}</strong>,{' '}
+          {step.about.leadsOff
+            ? `leads of ${step.subject} off`
+            : `loose ${slotTitle(step.subject, bench.state.target)}`}
         </>
       }
       under={state.problem ?? (state.index === 0 ? step.blockedReason : null) ?? state.prompt.hint}
