@@ -8,11 +8,16 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Build, Catalogue, MeterSource, TerminalRef } from '@junctor/core';
 import { conductors } from './dcSolve';
+import type { Broken } from './insides';
+import type { Bridge } from './trueMeter';
 
 interface SpiceProbe {
   black: TerminalRef;
   red: TerminalRef;
   source: MeterSource;
+  /** What is wrong with it. */
+  bridges?: readonly Bridge[];
+  broken?: readonly Broken[];
   /** For a tone: ohms at which it ceases; the run ends after so many seconds. */
   tone?: { stopsAboveOhms: number; runS: number };
 }
@@ -34,10 +39,18 @@ export function spiceTouch(build: Build, catalogue: Catalogue, probe: SpiceProbe
   const name = (node: string) => names.get(node) ?? names.set(node, `n${names.size}`).get(node)!;
   const [red, { limitV, limitA, seriesOhms }] = [name(at(probe.red)), probe.source];
   if (red === '0') return probe.tone ? null : 0;
+  const { bridges = [], broken = [] } = probe;
   const parts = Object.entries(build.slots).flatMap(([slot, fitted]) =>
-    catalogue.model(fitted).elements.flatMap((element) => insideLines(element, (node) => name(point(slot, node)))),
+    catalogue.model(fitted).elements.flatMap((element) => {
+      const failed = broken.find((one) => one.slot === slot && one.element === element.id)?.is;
+      const nameAt = (node: string) => name(point(slot, node));
+      return [
+        ...(failed === 'open' || failed === 'short' ? [] : insideLines(element, nameAt)),
+        ...(failed === 'short' || failed === 'leaky' ? [failedLine(element, nameAt, failed)] : []),
+      ];
+    }),
   );
-  const shorts = build.contacts.map(({ a, b, ohms }) => `R ${name(at(a))} ${name(at(b))} ${Math.max(ohms, 1e-3)}`);
+  const shorts = [...build.contacts, ...bridges].map(({ a, b, ohms }) => `R ${name(at(a))} ${name(at(b))} ${Math.max(ohms, 1e-3)}`);
   const source =
     seriesOhms === null
       ? [`I 0 ${red} ${limitA}`, `D ${red} lim IDEAL`, `V lim 0 ${limitV}`]
@@ -58,6 +71,19 @@ export function spiceTouch(build: Build, catalogue: Catalogue, probe: SpiceProbe
 }
 
 type Element = ReturnType<Catalogue['model']>['elements'][number];
+
+const [meltedOhms, leakyOhms] = [0.05, 50];
+
+/** What has failed conducts between the ends that current goes through it. */
+function failedLine(element: Element, name: (node: string) => string, is: 'short' | 'leaky'): string {
+  const ends = () => {
+    if (element.is === 'diode') return [element.anode, element.cathode] as const;
+    if (element.is === 'load' || element.is === 'capacitor') return [element.plus, element.minus] as const;
+    return element.is === 'regulator' ? ([element.input, element.output] as const) : ([element.a, element.b] as const);
+  };
+  const [a, b] = ends();
+  return `R ${name(a)} ${name(b)} ${is === 'short' ? meltedOhms : leakyOhms}`;
+}
 
 function insideLines(element: Element, name: (node: string) => string): string[] {
   const diode = (anode: string, cathode: string, law: { forwardV: number; atA: number; seriesOhms: number }) => {

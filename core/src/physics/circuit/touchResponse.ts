@@ -22,7 +22,8 @@ interface TouchResponse {
 }
 
 const shortestStepS = 1e-5;
-const errorV = 3e-3;
+/** Of one step, at most; of the volts at which a tone ends no more than this share. */
+const [errorV, errorShare] = [3e-3, 0.01];
 
 /** The meter as a source in a mode, and the volts at which it begins and ceases to sound. */
 function drives(meter: Meter, mode: 'tone' | 'ohms' | 'diode'): { drive: Drive; thresholdV: number; stopV: number } {
@@ -58,6 +59,7 @@ export function touchResponse(
   run(circuit, drive, startCharge, {
     endS: Math.max(watchS, heldS),
     markS: heldS,
+    mostErrorV: Math.min(errorV, errorShare * stopV),
     see: ({ t, v, charge }) => {
       if (t === 0) {
         sounding = sounds(v, thresholdV);
@@ -86,6 +88,7 @@ export function relax(
   run(circuit, null, start, {
     endS: pauseS,
     markS: pauseS,
+    mostErrorV: errorV,
     see: ({ charge }) => {
       last = charge;
       return false;
@@ -108,7 +111,12 @@ function run(
   circuit: PortCircuit,
   drive: Drive,
   start: Record<string, number>,
-  { endS, markS, see }: { endS: number; markS: number; see: (moment: Moment) => boolean },
+  {
+    endS,
+    markS,
+    mostErrorV,
+    see,
+  }: { endS: number; markS: number; mostErrorV: number; see: (moment: Moment) => boolean },
 ): void {
   const parts = new Map(
     circuit.branches.flatMap(({ id, element }) => (element.is === 'capacitor' ? [[id, element] as const] : [])),
@@ -143,7 +151,7 @@ function run(
       ...Object.keys(start).map((id) => Math.abs(lookUp(halves.charge, id)! - lookUp(whole.charge, id)!)),
       Math.abs(halves.portV - whole.portV),
     );
-    if (error > errorV && h > shortestStepS) {
+    if (error > mostErrorV && h > shortestStepS) {
       stepS = Math.max(shortestStepS, h / 2);
       continue;
     }
@@ -155,6 +163,6 @@ function run(
     const t = h === target - now.t ? target : now.t + h;
     if (see({ t, v, charge })) return;
     now = { t, charge, volts: halves.volts };
-    if (error < errorV / 3) stepS = h * (error < errorV / 30 ? 4 : 2);
+    if (error < mostErrorV / 3) stepS = h * (error < mostErrorV / 30 ? 4 : 2);
   }
 }
