@@ -14,6 +14,7 @@ export function provedWords({ harm, all, by }: ProvedLine): string {
   const rest = [
     by['loose part'] > 0 && `${by['loose part']} only on a loose part`,
     by['longer list'] > 0 && `${by['longer list']} by more touches than are asked`,
+    by['better meter'] > 0 && `${by['better meter']} by a meter with a stronger diode source`,
     by['no touch'] > 0 && `${by['no touch']} by no touch`,
   ].filter(Boolean);
   const own = `of ${all} faults ${harmWords[harm]}, ${by.list} by these touches`;

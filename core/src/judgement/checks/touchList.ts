@@ -28,9 +28,9 @@ export interface LooseTouch {
 
 /**
  * By a touch of this list; only by one that the list left out; with everything mated by none, but by a reading of the
- * loose part; by none at all.
+ * loose part; by none of this meter, but of a better one; by none at all.
  */
-export type ShownBy = 'list' | 'longer list' | 'loose part' | 'no touch';
+export type ShownBy = 'list' | 'longer list' | 'loose part' | 'better meter' | 'no touch';
 
 export interface ListedFault {
   kind: string;

@@ -19,6 +19,7 @@ export function whatListProves({ faults }: Pick<TouchList, 'faults'>): ProvedLin
       list: count('list'),
       'longer list': count('longer list'),
       'loose part': count('loose part'),
+      'better meter': count('better meter'),
       'no touch': count('no touch'),
     };
     return own.length === 0 ? [] : [{ harm, all: own.length, by }];
@@ -31,13 +32,15 @@ export interface LeftKind {
   faults: readonly ListedFault[];
 }
 
+const isByNone: ReadonlySet<ShownBy> = new Set(['better meter', 'no touch']);
+
 /**
  * What no touch of it would show, by kind: what kills first, then where there are most. @param looseRuledOut Of what
  * only a loose part shows, what was read then: places in the list of faults.
  */
 export function leftByKind({ faults }: Pick<TouchList, 'faults'>, looseRuledOut: ReadonlySet<number>): LeftKind[] {
   const left = faults.filter(
-    ({ shownBy }, place) => shownBy === 'no touch' || (shownBy === 'loose part' && !looseRuledOut.has(place)),
+    ({ shownBy }, place) => isByNone.has(shownBy) || (shownBy === 'loose part' && !looseRuledOut.has(place)),
   );
   return [...groupedBy(left, ({ kind, harm }) => `${harm} ${kind}`).values()]
     .map((own): LeftKind => ({ kind: own[0]!.kind, harm: own[0]!.harm, faults: own }))

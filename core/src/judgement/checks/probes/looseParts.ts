@@ -20,7 +20,7 @@ import { coverOf } from './cover';
 import { simulate } from './simulate';
 
 /** A fault that no touch shows with everything mated, and its place in the list of all. */
-interface Unseen {
+export interface Unseen {
   defect: Defect;
   place: number;
 }

@@ -16,9 +16,9 @@ import type { ListedTouch, ShownBy, TouchList } from '../touchList';
 import type { Candidate } from './candidates';
 import { candidatesFor } from './candidates';
 import { coverOf } from './cover';
-import { looseTouches } from './looseParts';
 import { inOrder, secondsOf } from './inOrder';
 import type { GoodIs } from './meterScale';
+import { shownOtherwise } from './otherwise';
 import { simulate } from './simulate';
 
 /** proven: everything that stops or kills; with warnings: those that only warn as well. */
@@ -39,7 +39,8 @@ export function probeList(
 ): ProbeList {
   const defects = defectsOf(assembly);
   const { all, blackS } = candidatesFor(assembly);
-  const { good, shownBy } = simulate(compileSound(assembly), all, {
+  const circuit = compileSound(assembly);
+  const { good, shownBy } = simulate(circuit, all, {
     defects,
     meter,
     onProgress: (share) => onProgress(0.8 * share, 'trying every fault'),
@@ -80,12 +81,10 @@ export function probeList(
   const unseen = defects.flatMap((defect, place) =>
     wants(defect.harm) && seenBy[place]!.length === 0 ? { defect, place } : [],
   );
-  const loose = looseTouches(assembly, unseen, { meter, solve });
-  const whileLoose = new Set(Object.values(loose).flatMap((own) => own.flatMap(({ shows }) => shows)));
+  const otherwise = shownOtherwise(assembly, unseen, { circuit, candidates: all, meter, solve });
   const shownFrom = (index: number): ShownBy => {
     if (seenBy[index]!.some((touch) => chosen.has(touch))) return 'list';
-    if (seenBy[index]!.length > 0) return 'longer list';
-    return whileLoose.has(index) ? 'loose part' : 'no touch';
+    return seenBy[index]!.length > 0 ? 'longer list' : (otherwise.by.get(index) ?? 'no touch');
   };
   const shows = ordered.map(({ place }) =>
     defects.flatMap((_, index) => (shownBy[index]!.includes(place) ? index : [])),
@@ -98,7 +97,7 @@ export function probeList(
     shows: shows[index]!,
   }));
   const faults = defects.map(({ kind, site, harm }, index) => ({ kind, site, harm, shownBy: shownFrom(index) }));
-  return { is: 'listed', list: { touches, faults, loose, seconds: secondsOf(ordered, candidates) } };
+  return { is: 'listed', list: { touches, faults, loose: otherwise.loose, seconds: secondsOf(ordered, candidates) } };
 }
 
 const across = ['main leads', 'main leads exchanged'] as const;

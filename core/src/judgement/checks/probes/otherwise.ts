@@ -1,0 +1,34 @@
+/** What no touch with everything mated shows: while its part is loose, by a better meter, or never. */
+import type { Assembly } from '../../../facts/assembly/assembly';
+import type { Meter } from '../../../facts/terms/meter';
+import type { Solve } from '../../../facts/terms/solver';
+import type { Circuit } from '../../../physics/circuit/compile';
+import type { ShownBy, TouchList } from '../touchList';
+import { seenByBetter } from './betterMeter';
+import type { Candidate } from './candidates';
+import type { Unseen } from './looseParts';
+import { looseTouches } from './looseParts';
+
+interface With {
+  circuit: Circuit;
+  candidates: readonly Candidate[];
+  meter: Meter;
+  solve: Solve;
+}
+
+/** @returns The readings of loose parts, and for each fault by its place what shows it. */
+export function shownOtherwise(
+  assembly: Assembly,
+  unseen: readonly Unseen[],
+  { circuit, candidates, meter, solve }: With,
+): { loose: TouchList['loose']; by: ReadonlyMap<number, ShownBy> } {
+  const loose = looseTouches(assembly, unseen, { meter, solve });
+  const whileLoose = new Set(Object.values(loose).flatMap((own) => own.flatMap(({ shows }) => shows)));
+  const rest = unseen.filter(({ place }) => !whileLoose.has(place));
+  const byBetter = seenByBetter(circuit, candidates, { defects: rest.map(({ defect }) => defect), meter });
+  const by = new Map<number, ShownBy>([
+    ...[...whileLoose].map((place) => [place, 'loose part'] as const),
+    ...rest.map(({ place }, index) => [place, byBetter[index] ? 'better meter' : 'no touch'] as const),
+  ]);
+  return { loose, by };
+}
