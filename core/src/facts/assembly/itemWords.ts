@@ -64,9 +64,10 @@ export function siteWords(site: Site, assembly: Assembly): string {
   if ('wire' in site) {
     const wire = lookUp(assembly.build.wires, site.wire);
     if (!wire) return 'a wire that is not there any more';
-    return site.end === undefined
-      ? `${wireWords(wire, assembly)}, along its length`
-      : jointWords(jointName(site.wire, site.end), assembly);
+    if (site.end === undefined) return `${wireWords(wire, assembly)}, along its length`;
+    const own = jointWords(jointName(site.wire, site.end), assembly);
+    if (site.onto) return `${own}, put on ${terminalWords(site.onto, assembly)}`;
+    return site.for ? `${own}, for ${jointWords(site.for, assembly)}` : own;
   }
   if ('slot' in site) return `inside ${slotWords(site.slot, assembly)}${site.element ? ` (${site.element})` : ''}`;
   if ('mate' in site)

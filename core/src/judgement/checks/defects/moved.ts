@@ -18,7 +18,7 @@ export const moved: readonly Family[] = [
       pairs(endsOf(view))
         .filter(([one, other]) => one.wire !== other.wire && isNear(one, other))
         .map(([one, other]) => ({
-          site: { wire: one.wire, end: one.index },
+          site: { wire: one.wire, end: one.index, for: jointName(other.wire, other.index) },
           edits: [...onto(one, other.point), ...onto(other, one.point)],
           ...(isSupplyAndGround(one, other) ? { harm: 'kill' as const } : {}),
         })),
@@ -35,7 +35,10 @@ export const moved: readonly Family[] = [
           .placesOf(slotOf(place))
           .filter(({ terminal }) => terminal.holds > 0 && terminal.form !== 'pin')
           .filter((beside) => within(place, beside, neighbourWithinMm))
-          .map((beside) => ({ site: { wire: end.wire, end: end.index }, edits: onto(end, beside.node) }));
+          .map((beside) => ({
+            site: { wire: end.wire, end: end.index, onto: beside.ref },
+            edits: onto(end, beside.node),
+          }));
       }),
   },
 ];

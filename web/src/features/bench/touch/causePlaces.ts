@@ -5,8 +5,10 @@ import type { Cause } from '../../../compute/worker';
 
 /** Soldered joints at a place. */
 export function jointsOf(site: Site, { build }: Assembly): string[] {
-  if ('wire' in site && site.end !== undefined)
-    return build.wires[site.wire]?.ends[site.end].by === 'solder' ? [jointName(site.wire, site.end)] : [];
+  if ('wire' in site)
+    return endsAt(site).flatMap(({ wire, end }) =>
+      build.wires[wire]?.ends[end].by === 'solder' ? [jointName(wire, end)] : [],
+    );
   if (!('between' in site)) return [];
   return Object.values(build.wires).flatMap(({ id, ends }) =>
     ([0, 1] as const).flatMap((end) => {
@@ -30,10 +32,19 @@ export function terminalsOf(site: Site, assembly: Assembly): TerminalRef[] {
     const few = other.length === 0 || (one.length > 0 && one.length < other.length) ? one : other;
     return few.map(({ id }) => terminalRef(site.slot, id));
   }
-  if (!('wire' in site) || site.end === undefined) return [];
-  const wire = build.wires[site.wire];
-  const ref = wire && landedOn(wire.ends[site.end]);
-  return ref ? [ref] : [];
+  if (!('wire' in site)) return [];
+  const on = endsAt(site).flatMap(({ wire, end }) => {
+    const ends = build.wires[wire]?.ends;
+    return (ends && landedOn(ends[end])) ?? [];
+  });
+  return site.onto ? [...on, site.onto] : on;
+}
+
+/** The end that is in question, with the one that it was taken for. */
+function endsAt({ wire, end, for: other }: Extract<Site, { wire: string }>): { wire: string; end: 0 | 1 }[] {
+  if (end === undefined) return [];
+  const taken = other === undefined ? null : splitJoint(other);
+  return [{ wire, end }, ...(taken ? [taken] : [])];
 }
 
 /** Where no single fault reads so: the joints on the way. */
