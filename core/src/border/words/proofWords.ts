@@ -30,10 +30,12 @@ export function leftWords({ kind, faults }: LeftKind): string {
 export function provedSentence(list: TouchList, looseRuledOut: ReadonlySet<number>): string {
   const shown = whatListProves(list).filter(({ harm }) => harm !== 'warn');
   const out = ruledOut(list, list.touches, looseRuledOut);
-  const ruled = shown.map(({ harm, all }) => `${out[harm]} of ${all} faults ${harmWords[harm]}`);
+  const ruled = shown.map(
+    ({ harm, all }, at) => `${out[harm]} of ${all}${at === 0 ? ' faults' : ''} ${harmWords[harm]}`,
+  );
   const left = leftByKind(list, looseRuledOut).filter(({ harm }) => harm !== 'warn').length;
   if (ruled.length === 0) return 'nothing that stops or kills was found to be possible';
-  return `ruled out ${ruled.join(' and ')}${left > 0 ? `; ${left} kinds are left to the eye and to function` : ''}`;
+  return `ruled out ${ruled.join(' and ')}${left > 0 ? `; ${left} kinds are left to eye and function` : ''}`;
 }
 
 /** What a good build shows, before the meter is taken up. */

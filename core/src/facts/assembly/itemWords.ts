@@ -4,7 +4,7 @@ import type { Site } from '../terms/site';
 import type { Assembly } from './assembly';
 import type { Wire } from './build';
 import { landedOn } from './build';
-import { terminalWords } from './padWords';
+import { padWords, terminalWords } from './padWords';
 import { cavityWords, leadWords, plugWords, pushedHomeWords } from './plugWords';
 import { slotWords } from './slotWords';
 import { lookUp } from '../terms/lookUp';
@@ -66,7 +66,7 @@ export function siteWords(site: Site, assembly: Assembly): string {
     if (!wire) return 'a wire that is not there any more';
     if (site.end === undefined) return `${wireWords(wire, assembly)}, along its length`;
     const own = jointWords(jointName(site.wire, site.end), assembly);
-    if (site.onto) return `${own}, put on ${terminalWords(site.onto, assembly)}`;
+    if (site.onto) return `${own}, put on ${padWords(site.onto, assembly)}`;
     return site.for ? `${own}, for ${jointWords(site.for, assembly)}` : own;
   }
   if ('slot' in site) return `inside ${slotWords(site.slot, assembly)}${site.element ? ` (${site.element})` : ''}`;

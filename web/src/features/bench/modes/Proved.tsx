@@ -48,13 +48,14 @@ function sentence(bench: Bench, { id, state, missing }: Gate): string {
       .filter(({ record }) => slots.includes(record.body.what)).length;
     const signed = notesOf(log, 'signature').filter(ofJob(bench.job.id)).length;
     if (own.length === 0) return 'nothing was counted in';
-    return `${lines.length} lines counted in, ${short === 0 ? 'none' : short} short; ${weighed} parts weighed, ${signed} signatures read`;
+    return `${lines.length} lines, ${short === 0 ? 'none' : short} short; ${weighed} parts weighed, ${signed} read loose`;
   }
   if (id === 'continuity') {
     const asked = own.filter((step) => step.verb === 'touch').length;
     if (touches.history.length > 0)
       return `no short between the main leads; ${asked} touches on what this job opened; ${touches.history.length} not asked: what an earlier job read there is history`;
-    return `no short between the main leads; ${asked} touches ${touches.list ? provedSentence(touches.list, touches.ruledOutLoose) : ''}`;
+    const loose = touches.ruledOutLoose.size > 0 ? ' and loose parts' : '';
+    return `no short between the main leads; ${asked} touches${loose} ${touches.list ? provedSentence(touches.list, touches.ruledOutLoose) : ''}`;
   }
   if (id === 'first power') {
     const power = notesOf(log, 'power').findLast(ofJob(bench.job.id))?.record.body;

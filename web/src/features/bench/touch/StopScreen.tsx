@@ -37,7 +37,7 @@ export interface StopProps {
 }
 
 /** As many as have a key and room. */
-const shownAtMost = 6;
+const shownAtMost = 5;
 
 export function StopScreen({ step, reading, onRetry }: StopProps) {
   const bench = useBench();
@@ -72,7 +72,7 @@ export function StopScreen({ step, reading, onRetry }: StopProps) {
         <li key={`${kind} ${JSON.stringify(site)}`}>
           <kbd>{index + 1}</kbd>
           {faultWords({ kind, site }, target)}
-          <small>{because}</small>
+          {kind !== shown[index - 1]?.kind && <small>{because}</small>}
         </li>
       ))}
       {more > 0 && <li>and {more} more that come about less often</li>}

@@ -134,8 +134,8 @@ function LooseLines({ bench: { state }, list }: { bench: Bench; list: TouchList 
           const out = [...faults].filter((place) => ruledOutLoose.has(place)).length;
           return (
             <li key={slot}>
-              {capital(slotTitle(slot, state.target))}: {own.length} readings, before it is joined; {out} of{' '}
-              {faults.size} faults ruled out
+              {capital(slotTitle(slot, state.target))}: {own.length === 1 ? '1 reading' : `${own.length} readings`},
+              before it is joined; {out} of {faults.size} ruled out
             </li>
           );
         })}

@@ -33,11 +33,10 @@ export function terminalsOf(site: Site, assembly: Assembly): TerminalRef[] {
     return few.map(({ id }) => terminalRef(site.slot, id));
   }
   if (!('wire' in site)) return [];
-  const on = endsAt(site).flatMap(({ wire, end }) => {
+  return endsAt(site).flatMap(({ wire, end }) => {
     const ends = build.wires[wire]?.ends;
     return (ends && landedOn(ends[end])) ?? [];
   });
-  return site.onto ? [...on, site.onto] : on;
 }
 
 /** The end that is in question, with the one that it was taken for. */
