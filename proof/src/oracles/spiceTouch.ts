@@ -50,7 +50,9 @@ export function spiceTouch(build: Build, catalogue: Catalogue, probe: SpiceProbe
       ];
     }),
   );
-  const shorts = [...build.contacts, ...bridges].map(({ a, b, ohms }) => `R ${name(at(a))} ${name(at(b))} ${Math.max(ohms, 1e-3)}`);
+  const shorts = [...build.contacts, ...bridges].map(
+    ({ a, b, ohms }) => `R ${name(at(a))} ${name(at(b))} ${Math.max(ohms, 1e-3)}`,
+  );
   const source =
     seriesOhms === null
       ? [`I 0 ${red} ${limitA}`, `D ${red} lim IDEAL`, `V lim 0 ${limitV}`]
