@@ -37,3 +37,26 @@ test('a meter is learned, taken up, and the touches are made for it', async ({ p
   await page.goBack();
   await expect(sentence(page)).toHaveText('Volts across the main leads');
 });
+
+test('a meter is entered from its sheet; what is wrong is said at its field', async ({ page, shop }) => {
+  await signIn(page, shop.url, lead);
+  await page.goto(`${shop.url}/stores/meters`);
+  await page.getByRole('button', { name: 'Enter what its sheet says' }).press('Enter');
+  const form = page.getByRole('form', { name: 'A new meter, from its sheet' });
+  await typeInto(page, 'What it is called here', 'Tin box meter');
+  await typeInto(page, 'Tone: open probes, V', '2.8');
+  await typeInto(page, 'Tone: shorted, mA', '0.8');
+  await typeInto(page, 'Diode: open probes, V', '3');
+  await typeInto(page, 'Diode: shorted, mA', '1');
+  await typeInto(page, 'Diode: counts up to, V', '2');
+  await typeInto(page, 'Sounds below, Ω', '40');
+  await typeInto(page, 'Stops above, Ω', '30');
+  await expect(form.getByRole('status')).toContainText('sounds below 32 to 48 Ω, by 0.8 mA up to 2.8 V');
+  await expect(form.getByRole('status')).toContainText('diode volts by 1 mA up to 3 V, shows up to 2 V');
+  await readable(page);
+  await page.getByRole('button', { name: 'Keep its card' }).press('Enter');
+  await expect(form).toContainText('▲ it sounds below this: it cannot stop before');
+  await typeInto(page, 'Stops above, Ω', '55');
+  await page.getByRole('button', { name: 'Keep its card' }).press('Enter');
+  await expect(page.getByRole('list', { name: 'Meters' })).toContainText('Tin box meter');
+});

@@ -16,7 +16,10 @@ const source = {
 const card = Joi.object({
   ...source,
   beepBelowOhms: ohms.max(1000),
-  stopsAboveOhms: ohms.max(2000).min(Joi.ref('beepBelowOhms')),
+  stopsAboveOhms: ohms
+    .max(2000)
+    .min(Joi.ref('beepBelowOhms'))
+    .messages({ 'number.min': 'it sounds below this: it cannot stop before' }),
   answerMs: Joi.number().min(0).max(2000),
   shortestToneMs: Joi.number().min(0).max(2000),
   beepsOnReverse: Joi.boolean(),

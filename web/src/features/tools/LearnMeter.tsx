@@ -3,16 +3,14 @@ import type { BenchTries } from '@junctor/core';
 import { learnMeter, meterWords } from '@junctor/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
-import { newId } from '../../api/device';
-import { keys } from '../../api/keys';
-import { useSend } from '../../api/queries';
 import { fieldErrors } from '../../ui/fieldErrors';
 import { FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 import { Beside, Stack, Words } from '../../ui/layout';
+import { useKeepMeter } from './useKeepMeter';
 
 export function LearnMeter({ onKept }: { onKept: () => void }) {
   const [tries, setTries] = useState<BenchTries | null>(null);
-  const keep = useSend<object>(() => '/tools', [keys.tools]);
+  const { keep, send } = useKeepMeter(onKept);
   const learned = tries && learnMeter(tries);
   const errors = fieldErrors(keep.error);
   const submit = (event: FormEvent<HTMLFormElement>) => {
@@ -21,8 +19,7 @@ export function LearnMeter({ onKept }: { onKept: () => void }) {
     const now = learnMeter(triesIn(form));
     setTries(triesIn(form));
     if (now.is !== 'card') return;
-    const name = String(form.get('name') ?? '').trim();
-    keep.mutate({ id: newId(), name, card: now.card }, { onSuccess: onKept });
+    send(String(form.get('name') ?? '').trim(), now.card);
   };
   return (
     <Stack

@@ -11,6 +11,7 @@ import { FormProblem } from '../../ui/form';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import { Small } from '../../ui/Small';
 import { Words } from '../../ui/layout';
+import { EnterMeter } from './EnterMeter';
 import { LearnMeter } from './LearnMeter';
 
 export function MetersPage() {
@@ -19,6 +20,8 @@ export function MetersPage() {
   const meters = (useTools().data ?? []).filter(({ kind }) => kind === 'meter');
   const takeUp = useSend<{ id: string }>(({ id }) => `/tools/${id}/take-up`, [keys.tools]);
   const [added, setAdded] = useState(0);
+  const [hasSheet, setHasSheet] = useState(false);
+  const NewMeter = hasSheet ? EnterMeter : LearnMeter;
   return (
     <Sheet
       place="stores, meters"
@@ -49,9 +52,16 @@ export function MetersPage() {
           <FormProblem message={takeUp.error?.message ?? null} />
         </section>
         <section>
-          <h2>A new meter, learned in five minutes</h2>
+          <h2>{hasSheet ? 'A new meter, from its sheet' : 'A new meter, learned in five minutes'}</h2>
           {lead ? (
-            <LearnMeter key={added} onKept={() => setAdded(added + 1)} />
+            <>
+              <Words>
+                <Small type="button" onClick={() => setHasSheet(!hasSheet)}>
+                  {hasSheet ? 'Learn it from resistors' : 'Enter what its sheet says'}
+                </Small>
+              </Words>
+              <NewMeter key={added} onKept={() => setAdded(added + 1)} />
+            </>
           ) : (
             <Words>A lead enters a meter’s card.</Words>
           )}
