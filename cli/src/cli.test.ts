@@ -54,7 +54,7 @@ describe('junctor', () => {
   it('lists the touches that prove a build, for the meter in hand, as lines and as CSV', () => {
     const file = join(root, 'docs/formats/example-build.json');
     const { status, out } = run('probes', file);
-    expect([status, out.match(/of (\d+) faults that kill, (\d+) by these/)?.slice(1)]).toEqual([1, ['43', '42']]);
+    expect([status, out.match(/of (\d+) faults that kill, (\d+) by these/)?.slice(1)]).toEqual([1, ['44', '43']]);
     expect(out).toContain('not seen, kill: capacitor reversed: the capacitor');
     const rows = run('probes', file, '--as', 'csv').out.trimEnd().split('\r\n');
     expect(rows[0]).toBe('no,mode,black,red,good,would show');

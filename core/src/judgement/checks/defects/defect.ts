@@ -40,9 +40,12 @@ export interface DefectView {
   placeAt(ref: TerminalRef): Place | undefined;
 }
 
-/** What can be wrong in one way, at every place where it can. */
+/**
+ * What can be wrong in one way, at every place where it can; `harm` where it is not by what the copper is for, `orElse`
+ * where that says nothing.
+ */
 export interface Family extends Pick<Defect, 'kind' | 'because' | 'often'> {
-  make: (view: DefectView) => readonly { site: Site; edits: readonly Edit[]; harm?: Severity }[];
+  make: (view: DefectView) => readonly { site: Site; edits: readonly Edit[]; harm?: Severity; orElse?: Severity }[];
 }
 
 export function makeDefectView(assembly: Assembly, circuit: Circuit): DefectView {

@@ -62,3 +62,48 @@ describe('what can be wrong', () => {
     expect(new Set(ids).size).toBe(ids.length);
   });
 });
+
+describe('what fails inside where no pad shows it', () => {
+  const regulator = {
+    id: 'REG',
+    fails: ['short'],
+    is: 'regulator',
+    kindOf: 'linear',
+    input: 'VB',
+    output: 'inner',
+    ground: 'G',
+    enable: 'always',
+    outV: 3.3,
+    minInV: 3.8,
+    limitA: 0.3,
+    stillAirA: 0.2,
+    efficiency: 0.6,
+    idleA: 0.001,
+    offOhms: 2000,
+    backDiodeV: 0.6,
+  } as const;
+  const load = {
+    id: 'CORE',
+    fails: ['short'],
+    is: 'load',
+    plus: 'inner',
+    minus: 'G',
+    offOhms: 3000,
+    idleA: 0.01,
+    typicalA: 0.05,
+    peakA: 0.1,
+    constant: 'current',
+    wakesAtV: 2.7,
+    liveOnUsb: false,
+  } as const;
+
+  it('kills behind a regulator that lets all through, and stops the part else', () => {
+    const inside = found([lead, { ...board, elements: [regulator, load] }]).filter(
+      ({ kind }) => kind === 'short inside',
+    );
+    expect(inside.map(({ site, harm }) => ['slot' in site && site.element, harm])).toEqual([
+      ['REG', 'kill'],
+      ['CORE', 'stop'],
+    ]);
+  });
+});

@@ -21,8 +21,8 @@ export const defectsOf: (assembly: Assembly) => readonly Defect[] = remembered((
   const view = makeDefectView(assembly, circuit);
   const harmOf = harmsIn(view, meltable(circuit, { switchesClosed: false }));
   return families.flatMap(({ kind, because, often, make }) =>
-    make(view).flatMap(({ site, edits, harm: said }, index): Defect[] => {
-      const harm = said ?? harmOf(edits);
+    make(view).flatMap(({ site, edits, harm: said, orElse }, index): Defect[] => {
+      const harm = said ?? harmOf(edits) ?? orElse;
       return harm ? [{ id: `${kind} ${index + 1}`, kind, because, often, site, harm, edits }] : [];
     }),
   );

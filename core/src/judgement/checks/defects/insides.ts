@@ -33,8 +33,15 @@ function failing(view: DefectView, how: Element['fails'][number]): ReturnType<Fa
         site: { slot, element: element.id },
         edits: editsOf(view, { slot, element, how }),
         ...(how === 'open' ? { harm: harmOfOpen(view, slot, element) } : {}),
+        ...(how === 'short' ? harmOfShort(element) : {}),
       })),
   );
+}
+
+/** What hangs on a regulator gets what goes into it; what no pad shows stops its part all the same. */
+function harmOfShort({ is }: Element): { harm?: Severity; orElse?: Severity } {
+  if (is === 'regulator') return { harm: 'kill' };
+  return is === 'resistor' || is === 'switch' ? {} : { orElse: 'stop' };
 }
 
 function editsOf(
