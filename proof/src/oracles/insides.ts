@@ -37,8 +37,8 @@ export function unshownBranch(unshown: Unshown, id: string, [a, b]: readonly [st
 export const asPrinted: Spread = { factor: () => 1, junctionV: () => 0 };
 
 const slopeV = 0.0457;
-/** What a failed element becomes. */
-const [meltedOhms, leakyOhms] = [0.05, 50];
+/** What a failed element becomes between its ends, beside or in place of itself. */
+export const failedOhms = { short: 0.05, leaky: 50 } as const;
 
 interface Whole {
   build: Build;
@@ -63,7 +63,7 @@ export function insidesOf({ build, catalogue, point, broken, spread }: Whole): B
         a,
         b,
         is: 'resistor',
-        ohms: failed === 'short' ? meltedOhms : leakyOhms,
+        ohms: failedOhms[failed],
       };
       return failed === 'short' ? [bad] : [...good, bad];
     }),
@@ -73,7 +73,7 @@ export function insidesOf({ build, catalogue, point, broken, spread }: Whole): B
 type Element = PartModel['elements'][number];
 
 /** Between which a failed one conducts. */
-function endsOf(element: Element): [string, string] {
+export function endsOf(element: Element): [string, string] {
   switch (element.is) {
     case 'resistor':
     case 'winding':

@@ -9,6 +9,7 @@ import { join } from 'node:path';
 import type { Build, Catalogue, MeterSource, TerminalRef } from '@junctor/core';
 import { conductors } from './dcSolve';
 import type { Broken } from './insides';
+import { endsOf, failedOhms } from './insides';
 import type { Bridge } from './trueMeter';
 
 interface SpiceProbe {
@@ -46,7 +47,9 @@ export function spiceTouch(build: Build, catalogue: Catalogue, probe: SpiceProbe
       const nameAt = (node: string) => name(point(slot, node));
       return [
         ...(failed === 'open' || failed === 'short' ? [] : insideLines(element, nameAt)),
-        ...(failed === 'short' || failed === 'leaky' ? [failedLine(element, nameAt, failed)] : []),
+        ...(failed === 'short' || failed === 'leaky'
+          ? [`R ${endsOf(element).map(nameAt).join(' ')} ${failedOhms[failed]}`]
+          : []),
       ];
     }),
   );
@@ -73,19 +76,6 @@ export function spiceTouch(build: Build, catalogue: Catalogue, probe: SpiceProbe
 }
 
 type Element = ReturnType<Catalogue['model']>['elements'][number];
-
-const [meltedOhms, leakyOhms] = [0.05, 50];
-
-/** What has failed conducts between the ends that current goes through it. */
-function failedLine(element: Element, name: (node: string) => string, is: 'short' | 'leaky'): string {
-  const ends = () => {
-    if (element.is === 'diode') return [element.anode, element.cathode] as const;
-    if (element.is === 'load' || element.is === 'capacitor') return [element.plus, element.minus] as const;
-    return element.is === 'regulator' ? ([element.input, element.output] as const) : ([element.a, element.b] as const);
-  };
-  const [a, b] = ends();
-  return `R ${name(a)} ${name(b)} ${is === 'short' ? meltedOhms : leakyOhms}`;
-}
 
 function insideLines(element: Element, name: (node: string) => string): string[] {
   const diode = (anode: string, cathode: string, law: { forwardV: number; atA: number; seriesOhms: number }) => {

@@ -2,13 +2,10 @@
  * What a meter reads on a part while it is loose: its signature. Computed from its inside as for a whole build, so that
  * a first measurement fills in or contradicts what the catalogue says.
  */
-import type { Build } from '../../facts/assembly/build';
-import { emptyBuild } from '../../facts/assembly/build';
 import { expectIn } from './expect';
 import type { Expectation, Touch } from '../../facts/log/reading';
 import { compile } from '../../physics/circuit/compile';
 import { terminalRef } from '../../facts/terms/names';
-import { makeCatalogue } from '../../facts/catalogue/catalogue';
 import { firstOfNode, shortBelowOhms } from '../../facts/catalogue/conductors';
 import type { ModelMistake } from '../../facts/catalogue/mistake';
 import { mistake } from '../../facts/catalogue/mistake';
@@ -18,7 +15,7 @@ import type { Length } from '../../facts/terms/toneLength';
 import type { Meter } from '../../facts/terms/meter';
 import { referenceMeter } from './referenceMeter';
 import type { LooseTouch } from './touchList';
-import { assemble } from '../../facts/assembly/assembly';
+import { partAlone } from '../../facts/assembly/partAlone';
 
 export interface LooseReading {
   black: Terminal;
@@ -39,7 +36,7 @@ const alone = 'PART';
  * @param listed What the list of touches asks of it besides, since it can be seen only while the part is loose.
  */
 export function looseReadings(model: PartModel, meter: Meter, listed: readonly LooseTouch[] = []): LooseReading[] {
-  const circuit = compile(assemble(aloneBuild(model), makeCatalogue([model])));
+  const circuit = compile(partAlone(alone, model));
   const more = listed.map((touch) => listedTouch(model, touch));
   const known = touches(model).filter(
     ({ black, red, mode }) => mode !== 'diode' || !more.some((one) => one.black === black && one.red === red),
@@ -53,10 +50,6 @@ export function looseReadings(model: PartModel, meter: Meter, listed: readonly L
     };
     return { ...touch, expected: expectIn(circuit, asked, { meter, heldS: 2 }) };
   });
-}
-
-function aloneBuild({ id, revision }: PartModel): Build {
-  return { ...emptyBuild, slots: { [alone]: { model: id, revision, part: null, pose: null } } };
 }
 
 function touches({ terminals, elements }: PartModel): Omit<LooseReading, 'expected'>[] {

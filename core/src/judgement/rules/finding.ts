@@ -16,8 +16,7 @@ import { terminalWords } from '../../facts/assembly/padWords';
 import { capital } from '../../facts/terms/capital';
 import { lookUp } from '../../facts/terms/lookUp';
 
-/** kill destroys hardware; stop does not work or is unsafe; warn works badly. */
-/** The worst first. */
+/** The worst first: kill destroys hardware; stop does not work or is unsafe; warn works badly. */
 export const severities = ['kill', 'stop', 'warn'] as const;
 export type Severity = (typeof severities)[number];
 

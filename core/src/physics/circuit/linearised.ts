@@ -39,9 +39,6 @@ interface Unknown {
 export class Linearised {
   private readonly factors: Float64Array;
   private readonly bent: System['curved'];
-  /** What each of them carries, and its slope there. */
-  private readonly bentA: Float64Array;
-  private readonly bentSiemens: Float64Array;
   private readonly columns: (Float64Array | undefined)[] = [];
 
   constructor(
@@ -53,9 +50,6 @@ export class Linearised {
     system.straighten(volts);
     this.factors = system.factored();
     this.bent = system.curved;
-    const carried = this.bent.map(({ a, b, of }) => of.at(volts[a]! - volts[b]!));
-    this.bentA = Float64Array.from(carried, ({ amps }) => amps);
-    this.bentSiemens = Float64Array.from(carried, ({ siemens }) => siemens);
   }
 
   /**
@@ -113,13 +107,13 @@ export class Linearised {
     const isReplaced = new Set<unknown>(
       unknowns.flatMap(({ element }) => (element?.is === 'diode' ? [diodeOf(element)] : [])),
     );
-    const { volts, bent, bentA, bentSiemens } = this;
+    const { volts, bent } = this;
     let over = 0;
-    for (let index = 0; index < bent.length; index++) {
-      const { a, b, of } = bent[index]!;
+    for (const { a, b, of, line } of bent) {
       const change = moved[a]! - moved[b]!;
       if (Math.abs(change) < stillV || isReplaced.has(of)) continue;
-      over += Math.abs(of.at(volts[a]! - volts[b]! + change).amps - bentA[index]! - bentSiemens[index]! * change);
+      const across = volts[a]! - volts[b]! + change;
+      over += Math.abs(of.at(across).amps - line.amps - line.siemens * across);
     }
     for (const { out, into, siemens, own, element, isAgainst } of unknowns) {
       if (isAgainst || element?.is !== 'diode') continue;

@@ -10,44 +10,40 @@ import { useKeepMeter } from './useKeepMeter';
 
 type Card = Omit<Meter, 'id' | 'name'>;
 
+/** Fields bear the names that the server gives their places, so that a mistake is said at its field. */
 const modes = [
-  { name: 'tone', title: 'Tone', counts: null },
-  { name: 'diode', title: 'Diode', counts: 'V' },
-  { name: 'ohms', title: 'Ohms', counts: 'Ω' },
+  { at: 'card', title: 'Tone', counts: null },
+  { at: 'card.modes.diode', title: 'Diode', counts: 'V' },
+  { at: 'card.modes.ohms', title: 'Ohms', counts: 'Ω' },
 ] as const;
+
+const tones = [
+  { name: 'card.beepBelowOhms', label: 'Sounds below, Ω' },
+  { name: 'card.stopsAboveOhms', label: 'Stops above, Ω' },
+  { name: 'card.answerMs', label: 'Answers after, ms' },
+  { name: 'card.shortestToneMs', label: 'Shortest tone, ms' },
+] as const;
+
+/** What drives the probes in a mode. */
+function sourceFields({ at, title, counts }: (typeof modes)[number]) {
+  return [
+    { name: `${at}.limitV`, label: `${title}: open probes, V` },
+    { name: `${at}.limitA`, label: `${title}: shorted, mA` },
+    { name: `${at}.seriesOhms`, label: `${title}: behind, Ω` },
+    ...(counts ? [{ name: `${at}.countsTo`, label: `${title}: counts up to, ${counts}` }] : []),
+  ];
+}
+
+const rows = [...modes.map(sourceFields), tones];
+const shown = ['name', ...rows.flatMap((row) => row.map(({ name }) => name))];
 
 /** What sheets leave out: how far the threshold and the source are from what they say. */
 const usualSpread = 0.2;
-
-/** Which field a mistake is said at, by what the server calls the place. */
-const fieldOf: Readonly<Record<string, string>> = {
-  name: 'name',
-  'card.limitV': 'tone V',
-  'card.limitA': 'tone A',
-  'card.seriesOhms': 'tone behind',
-  'card.beepBelowOhms': 'below',
-  'card.stopsAboveOhms': 'above',
-  'card.answerMs': 'answer',
-  'card.shortestToneMs': 'shortest',
-  ...Object.fromEntries(
-    (['diode', 'ohms'] as const).flatMap((mode) => [
-      [`card.modes.${mode}.limitV`, `${mode} V`],
-      [`card.modes.${mode}.limitA`, `${mode} A`],
-      [`card.modes.${mode}.seriesOhms`, `${mode} behind`],
-      [`card.modes.${mode}.countsTo`, `${mode} counts`],
-    ]),
-  ),
-};
 
 export function EnterMeter({ onKept }: { onKept: () => void }) {
   const { keep, send } = useKeepMeter(onKept);
   const [said, setSaid] = useState<string | null>(null);
   const errors = fieldErrors(keep.error);
-  const errorOf = (field: string) =>
-    Object.entries(fieldOf)
-      .filter(([, own]) => own === field)
-      .map(([path]) => errors.of(path))
-      .find(Boolean) ?? null;
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
@@ -60,32 +56,19 @@ export function EnterMeter({ onKept }: { onKept: () => void }) {
       noValidate
       aria-label="A new meter, from its sheet"
     >
-      <WordsField name="name" label="What it is called here" error={errorOf('name')} />
-      {modes.map(({ name, title, counts }) => (
-        <Beside key={name}>
-          <NumberTextField name={`${name} V`} label={`${title}: open probes, V`} error={errorOf(`${name} V`)} />
-          <NumberTextField name={`${name} A`} label={`${title}: shorted, mA`} error={errorOf(`${name} A`)} />
-          <NumberTextField name={`${name} behind`} label={`${title}: behind, Ω`} error={errorOf(`${name} behind`)} />
-          {counts && (
-            <NumberTextField
-              name={`${name} counts`}
-              label={`${title}: counts up to, ${counts}`}
-              error={errorOf(`${name} counts`)}
-            />
-          )}
+      <WordsField name="name" label="What it is called here" error={errors.of('name')} />
+      {rows.map((row) => (
+        <Beside key={row[0]!.name}>
+          {row.map((field) => (
+            <NumberTextField key={field.name} {...field} error={errors.of(field.name)} />
+          ))}
         </Beside>
       ))}
-      <Beside>
-        <NumberTextField name="below" label="Sounds below, Ω" error={errorOf('below')} />
-        <NumberTextField name="above" label="Stops above, Ω" error={errorOf('above')} />
-        <NumberTextField name="answer" label="Answers after, ms" error={errorOf('answer')} />
-        <NumberTextField name="shortest" label="Shortest tone, ms" error={errorOf('shortest')} />
-      </Beside>
       <Words role="status">
         {said ??
           'As its sheet says it. Nothing behind: it holds its current. A mode without volts is driven as the tone is.'}
       </Words>
-      <FormProblem message={errors.rest(Object.keys(fieldOf))} />
+      <FormProblem message={errors.rest(shown)} />
       <SubmitButton>Keep its card</SubmitButton>
     </Stack>
   );
@@ -93,23 +76,25 @@ export function EnterMeter({ onKept }: { onKept: () => void }) {
 
 function cardIn(form: FormData): Card {
   const number = (name: string) => typedNumber(form.get(name));
-  const source = (mode: string): MeterSource => ({
-    limitV: number(`${mode} V`),
-    limitA: number(`${mode} A`) / 1000,
-    seriesOhms: number(`${mode} behind`) || null,
-    ...(number(`${mode} counts`) > 0 ? { countsTo: number(`${mode} counts`) } : {}),
+  const source = (at: string): MeterSource => ({
+    limitV: number(`${at}.limitV`),
+    limitA: number(`${at}.limitA`) / 1000,
+    seriesOhms: number(`${at}.seriesOhms`) || null,
+    ...(number(`${at}.countsTo`) > 0 ? { countsTo: number(`${at}.countsTo`) } : {}),
   });
-  const named = (['ohms', 'diode'] as const).filter((mode) => String(form.get(`${mode} V`) ?? '').trim() !== '');
+  const named = (['ohms', 'diode'] as const).filter(
+    (mode) => String(form.get(`card.modes.${mode}.limitV`) ?? '').trim() !== '',
+  );
   return {
-    ...source('tone'),
-    beepBelowOhms: number('below'),
-    stopsAboveOhms: number('above'),
-    answerMs: number('answer'),
-    shortestToneMs: number('shortest'),
+    ...source('card'),
+    beepBelowOhms: number('card.beepBelowOhms'),
+    stopsAboveOhms: number('card.stopsAboveOhms'),
+    answerMs: number('card.answerMs'),
+    shortestToneMs: number('card.shortestToneMs'),
     beepsOnReverse: true,
     toneHz: null,
     spread: usualSpread,
-    modes: Object.fromEntries(named.map((mode) => [mode, source(mode)])),
+    modes: Object.fromEntries(named.map((mode) => [mode, source(`card.modes.${mode}`)])),
   };
 }
 

@@ -3,11 +3,8 @@
  * quickest readings of each part that show all of it that can be seen so.
  */
 import type { Assembly } from '../../../facts/assembly/assembly';
-import { assemble } from '../../../facts/assembly/assembly';
-import { emptyBuild } from '../../../facts/assembly/build';
-import { makeCatalogue } from '../../../facts/catalogue/catalogue';
+import { partAlone } from '../../../facts/assembly/partAlone';
 import { groupedBy } from '../../../facts/terms/groupedBy';
-import { lookUp } from '../../../facts/terms/lookUp';
 import type { Meter } from '../../../facts/terms/meter';
 import type { Slot } from '../../../facts/terms/names';
 import { splitRef } from '../../../facts/terms/names';
@@ -41,14 +38,11 @@ export function looseTouches(
 }
 
 function onPart(
-  { build, model }: Assembly,
+  { model }: Assembly,
   { slot, own }: { slot: Slot; own: readonly Unseen[] },
   { meter, solve }: { meter: Meter; solve: Solve },
 ): LooseTouch[] {
-  const alone = assemble(
-    { ...emptyBuild, slots: { [slot]: lookUp(build.slots, slot)! } },
-    makeCatalogue([model(slot)!]),
-  );
+  const alone = partAlone(slot, model(slot)!);
   const candidates = candidatesOnPart(alone, slot);
   const { good, shownBy } = simulate(compileSound(alone), candidates.all, {
     defects: own.map(({ defect }) => defect),
