@@ -17,13 +17,17 @@ junctor convert FROM TO           what must be done to make the one the other
 junctor netlist FILE [--as nets|spice|csv|svg] [--fault FAULT]
                                   a deck with a fault in it, by its name from simulate
 junctor sheet FILE [--dump DUMP]  the set-up sheet, or a dump of settings held against it
-junctor probes FILE [--school proven|warnings] [--meter NAME] [--as text|csv]
+junctor probes FILE [--school proven|warnings] [--minutes N] [--meter NAME]
+                                                      [--as text|csv]
                                   the quickest touches that prove it before first power, and what they prove
 junctor expect FILE BLACK RED [--mode tone|diode|ohms] [--meter NAME]
                                   what the meter must show between two terminals, and through what
 junctor simulate FILE [--fault FAULT] [--meter NAME]
                                   everything that can be wrong; with one of them, what touches show of it
   --json  data instead of text    --catalogue FILE  part models beside the shipped ones`;
+
+/** Of one's hands, for one list. */
+const mostMinutes = 60;
 
 async function run(): Promise<Said> {
   const {
@@ -38,6 +42,7 @@ async function run(): Promise<Said> {
       dump: { type: 'string' },
       keep: { type: 'string' },
       school: { type: 'string' },
+      minutes: { type: 'string' },
       meter: { type: 'string' },
       mode: { type: 'string' },
       fault: { type: 'string' },
@@ -70,12 +75,21 @@ async function run(): Promise<Said> {
     case 'probes':
       return probesOf(build, catalogue, {
         meter: meterNamed(values.meter),
+        minutes: minutesFrom(values.minutes),
         school: values.school === 'warnings' ? 'with warnings' : 'proven',
         as: as as 'text' | 'csv',
       });
     default:
       return sheetOf(build, catalogue, values.dump ?? null);
   }
+}
+
+/** @throws {BadInput} If it is no number of minutes. */
+function minutesFrom(text: string | undefined): number | undefined {
+  const minutes = text === undefined ? undefined : Number(text);
+  if (minutes === undefined || (minutes >= 0 && minutes <= mostMinutes)) return minutes;
+  const reason = `${text} is no number of minutes from 0 to ${mostMinutes}`;
+  throw new BadInput([{ file: 'junctor', line: 1, path: '--minutes', reason }]);
 }
 
 /** @throws {BadInput} If no card has that name. */

@@ -9,16 +9,18 @@ import type { BuildFile } from './readFile';
 interface ProbesAsked {
   meter: Meter;
   school: ProbeSchool;
+  /** Undefined: what is usual. */
+  minutes: number | undefined;
   as: 'text' | 'csv';
 }
 
 export async function probesOf(
   { plan }: BuildFile,
   catalogue: Catalogue,
-  { meter, school, as }: ProbesAsked,
+  { meter, school, minutes, as }: ProbesAsked,
 ): Promise<Said> {
   const assembly = assemble(plan.target, catalogue);
-  const made = probeList(assembly, { meter, school, solve: await loadSolver() });
+  const made = probeList(assembly, { meter, school, minutes, solve: await loadSolver() });
   if (made.is === 'gave up') return { text: `gave up: ${made.why}`, data: made, found: true };
   const { list } = made;
   const left = list.faults.filter(({ shownBy }) => shownBy !== 'list');

@@ -7,8 +7,8 @@ import type { Build, Catalogue, Heard, Length, Meter, MeterSource, TerminalRef, 
 import { conductors } from './dcSolve';
 import type { Branch, Broken, Spread, Unshown } from './insides';
 import { asPrinted, insidesOf, unshownBranch } from './insides';
-import type { Network } from './network';
-import { Copper } from './network';
+import type { Probes } from './network';
+import { Network } from './network';
 
 /** A place where metal touches metal that should not. */
 export interface Bridge {
@@ -35,7 +35,7 @@ const growth = 1.15;
 const watchS = 25;
 
 export class TrueMeter {
-  private readonly copper: Copper;
+  private readonly network: Network;
   private readonly point: (slot: string, node: string) => string;
   private readonly settled = new WeakMap<MeterSource, Map<string, number>>();
   private charge: ReadonlyMap<string, number> = new Map();
@@ -49,7 +49,7 @@ export class TrueMeter {
     this.catalogue = catalogue;
     this.meter = meter;
     this.point = conductors(build, catalogue);
-    this.copper = new Copper([
+    this.network = new Network([
       ...insidesOf({ build, catalogue, point: this.point, broken, spread }),
       ...[...bridges, ...build.contacts].map(({ a, b, ohms }, index): Branch => ({
         id: `bridge ${index}`,
@@ -72,19 +72,20 @@ export class TrueMeter {
    * next touch.
    */
   hear(black: TerminalRef, red: TerminalRef, heldS = 0): Length {
-    const network = this.between(black, red);
-    if (!network) return 'does not stop';
+    const probes = this.probes(black, red);
+    if (probes === 'one piece') return 'does not stop';
     const { limitV, limitA, seriesOhms, beepBelowOhms, stopsAboveOhms, shortestToneMs } = this.meter;
     const at = (ohms: number) => (seriesOhms === null ? limitA * ohms : (limitV * ohms) / (seriesOhms + ohms));
     const [beepV, stopV] = [at(beepBelowOhms), at(stopsAboveOhms)];
-    const redV = (stepS: number) => network.redV(network.volts(this.meter, { stepS, charge: this.charge }));
+    const redV = (stepS: number) =>
+      probes ? this.network.volts(probes, this.meter, { stepS, charge: this.charge })[probes.red]! : limitV;
     const lengthOfIt = (): Length => {
       if (redV(firstStepS) >= beepV) return 'none';
       if (redV(Infinity) < beepV) return 'does not stop';
-      return lengthOf(this.untilSilent(network, stopV), shortestToneMs / 1000);
+      return probes ? lengthOf(this.untilSilent(probes, stopV), shortestToneMs / 1000) : 'none';
     };
     const length = lengthOfIt();
-    this.hold(network, heldS);
+    if (probes) this.hold(probes, heldS);
     return length;
   }
 
@@ -96,10 +97,15 @@ export class TrueMeter {
     const copper = `${this.at(black)}~${this.at(red)}`;
     const before = known.get(copper);
     if (before !== undefined) return before;
-    const network = this.between(black, red);
-    const volts = network ? network.redV(network.volts(source, { stepS: Infinity, charge: this.charge })) : 0;
-    known.set(copper, volts);
-    return volts;
+    const probes = this.probes(black, red);
+    const volts = () => {
+      if (probes === 'one piece') return 0;
+      return probes
+        ? this.network.volts(probes, source, { stepS: Infinity, charge: this.charge })[probes.red]!
+        : source.limitV;
+    };
+    known.set(copper, volts());
+    return known.get(copper)!;
   }
 
   /** What is read off it at a touch in tones or diode volts, after everything was emptied. */
@@ -116,8 +122,12 @@ export class TrueMeter {
     return isOpen ? { open: true, unit: 'V' } : { value: volts, unit: 'V' };
   }
 
-  private between(black: TerminalRef, red: TerminalRef): Network | null {
-    return this.copper.between(this.at(black), this.at(red));
+  /** Null where nothing hangs on one of them. */
+  private probes(black: TerminalRef, red: TerminalRef): Probes | 'one piece' | null {
+    const [from, to] = [this.at(black), this.at(red)];
+    if (from === to) return 'one piece';
+    const pieces = [this.network.piece(from), this.network.piece(to)];
+    return pieces[0] === null || pieces[1] === null ? null : { black: pieces[0]!, red: pieces[1]! };
   }
 
   private at(ref: TerminalRef): string {
@@ -128,14 +138,14 @@ export class TrueMeter {
   }
 
   /** Seconds until the volts at red have passed the threshold. */
-  private untilSilent(network: Network, stopV: number): number {
+  private untilSilent(probes: Probes, stopV: number): number {
     let [charge, beforeV] = [this.charge, 0];
     let from: Float64Array | undefined;
     for (let [atS, stepS] = [0, firstStepS]; atS < watchS; stepS *= growth) {
-      const volts = network.volts(this.meter, { stepS, charge, ...(from ? { from } : {}) });
+      const volts = this.network.volts(probes, this.meter, { stepS, charge, ...(from ? { from } : {}) });
       from = volts;
-      charge = network.charged(volts, stepS, charge);
-      const nowV = network.redV(volts);
+      charge = this.network.charged(volts, stepS, charge);
+      const nowV = volts[probes.red]!;
       if (nowV > stopV) return atS + (stepS * (stopV - beforeV)) / (nowV - beforeV);
       beforeV = nowV;
       atS += stepS;
@@ -143,12 +153,11 @@ export class TrueMeter {
     return Infinity;
   }
 
-  private hold(network: Network, heldS: number): void {
-    if (network.branches.every(({ is }) => is !== 'capacitor')) return;
+  private hold(probes: Probes, heldS: number): void {
     for (let [atS, stepS] = [0, heldS / 200]; atS < heldS; stepS *= growth) {
       const taken = Math.min(stepS, heldS - atS);
-      const volts = network.volts(this.meter, { stepS: taken, charge: this.charge });
-      this.charge = network.charged(volts, taken, this.charge);
+      const volts = this.network.volts(probes, this.meter, { stepS: taken, charge: this.charge });
+      this.charge = this.network.charged(volts, taken, this.charge);
       atS += taken;
     }
   }

@@ -9,15 +9,16 @@ import { leftByKind, ruledOut, whatListProves } from '../../judgement/checks/wha
 /** After "faults". */
 export const harmWords = { kill: 'that kill', stop: 'that stop it', warn: 'that only annoy' } as const;
 
-/** "of 65 faults that stop it, 40 by these touches; 24 only on the loose part; 1 by no touch". */
-export function provedWords({ harm, all, by }: ProvedLine): string {
+/** "of 65 faults that kill, 40 by these touches (31 by two); 24 only on the loose part; 1 by no touch". */
+export function provedWords({ harm, all, by, twice }: ProvedLine): string {
   const rest = [
     by['loose part'] > 0 && `${by['loose part']} only on a loose part`,
     by['longer list'] > 0 && `${by['longer list']} by more touches than are asked`,
     by['better meter'] > 0 && `${by['better meter']} by a meter with a stronger diode source`,
     by['no touch'] > 0 && `${by['no touch']} by no touch`,
   ].filter(Boolean);
-  const own = `of ${all} faults ${harmWords[harm]}, ${by.list} by these touches`;
+  const again = harm === 'kill' && by.list > 0 ? ` (${twice} by two)` : '';
+  const own = `of ${all} faults ${harmWords[harm]}, ${by.list} by these touches${again}`;
   return rest.length > 0 ? `${own}; ${rest.join('; ')}` : own;
 }
 

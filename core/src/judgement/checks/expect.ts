@@ -109,7 +109,7 @@ function respond(
   if (mode !== 'tone') {
     const settled = [port, ...(fullest ? [fullest] : [])].flatMap((one) =>
       ([-1, 1] as const).map(
-        (way) => touchResponse(atEndOfSpread(one, way), meter, {}, { heldS: 0, watchS: 0, mode }).settledV,
+        (way) => touchResponse(withSpread(one, way), meter, {}, { heldS: 0, watchS: 0, mode }).settledV,
       ),
     );
     const [low, high] = [Math.min(...settled), Math.max(...settled)];
@@ -124,7 +124,7 @@ function respond(
   }
   const shortestS = Math.max(meter.shortestToneMs, 1) / 1000;
   const heardFor = (way: -1 | 1, charge: Readonly<Record<string, number>>) =>
-    touchResponse(atEndOfSpread(port, way === 1 ? -1 : 1), withThreshold(meter, 1 + way * meter.spread), charge, {
+    touchResponse(withSpread(port, way === 1 ? -1 : 1), withThreshold(meter, 1 + way * meter.spread), charge, {
       heldS: 0,
       watchS,
     });
@@ -152,4 +152,8 @@ function portOhms({ seriesOhms, limitA, limitV }: MeterSource, settledV: number)
 
 function withThreshold(meter: Meter, factor: number): Meter {
   return { ...meter, beepBelowOhms: meter.beepBelowOhms * factor, stopsAboveOhms: meter.stopsAboveOhms * factor };
+}
+
+function withSpread(port: PortCircuit, way: -1 | 1): PortCircuit {
+  return { ...port, branches: atEndOfSpread(port.branches, way) };
 }

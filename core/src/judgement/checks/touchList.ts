@@ -37,6 +37,8 @@ export interface ListedFault {
   site: Site;
   harm: Severity;
   shownBy: ShownBy;
+  /** By so many touches of the list that ask different things. */
+  proofs: number;
 }
 
 export interface TouchList {

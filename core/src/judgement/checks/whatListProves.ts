@@ -8,6 +8,8 @@ export interface ProvedLine {
   harm: Severity;
   all: number;
   by: Readonly<Record<ShownBy, number>>;
+  /** Of those by the list: by more than one touch. */
+  twice: number;
 }
 
 /** One line a harm, the worst first; a harm that nothing here can do has none. */
@@ -22,7 +24,8 @@ export function whatListProves({ faults }: Pick<TouchList, 'faults'>): ProvedLin
       'better meter': count('better meter'),
       'no touch': count('no touch'),
     };
-    return own.length === 0 ? [] : [{ harm, all: own.length, by }];
+    const twice = own.filter(({ proofs }) => proofs > 1).length;
+    return own.length === 0 ? [] : [{ harm, all: own.length, by, twice }];
   });
 }
 

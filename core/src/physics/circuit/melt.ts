@@ -11,6 +11,8 @@ import { joinedUp } from './joinedUp';
 export type Edit = { cut: string } | { bridge: readonly [a: string, b: string]; ohms: number };
 
 export interface Melted {
+  /** All pieces of copper have numbers below this. */
+  pieces: number;
   /** The piece of copper that a node is on. */
   pieceOf(node: string): number;
   /** The piece of this circuit on which a piece of another edit of it lies, for the most part. */
@@ -66,7 +68,7 @@ export function meltable(
         .filter((inner) => !isCopper(inner))
         .map(({ id, a, b, element }) => ({ id, a: find(a), b: find(b), element }))
         .filter(({ a, b }) => a !== b);
-      return { pieceOf: (node) => find(number.get(node)!), pieceUnder: find, inners };
+      return { pieces: nodes.length, pieceOf: (node) => find(number.get(node)!), pieceUnder: find, inners };
     },
   };
 }

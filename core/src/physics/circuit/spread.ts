@@ -4,7 +4,7 @@
  */
 import type { Certainty, Element, PartModel } from '../../facts/catalogue/partModel';
 import { certaintyAt } from '../../facts/catalogue/revisions';
-import type { PortCircuit } from './port';
+import type { Inner } from './port';
 
 /** Relative, of capacitors around their print and of resistors and loads inside parts. */
 export const usualShare = { capacitor: 0.2, resistor: 0.5 } as const;
@@ -37,28 +37,23 @@ export function junctionV(model: PartModel, element: Element): number {
 const copperBelowOhms = 5;
 
 /**
- * The circuit with every part of it at one end of its spread.
- * @param way 1: all that holds a current back is greater, and what takes charge is smaller; -1: the other way.
+ * An element at one end of its spread.
+ * @param way 1: what holds a current back is greater, and what takes charge is smaller; -1: the other way.
  */
-export function atEndOfSpread(port: PortCircuit, way: -1 | 1): PortCircuit {
-  const branches = port.branches.map((branch): PortCircuit['branches'][number] => {
-    const { element } = branch;
-    switch (element.is) {
-      case 'capacitor':
-        return {
-          ...branch,
-          element: { ...element, farads: element.farads * (1 - way * (element.spread ?? 0)) },
-        };
-      case 'diode':
-        return { ...branch, element: { ...element, forwardV: element.forwardV + way * (element.spreadV ?? 0) } };
-      case 'resistor':
-        return element.ohms < copperBelowOhms
-          ? branch
-          : {
-              ...branch,
-              element: { ...element, ohms: element.ohms * (1 + way * (element.spread ?? 0)) },
-            };
-    }
-  });
-  return { ...port, branches };
+function elementAtEnd(element: Inner['element'], way: -1 | 1): Inner['element'] {
+  switch (element.is) {
+    case 'capacitor':
+      return { ...element, farads: element.farads * (1 - way * (element.spread ?? 0)) };
+    case 'diode':
+      return { ...element, forwardV: element.forwardV + way * (element.spreadV ?? 0) };
+    case 'resistor':
+      return element.ohms < copperBelowOhms
+        ? element
+        : { ...element, ohms: element.ohms * (1 + way * (element.spread ?? 0)) };
+  }
+}
+
+/** Elements with every part at one end of its spread. */
+export function atEndOfSpread(inners: readonly Inner[], way: -1 | 1): Inner[] {
+  return inners.map((inner) => ({ ...inner, element: elementAtEnd(inner.element, way) }));
 }

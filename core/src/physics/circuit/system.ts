@@ -43,7 +43,7 @@ interface Conductances {
 }
 
 /** Leak from every node to the black probe that keeps floating nodes solvable. */
-export const leakSiemens = 1e-10;
+const leakSiemens = 1e-10;
 
 export class System {
   readonly curved: Curved[] = [];

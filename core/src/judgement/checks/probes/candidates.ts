@@ -22,21 +22,31 @@ import type { ProbeMode } from './meterScale';
 
 export interface Candidate {
   touch: Touch & { mode: ProbeMode };
-  /** Each way round in which it says the same: with black where, and the seconds of hands while black stays there. */
-  ways: readonly { black: TerminalRef; seconds: number }[];
+  /** Each way in which the hands can ask it; it says the same in all. */
+  ways: readonly Way[];
+  /** Seconds in which it is listened to and answered. */
+  answerS: number;
+  /** What it asks: another touch of this name on the same good aircraft tells nothing more. */
+  asks: string;
+}
+
+/** One probe stays where it is for other touches; the other one is set down for this one. */
+export interface Way {
+  black: TerminalRef;
+  red: TerminalRef;
+  parked: 'black' | 'red';
 }
 
 export interface Candidates {
   all: readonly Candidate[];
-  /** Seconds of hands to set black down there. */
-  blackS: (ref: TerminalRef) => number;
+  /** Seconds of hands to set a probe down there. */
+  downS: (ref: TerminalRef) => number;
 }
 
-/**
- * Assumed: black is set down and stays; red is set down, listened to and answered; more for either where a pad is fine
- * or lies in a plug.
- */
-const [blackS, redS, fineS, behindS] = [1.5, 2.5, 1.5, 3];
+const leadNames = ['black', 'red'] as const;
+
+/** Assumed: a probe is set down; it is listened to and answered; more where a pad is fine or lies in a plug. */
+const [setDownS, answerS, fineS, behindS] = [1.5, 1, 1.5, 3];
 /** Of parts with more pieces of copper than this only neighbours are tried against each other. */
 const mostPieces = 12;
 
@@ -46,15 +56,15 @@ export function candidatesFor(wired: Assembly): Candidates {
   const nets = netlist(assembly);
   const behind = contactsBehindPlugs(assembly);
   const reachable = reachableTerminals(assembly);
-  const moreS = (ref: TerminalRef) => {
-    if (behind.has(ref)) return behindS;
-    return assembly.terminal(ref)!.touch === 'fine' ? fineS : 0;
+  const downS = (ref: TerminalRef) => {
+    if (behind.has(ref)) return setDownS + behindS;
+    return setDownS + (assembly.terminal(ref)!.touch === 'fine' ? fineS : 0);
   };
   const circuit = compileSound(assembly);
   const copper = meltable(circuit, { switchesClosed: false }).melted([]);
   const pieceOf = (ref: TerminalRef) => copper.pieceOf(lookUp(circuit.at, ref)!);
-  const list = new CandidateList(moreS, pieceOf);
-  const made = { all: list.all, blackS: (ref: TerminalRef) => blackS + moreS(ref) };
+  const list = new CandidateList(pieceOf, leads ? [leads.minus, leads.plus] : []);
+  const made = { all: list.all, downS };
   if (!leads) return made;
   // These two first: they are asked for in any case.
   list.add(leads.minus, leads.plus, 'tone');
@@ -91,14 +101,14 @@ export function candidatesFor(wired: Assembly): Candidates {
 export function candidatesOnPart(alone: Assembly, slot: Slot): Candidates {
   const { terminals } = alone.model(slot)!;
   const own = firstOfNode(terminals.filter(({ touch, form }) => touch !== 'no' || form === 'tail'));
-  const moreS = (ref: TerminalRef) => (alone.terminal(ref)!.touch === 'fine' ? fineS : 0);
-  const list = new CandidateList(moreS, (ref) => own.findIndex(({ id }) => terminalRef(slot, id) === ref));
+  const downS = (ref: TerminalRef) => setDownS + (alone.terminal(ref)!.touch === 'fine' ? fineS : 0);
+  const list = new CandidateList((ref) => own.findIndex(({ id }) => terminalRef(slot, id) === ref));
   for (const rail of own.filter((terminal) => hasRole(terminal, 'ground') || hasRole(terminal, 'supply')))
     for (const { id } of own) {
       list.add(terminalRef(slot, rail.id), terminalRef(slot, id), 'diode');
       list.add(terminalRef(slot, id), terminalRef(slot, rail.id), 'diode');
     }
-  return { all: list.all, blackS: (ref) => blackS + moreS(ref) };
+  return { all: list.all, downS };
 }
 
 /** Where a net can be touched: on each part once, by a bare terminal if it has one, else from behind a plug. */
@@ -113,8 +123,8 @@ class CandidateList {
   private readonly known = new Set<string>();
 
   constructor(
-    private readonly moreS: (ref: TerminalRef) => number,
     private readonly pieceOf: (ref: TerminalRef) => number,
+    private readonly leads: readonly TerminalRef[] = [],
   ) {}
 
   add(black: TerminalRef, red: TerminalRef, mode: ProbeMode, isAlong = false): void {
@@ -122,9 +132,23 @@ class CandidateList {
     if (black === red || this.known.has(key)) return;
     this.known.add(key);
     if (isAlong) this.known.add(`${red} ${black} ${mode}`);
-    const way = (on: TerminalRef, other: TerminalRef) => ({ black: on, seconds: redS + this.moreS(other) });
-    const ways = isAlong ? [way(black, red), way(red, black)] : [way(black, red)];
-    this.all.push({ touch: { black, red, mode, power: 'off' }, ways });
+    const ways = isAlong ? [...this.waysOf(black, red), ...this.waysOf(red, black)] : this.waysOf(black, red);
+    const touch = { black, red, mode, power: 'off' } as const;
+    this.all.push({ touch, ways, answerS, asks: this.asked(touch, isAlong) });
+  }
+
+  /** Against a main lead it is the probe on that lead which stays. */
+  private waysOf(black: TerminalRef, red: TerminalRef): Way[] {
+    const onLead = ([black, red] as const).filter((ref) => this.leads.includes(ref));
+    const parked = leadNames.filter((name) => onLead.length === 0 || onLead[0] === { black, red }[name]);
+    return parked.map((name) => ({ black, red, parked: name }));
+  }
+
+  /** Along one piece of copper each two places ask for what lies between them. */
+  private asked({ black, red, mode }: Pick<Candidate['touch'], 'black' | 'red' | 'mode'>, isAlong: boolean): string {
+    const pieces = [this.pieceOf(black), this.pieceOf(red)];
+    if (pieces[0] === pieces[1]) return `${black} ${red}`;
+    return `${mode} ${(isAlong ? pieces.sort((a, b) => a - b) : pieces).join(' ')}`;
   }
 
   /** So few volts are left where it sounds that no junction conducts: it says the same either way round. */

@@ -28,8 +28,8 @@ export function contrasts(assembly: Assembly, defect: Defect, meter: Meter): Con
   const faulty = circuitWith(assembly, defect);
   const [shownBy] = simulate(good, candidates.all, { defects: [defect], meter }).shownBy;
   const secondsOf = (place: number) => {
-    const [{ black, seconds }] = candidates.all[place]!.ways as [{ black: Touch['black']; seconds: number }];
-    return seconds + candidates.blackS(black);
+    const { touch, answerS } = candidates.all[place]!;
+    return answerS + candidates.downS(touch.black) + candidates.downS(touch.red);
   };
   return [...shownBy!]
     .sort((a, b) => secondsOf(a) - secondsOf(b))

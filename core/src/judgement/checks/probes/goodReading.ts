@@ -1,103 +1,84 @@
 /** What a good build shows at a touch, and how the circuit stands meanwhile. */
-import { Linearised } from '../../../physics/circuit/linearised';
-import type { Rewiring } from '../../../physics/circuit/linearised';
+import type { Circuit } from '../../../physics/circuit/compile';
 import type { Melted } from '../../../physics/circuit/melt';
-import type { PortCircuit } from '../../../physics/circuit/port';
+import { meltable } from '../../../physics/circuit/melt';
 import { portBetween } from '../../../physics/circuit/reduce';
-import { through } from '../../../physics/circuit/solve';
+import { sideBySide } from '../../../physics/circuit/sideBySide';
 import { atEndOfSpread } from '../../../physics/circuit/spread';
-import type { Candidate } from './candidates';
-import type { Probes, Settled } from './mayShow';
-import type { GoodBand, MeterScale } from './meterScale';
+import { withUnshown } from '../../../physics/circuit/unshown';
 import { diodeBandV } from '../expect';
+import type { Candidate } from './candidates';
+import type { GoodBand, MeterScale } from './meterScale';
+import type { Probes, Settled } from './mostMoved';
 
 export type Probed = Candidate['touch'] & Probes;
 
 export interface Reading extends Settled, GoodBand {
-  /** The circuit between the probes; null where they are on one piece of copper. */
-  port: {
-    size: number;
-    /** Of what lies on a way from probe to probe. */
-    nodeOf: (piece: number) => number | undefined;
-    /** Volts at the probes with a fault, as far as they can be had without solving anew. */
-    withFault: (rewiring: Rewiring) => { portV: number; overA: number };
-  } | null;
+  /** At the probes. */
+  portV: number;
+  /** By how many volts a fault must raise or lower those to be shown; Infinity: in that way it cannot. */
+  room: { up: number; down: number };
 }
 
-/** @param fullest The same circuit with all that good parts may have besides. */
+/** One good circuit in the states that its bands are made from; each small, for what settles. */
+interface GoodCircuit {
+  sound: Melted;
+  nominal: Melted;
+  /** With every part at either end of its spread. */
+  ends: readonly Melted[];
+  /** The same with all that good parts may have besides. */
+  fullest: readonly Melted[];
+}
+
+export function goodCircuit(circuit: Circuit, taken: { switchesClosed: boolean }): GoodCircuit {
+  const small = sideBySide();
+  const ways = [-1, 1] as const;
+  const sound = meltable(circuit, taken).melted([]);
+  const fullest = meltable(withUnshown(circuit), taken).melted([]);
+  const atEnds = (melted: Melted) =>
+    ways.map((way): Melted => ({ ...melted, inners: small(atEndOfSpread(melted.inners, way)) }));
+  return { sound, nominal: { ...sound, inners: small(sound.inners) }, ends: atEnds(sound), fullest: atEnds(fullest) };
+}
+
 export function goodReading(
-  { sound, fullest }: { sound: Melted; fullest: Melted },
+  { sound, nominal, ends, fullest }: GoodCircuit,
   { blackNode, redNode, mode }: Probed,
   scale: MeterScale,
 ): Reading {
   const [black, red] = [sound.pieceOf(blackNode), sound.pieceOf(redNode)];
-  const port = portBetween(sound, black, red);
+  const known = new Float64Array(sound.pieces).fill(NaN);
+  const port = portBetween(nominal, black, red);
   if (!port) {
+    known[black] = 0;
     // All that the meter gives goes from probe to probe through copper.
-    const probeA = scale.mostA(mode);
-    return {
-      is: 'sounds',
-      low: 0,
-      high: 0,
-      marginV: 0,
-      volts: new Map([[black, 0]]),
-      amps: new Map(),
-      probeA,
-      port: null,
-    };
+    const band = { is: 'sounds', low: 0, high: 0, marginV: 0 } as const;
+    return { ...band, portV: 0, room: scale.roomV(band, 0, mode), volts: known, copperA: scale.mostA(mode) };
   }
   const { portV, volts } = scale.settled(port, mode);
-  const ends = ([-1, 1] as const).map((way) => scale.settled(atEndOfSpread(port, way), mode, volts).portV);
-  const [drawn, high] = [Math.min(portV, ...ends), Math.max(portV, ...ends)];
-  const low = mode === 'tone' ? drawn : Math.min(drawn, leastOf(fullest, { blackNode, redNode, mode }, scale));
+  port.pieces.forEach((piece, node) => (known[piece] = volts[node]!));
+  const portIn = (melted: Melted) => {
+    const other = portBetween(melted, melted.pieceOf(blackNode), melted.pieceOf(redNode))!;
+    const guess = other.pieces.map((piece) => known[piece] || 0);
+    return scale.settled(other, mode, guess).portV;
+  };
+  const spread = [portV, ...ends.map(portIn)];
+  const [drawn, high] = [Math.min(...spread), Math.max(...spread)];
+  const low = mode === 'tone' ? drawn : Math.min(drawn, ...fullest.map(portIn));
   // A fault is shown when it lies outside by half as much again as values move.
   const marginV = (high - drawn) / 2 + 2 * diodeBandV;
-  const nodes: ReadonlyMap<number, number> = new Map(port.pieces.map((piece, place) => [piece, place]));
-  const amps = new Map(
-    port.branches.map(({ id, a, b, element }) => [id, through(element, volts[a]! - volts[b]!).amps]),
-  );
-  const linearised = new Linearised(port, scale.drive(mode), volts);
-  return {
-    is: scale.is(low, high, mode),
-    low,
-    high,
-    marginV,
-    volts: withDeadEnds(sound, new Map(port.pieces.map((piece, node) => [piece, volts[node]!]))),
-    amps,
-    probeA: intoBlack(port, amps),
-    port: {
-      size: port.size,
-      nodeOf: (piece) => nodes.get(piece),
-      withFault: (rewiring) => {
-        const moved = linearised.movedBy(rewiring);
-        return { portV: portV + moved.portV, overA: moved.overA };
-      },
-    },
-  };
-}
-
-/** The least that the meter shows where good parts have all that they may have. */
-function leastOf(
-  fullest: Melted,
-  { blackNode, redNode, mode }: Pick<Probed, 'blackNode' | 'redNode' | 'mode'>,
-  scale: MeterScale,
-): number {
-  const port = portBetween(fullest, fullest.pieceOf(blackNode), fullest.pieceOf(redNode));
-  if (!port) return 0;
-  return Math.min(...([-1, 1] as const).map((way) => scale.settled(atEndOfSpread(port, way), mode).portV));
-}
-
-function intoBlack({ branches, black }: PortCircuit, amps: ReadonlyMap<string, number>): number {
-  return branches.reduce((sum, { id, a, b }) => sum + (Number(b === black) - Number(a === black)) * amps.get(id)!, 0);
+  const band = { is: scale.is(low, high, mode), low, high, marginV };
+  return { ...band, portV, room: scale.roomV(band, portV, mode), volts: withDeadEnds(sound, known), copperA: 0 };
 }
 
 /** What hangs on a piece of copper alone carries nothing: it has the volts of that piece. */
-function withDeadEnds({ inners }: Melted, volts: Map<number, number>): ReadonlyMap<number, number> {
-  for (let before = 0; before !== volts.size;) {
-    before = volts.size;
+function withDeadEnds({ inners }: Melted, volts: Float64Array): Float64Array {
+  for (let isMore = true; isMore;) {
+    isMore = false;
     for (const { a, b } of inners) {
-      if (volts.has(a) && !volts.has(b)) volts.set(b, volts.get(a)!);
-      if (volts.has(b) && !volts.has(a)) volts.set(a, volts.get(b)!);
+      if (Number.isNaN(volts[a]!) === Number.isNaN(volts[b]!)) continue;
+      if (Number.isNaN(volts[a]!)) volts[a] = volts[b]!;
+      else volts[b] = volts[a]!;
+      isMore = true;
     }
   }
   return volts;

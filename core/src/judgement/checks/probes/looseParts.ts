@@ -50,7 +50,7 @@ function onPart(
   });
   // A number proves its own contact: nothing else need be touched.
   const seenBy = shownBy.map((touches) => touches.filter((touch) => good[touch] === 'reads'));
-  const wanted = seenBy.filter((by) => by.length > 0).map((by) => ({ by, times: 1 }));
+  const wanted = seenBy.filter((by) => by.length > 0);
   const cover = coverOf({ candidates, wanted, anchors: new Map() }, solve);
   if (cover.is === 'gave up') return [];
   return cover.touches.map(({ place }): LooseTouch => {

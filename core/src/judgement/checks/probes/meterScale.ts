@@ -25,7 +25,12 @@ export interface GoodBand {
 }
 
 export class MeterScale {
-  constructor(private readonly meter: Meter) {}
+  /** What a current of so much less through the circuit moves the volts at the probes by at most, by ampere. */
+  readonly ohmsAt: Readonly<Record<ProbeMode, (amps: number) => number>>;
+
+  constructor(private readonly meter: Meter) {
+    this.ohmsAt = { tone: steepest(sourceOf(meter, 'tone')), diode: steepest(sourceOf(meter, 'diode')) };
+  }
 
   /** Once everything has settled. @param guess Volts of each node, near which the answer will be. */
   settled(port: PortCircuit, mode: ProbeMode, guess?: readonly number[]): { portV: number; volts: readonly number[] } {
@@ -50,10 +55,14 @@ export class MeterScale {
     return [portV - offV, portV + offV];
   }
 
-  /** False: no fault that moves the volts in that direction alone shows. */
-  canDiffer({ is, high, marginV }: GoodBand, mode: ProbeMode, moves: 'up' | 'down'): boolean {
-    if (mode === 'tone') return moves === (is === 'sounds' ? 'up' : 'down');
-    return moves === 'down' || high + marginV < this.mostV();
+  /** By how many volts a fault must raise or lower those at the port to be shown; Infinity: in that way it cannot. */
+  roomV({ is, low, high, marginV }: GoodBand, portV: number, mode: ProbeMode): { up: number; down: number } {
+    if (mode === 'tone') {
+      const [sounds, silent] = this.thresholds();
+      return is === 'sounds' ? { up: silent - portV, down: Infinity } : { up: Infinity, down: portV - sounds };
+    }
+    const [least, most] = [Math.min(low, this.mostV() - diodeBandV) - marginV, high + marginV];
+    return { up: most < this.mostV() ? most - portV : Infinity, down: portV - least };
   }
 
   drive(mode: ProbeMode): Drive {
@@ -117,4 +126,9 @@ export class MeterScale {
     const at = (ohms: number) => voltsAcross(this.meter, ohms);
     return [at(beepBelowOhms * (1 - spread)), at(stopsAboveOhms * (1 + spread))];
   }
+}
+
+/** A constant current finds other ways, and none of them is steeper than from nothing to where it is. */
+function steepest({ seriesOhms, limitV, limitA }: MeterSource): (amps: number) => number {
+  return (amps) => seriesOhms ?? limitV / Math.max(limitA - amps, 0);
 }

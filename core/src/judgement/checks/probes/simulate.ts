@@ -9,17 +9,15 @@ import type { Melted } from '../../../physics/circuit/melt';
 import { meltable } from '../../../physics/circuit/melt';
 import { sideBySide } from '../../../physics/circuit/sideBySide';
 import { portBetween } from '../../../physics/circuit/reduce';
-import { withUnshown } from '../../../physics/circuit/unshown';
 import type { Defect } from '../defects/defect';
 import type { Candidate } from './candidates';
 import type { FaultyCopper } from './faultyCopper';
 import { faultyCopperOf } from './faultyCopper';
 import type { Probed, Reading } from './goodReading';
-import { goodReading } from './goodReading';
-import { mayShow } from './mayShow';
+import { goodCircuit, goodReading } from './goodReading';
+import { mostMoved } from './mostMoved';
 import type { GoodIs } from './meterScale';
 import { MeterScale, worthV } from './meterScale';
-import { rewired } from './rewired';
 
 interface Simulated {
   /** What a good build shows at each touch. */
@@ -42,21 +40,20 @@ export function simulate(
 ): Simulated {
   const scale = new MeterScale(meter);
   const whole = meltable(circuit, { switchesClosed: false });
-  const sound = whole.melted([]);
+  const goodOne = goodCircuit(circuit, { switchesClosed: false });
+  const { sound } = goodOne;
   const probed = candidates.map(({ touch }): Probed => ({
     ...touch,
     blackNode: lookUp(circuit.at, touch.black)!,
     redNode: lookUp(circuit.at, touch.red)!,
   }));
-  const fullest = meltable(withUnshown(circuit), { switchesClosed: false }).melted([]);
-  const good = onceForCopper(sound, (probe) => goodReading({ sound, fullest }, probe, scale));
+  const good = onceForCopper(sound, (probe) => goodReading(goodOne, probe, scale));
   const otherwise = withUnknownClosed(circuit, scale);
   const readings = probed.map((probe): Reading => {
     const reading = good(probe);
     return isLike(reading, otherwise(probe) ?? reading) ? reading : { ...reading, is: 'unsure' };
   });
   const ofFault = faultyCopperOf(circuit, sound);
-  const least = { sound, leastA: worthV / scale.mostOhms(), leastV: worthV / 2 };
   const small = sideBySide();
   const asked = onSameCopper(sound, probed, [...probed.keys()]).filter(([first]) => readings[first!]!.is !== 'unsure');
   const touchable = [...new Set(probed.flatMap(({ blackNode, redNode }) => [blackNode, redNode]))];
@@ -73,7 +70,7 @@ export function simulate(
     const fault = ofFault(edits, faulty);
     const isShown = (place: number) => {
       const [probe, reading] = [probed[place]!, readings[place]!];
-      return mayShow(fault, probe, reading, least) && shows(fault, probe, { sound, reading, scale });
+      return mayShow(fault, probe, { sound, reading, scale }) && shows(fault, probe, { sound, reading, scale });
     };
     const isCut = new Set(fault.cutPieces.map(({ piece }) => piece));
     const shown = asked.flatMap((places) => {
@@ -89,25 +86,31 @@ export function simulate(
   return { good: readings.map(({ is }) => is), shownBy };
 }
 
+interface With {
+  sound: Melted;
+  reading: Reading;
+  scale: MeterScale;
+}
+
+/** False: by the good circuit alone it cannot move the reading far enough. */
+function mayShow(fault: FaultyCopper, probe: Probed, { sound, reading, scale }: With): boolean {
+  // A way less and the volts rise; a way more and they fall.
+  const up = fault.cuts.length > 0 ? reading.room.up : Infinity;
+  const down = fault.joins.length > 0 ? reading.room.down : Infinity;
+  const nearestV = Math.min(up, down);
+  if (nearestV === Infinity) return false;
+  return mostMoved(fault, probe, reading, { sound, ohmsAt: scale.ohmsAt[probe.mode] }) > nearestV - worthV;
+}
+
 /** By the good circuit's own factors where they are near enough to tell, else by solving the faulty one. */
 function shows(
-  fault: FaultyCopper,
+  { faulty }: FaultyCopper,
   { blackNode, redNode, mode }: Probed,
-  { sound, reading, scale }: { sound: Melted; reading: Reading; scale: MeterScale },
+  { sound, reading, scale }: With,
 ): boolean {
-  // A way less and the volts rise; a way more and they fall.
-  if (fault.joins.length === 0 && !scale.canDiffer(reading, mode, 'up')) return false;
-  if (fault.cuts.length === 0 && !scale.canDiffer(reading, mode, 'down')) return false;
-  const rewiring = reading.port && rewired(fault, { blackNode, redNode }, { sound, ...reading.port });
-  if (rewiring) {
-    const { portV, overA } = reading.port!.withFault(rewiring);
-    const told = scale.differsWithin(reading, scale.within(portV, overA), mode);
-    if (told !== null) return told;
-  }
-  const { faulty } = fault;
   const port = portBetween(faulty, faulty.pieceOf(blackNode), faulty.pieceOf(redNode));
   if (!port) return scale.differs(reading, 0, mode);
-  const guess = port.pieces.map((piece) => reading.volts.get(sound.pieceUnder(piece)) ?? 0);
+  const guess = port.pieces.map((piece) => reading.volts[sound.pieceUnder(piece)] || 0);
   return scale.portDiffers(reading, port, mode, guess);
 }
 
@@ -129,9 +132,8 @@ function kindOfCopper({ pieceOf, inners }: Melted, nodes: readonly string[]): st
 /** The readings with everything closed of which nobody knows whether it is; null where all is known. */
 function withUnknownClosed(circuit: Circuit, scale: MeterScale): (probe: Probed) => Reading | null {
   if (!circuit.branches.some(({ element }) => element.is === 'unknown switch')) return () => null;
-  const closed = meltable(circuit, { switchesClosed: true }).melted([]);
-  const fullest = meltable(withUnshown(circuit), { switchesClosed: true }).melted([]);
-  return onceForCopper(closed, (probe) => goodReading({ sound: closed, fullest }, probe, scale));
+  const closed = goodCircuit(circuit, { switchesClosed: true });
+  return onceForCopper(closed.sound, (probe) => goodReading(closed, probe, scale));
 }
 
 function isLike(one: Reading, other: Reading): boolean {

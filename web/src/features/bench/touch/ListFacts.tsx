@@ -22,11 +22,12 @@ export function ListFacts({ bench: { state, listing } }: { bench: Bench }) {
       </Fact>
       {whatListProves(list)
         .filter(({ harm }) => harm !== 'warn')
-        .map(({ harm, all, by }) => (
+        .map(({ harm, all, by, twice }) => (
           <Fact key={harm}>
             <dt>shown of what {harm === 'kill' ? 'kills' : 'stops'}</dt>
             <dd>
               {by.list} of {all}
+              {harm === 'kill' ? `, ${twice} by two` : ''}
             </dd>
           </Fact>
         ))}
