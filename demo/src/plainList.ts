@@ -1,8 +1,8 @@
 /**
  * A list of touches by rule of thumb, for walks that are about something else: contact on both main leads, across them,
- * along every net, and from minus to every other one. It says nothing of faults.
+ * along every net, and from minus to every other one. Of faults it knows one a touch: what it asks is not so.
  */
-import type { Assembly, ListedTouch, TerminalRef, TouchList } from '@junctor/core';
+import type { Assembly, ListedFault, ListedTouch, TerminalRef, TouchList } from '@junctor/core';
 import { mainLeads, netlist, reachableTerminals } from '@junctor/core';
 
 export function plainList(target: Assembly): TouchList {
@@ -20,19 +20,22 @@ export function plainList(target: Assembly): TouchList {
     (places.get(netOf(ref)!) ?? []).filter((other) => other !== ref).map((other) => sounds(ref, other));
   const [minus, plus] = [netOf(leads.minus)!, netOf(leads.plus)!];
   const rest = [...places].filter(([net, refs]) => net !== minus && net !== plus && refs.length > 0);
-  return {
-    touches: [
-      ...along(leads.plus),
-      ...along(leads.minus),
-      silent(leads.minus, leads.plus, 'main leads'),
-      silent(leads.plus, leads.minus, 'main leads exchanged'),
-      ...rest.flatMap(([, [first]]) => along(first!)),
-      ...rest.map(([, [first]]) => silent(leads.minus, first!)),
-    ],
-    faults: [],
-    loose: {},
-    seconds: 0,
-  };
+  const touches = [
+    ...along(leads.plus),
+    ...along(leads.minus),
+    silent(leads.minus, leads.plus, 'main leads'),
+    silent(leads.plus, leads.minus, 'main leads exchanged'),
+    ...rest.flatMap(([, [first]]) => along(first!)),
+    ...rest.map(([, [first]]) => silent(leads.minus, first!)),
+  ].map((listed, index): ListedTouch => ({ ...listed, shows: [index] }));
+  const faults = touches.map(({ touch: { black, red }, good }): ListedFault => ({
+    kind: good === 'sounds' ? 'joint open' : 'solder bridge',
+    site: { between: [black, red] },
+    harm: 'stop',
+    shownBy: 'list',
+    proofs: 1,
+  }));
+  return { touches, faults, loose: {}, seconds: 0 };
 }
 
 function touching(

@@ -1,12 +1,14 @@
 /**
- * Replacing a part: its steps lead to exactly the planned build, what is asked again lies within what an independent
- * reach says was touched, and is all of it.
+ * Replacing a part: its steps lead to exactly the planned build, and what is asked again is the least that proves again
+ * what the work can have spoiled, by an independent reach, solver and meter.
  */
 import { loadSolver } from '@junctor/solver/node';
+import type { Meter } from '@junctor/core';
 import { planWiring } from '@junctor/core';
+import { basisOf, shippedList, shippedMeter, shippedTemplates } from '@junctor/catalogue';
 import { generate, random } from '../generators/generate';
 import type { Replaced } from '../trials/replacing';
-import { replaced } from '../trials/replacing';
+import { askedAndLeast, forgotten, replaced } from '../trials/replacing';
 import type { GoodBuild } from '../trials/ruleTrial';
 import { catalogue, goodBuilds } from '../trials/ruleTrial';
 import type { Measurement } from './measurement';
@@ -14,6 +16,8 @@ import { none } from './measurement';
 
 const wanted = 200;
 const generated = 24;
+/** Replacements after which faults are put in. */
+const proved = 40;
 
 export async function replacements(): Promise<Measurement[]> {
   const builds = [...goodBuilds(), ...(await plannedBuilds())];
@@ -30,9 +34,40 @@ export async function replacements(): Promise<Measurement[]> {
   };
   return [
     count('replacements that do not end in the planned build', ({ exact }) => (exact ? [] : ['differs'])),
-    count('replacements that ask for a touch which nothing reached', ({ beyond }) => beyond),
-    count('replacements that forget a touch which was reached', ({ forgotten }) => forgotten),
     count('replacements that leave a joint without a look', ({ unseen }) => unseen),
+    ...(await afterwards(pick)),
+  ];
+}
+
+/** On builds whose whole list ships. */
+async function afterwards(pick: <T>(list: readonly T[]) => T): Promise<Measurement[]> {
+  const solve = await loadSolver();
+  const meter: Meter = { id: 'meter', name: 'meter', ...shippedMeter };
+  const listed = shippedTemplates().map(({ name, plan: { target, links, cells } }): GoodBuild => ({
+    name,
+    build: target,
+    links,
+    cells,
+  }));
+  let [forgot, asked, least, otherwise] = [0, 0, 0, 0];
+  for (let index = 0; index < proved; index++) {
+    const good = pick(listed);
+    const list = shippedList(basisOf(good.build, meter))!;
+    const done = replaced(good, pick(Object.keys(good.build.slots)), { list, meter });
+    const missed = forgotten(done, good, meter);
+    const [own, fewest] = askedAndLeast(done, good, solve);
+    forgot += missed.length;
+    [asked, least] = [asked + own, least + fewest];
+    if (own !== fewest) otherwise += 1;
+    for (const line of missed.slice(0, 3)) console.log(`# not found after work: ${good.name}, ${done.slot}: ${line}`);
+    if (own !== fewest) console.log(`# ${good.name}, ${done.slot}: ${own} asked, ${fewest} would do`);
+  }
+  return [
+    none(`faults near the work that the whole list finds and not what is asked after it, in ${proved}:`, forgot),
+    none(
+      `replacements after which more is asked than the least (${asked} touches, least ${least}), of ${proved}:`,
+      otherwise,
+    ),
   ];
 }
 

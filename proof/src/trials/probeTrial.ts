@@ -64,7 +64,7 @@ interface Judged extends ListedTouch {
 }
 
 /** The touches of a list, each with what a good aircraft shows there. */
-export function judgedIn({ build, meter }: ProbeCase, { touches }: TouchList): readonly Judged[] {
+export function judgedIn({ build, meter }: ProbeCase, { touches }: Pick<TouchList, 'touches'>): readonly Judged[] {
   const circuit = compile(assemble(build, catalogue));
   return touches.map((listed) => ({ ...listed, expected: expectIn(circuit, listed.touch, { meter }) }));
 }
@@ -116,7 +116,7 @@ function isStop({ touch, expected }: Judged, truth: TrueMeter): boolean {
 }
 
 /** Follows the list on an aircraft: the first touch whose verdict is stop, or null. */
-function stoppedBy(judged: readonly Judged[], truth: TrueMeter, is: Build): string | null {
+export function stoppedBy(judged: readonly Judged[], truth: TrueMeter, is: Build): string | null {
   const found = judged.find((one) => {
     // A part that is not there is seen with the eyes.
     const isGone = [one.touch.black, one.touch.red].some((ref) => !is.slots[ref.split('.')[0]!]);

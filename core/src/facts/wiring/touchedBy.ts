@@ -9,7 +9,6 @@ import { jointName, terminalRef } from '../terms/names';
 import { netlist } from './netlist';
 import type { Act } from '../assembly/act';
 import type { Assembly } from '../assembly/assembly';
-import type { Change } from '../assembly/difference';
 import { lookUp } from '../terms/lookUp';
 
 /** The terminals touched; an act that changed nothing touches none. */
@@ -28,12 +27,6 @@ function namedBy(act: Act, assembly: Assembly): ReadonlySet<TerminalRef> {
   }
   for (const wire of wiresOf(act)) nets.netOfWire(wire)?.terminals.forEach((other) => named.add(other));
   return named;
-}
-
-/** The same of everything that some changes would do. */
-export function namedByChanges(changes: readonly Pick<Change, 'effect'>[], assembly: Assembly): Set<TerminalRef> {
-  const acts = changes.flatMap(({ effect }) => effect);
-  return new Set(acts.flatMap((act) => [...namedBy(act, assembly)]));
 }
 
 /** Joints (`W12.b`) that an act solders, heats or frees. */

@@ -2,7 +2,8 @@
 import type { Assembly } from '../../facts/assembly/assembly';
 import { difference } from '../../facts/assembly/difference';
 import type { Slot } from '../../facts/terms/names';
-import { namedByChanges } from '../../facts/wiring/touchedBy';
+import { workedPlaces } from '../../facts/wiring/workedPlaces';
+import { touchesAfterWork } from '../../judgement/checks/afterWork';
 import { partnersOf } from '../../judgement/diagnosis/partners';
 import { jointS, seconds } from '../../physics/joints/seconds';
 import type { TouchList } from '../../judgement/checks/touchList';
@@ -15,7 +16,7 @@ export interface ReplacementWork {
   plugs: number;
   minutes: number;
   partners: readonly Slot[];
-  /** Touches of the list that it makes stale; null while that is not made. */
+  /** Touches of the list that are asked after it; null while that is not made. */
   touches: number | null;
 }
 
@@ -24,7 +25,10 @@ export function replacementOf(asBuilt: Assembly, list: TouchList | null, slot: S
   if (!lookUp(asBuilt.build.slots, slot)) throw new RangeError(`no part ${slot}`);
   const off = difference(asBuilt.build, withoutPart(asBuilt, slot).build);
   const freed = off.flatMap((change) => (change.verb === 'free' ? [change.about] : []));
-  const touched = namedByChanges(off, asBuilt);
+  const worked = workedPlaces(
+    off.flatMap(({ effect }) => effect),
+    [asBuilt],
+  );
   const jointsS = freed.reduce(
     (sum, { wire }) => sum + seconds.free + jointS(lookUp(asBuilt.build.wires, wire)?.awg),
     0,
@@ -35,6 +39,6 @@ export function replacementOf(asBuilt: Assembly, list: TouchList | null, slot: S
     plugs,
     minutes: Math.ceil((jointsS + 2 * plugs * seconds.plug + seconds.take + seconds.fit) / 60),
     partners: partnersOf(slot, asBuilt),
-    touches: list && list.touches.filter(({ touch }) => touched.has(touch.black) || touched.has(touch.red)).length,
+    touches: list && touchesAfterWork({ list, worked, target: asBuilt }).length,
   };
 }

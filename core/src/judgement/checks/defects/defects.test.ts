@@ -26,8 +26,34 @@ function found(models: readonly PartModel[] = [lead, board]) {
 const harmsOf = (kind: string) => found().flatMap((one) => (one.kind === kind ? [one.harm] : []));
 
 describe('what can be wrong', () => {
-  it('is each joint open: without its supply a board stops, without its ground on the battery it is killed', () => {
-    expect(harmsOf('joint open')).toEqual(['stop', 'stop', 'kill', 'kill']);
+  it('is each joint open: without a main lead nothing runs', () => {
+    expect(harmsOf('joint open')).toEqual(['stop', 'stop', 'stop', 'stop']);
+  });
+
+  it('kills a board that has lost its ground and hangs on the battery and on one that has ground', () => {
+    const two = buildOf({ BAT: 'lead', FC: 'board', RX: 'board' }, [
+      wire('WP', 'BAT.P', 'FC.VB'),
+      wire('WN', 'BAT.N', 'FC.G'),
+      wire('XP', 'BAT.P', 'RX.VB'),
+      wire('XN', 'FC.G', 'RX.G'),
+      wire('S', 'FC.T1', 'RX.R1'),
+    ]);
+    const open = defectsOf(assemble(two, makeCatalogue([lead, board]))).filter(({ kind }) => kind === 'joint open');
+    expect(
+      open.flatMap(({ site, harm }) => ('wire' in site && site.end === 1 ? [`${site.wire} ${harm}`] : [])),
+    ).toEqual(['WP stop', 'WN stop', 'XP stop', 'XN kill', 'S stop']);
+  });
+
+  it('is seen of a part behind another one that has lost its ground', () => {
+    const behind = buildOf({ BAT: 'lead', FC: 'board', RX: 'board', GPS: 'board' }, [
+      wire('WP', 'BAT.P', 'FC.VB'),
+      wire('WN', 'BAT.N', 'FC.G'),
+      wire('XP', 'BAT.P', 'RX.VB'),
+      wire('XN', 'FC.G', 'RX.G'),
+      wire('YN', 'RX.G', 'GPS.G'),
+    ]);
+    const open = defectsOf(assemble(behind, makeCatalogue([lead, board])));
+    expect(open.find(({ site }) => 'wire' in site && site.wire === 'XN' && site.end === 1)?.harm).toBe('kill');
   });
 
   it('is a bridge between neighbours, by what they are for', () => {

@@ -1,11 +1,11 @@
 /**
- * What a fault does when power comes: by what the copper is for that now hangs together, and by who has lost the copper
- * they hung on.
+ * What a fault does when power comes: by what the copper is for that now hangs together, and by who has lost what they
+ * hung on.
  */
 import type { Edit, Meltable } from '../../../physics/circuit/melt';
 import { isBatteryLead, isCapacitor } from '../../../facts/catalogue/kinds';
 import { groupedBy } from '../../../facts/terms/groupedBy';
-import { hasRole } from '../../../facts/catalogue/roles';
+import { hasRole, isSupply } from '../../../facts/catalogue/roles';
 import type { Severity } from '../../rules/finding';
 import { severities } from '../../rules/finding';
 import type { DefectView, Place } from './defect';
@@ -20,7 +20,9 @@ export function harmsIn(view: DefectView, circuit: Meltable): (edits: readonly E
   const good = circuit.melted([]);
   const onPiece = groupedBy(view.places, ({ node }) => good.pieceOf(node));
   const purposes = new Map([...onPiece].map(([piece, places]) => [piece, purposeOf(places, view)]));
-  const slotsBefore = slotsOn(view.places, (node) => good.pieceOf(node));
+  const purposeAt = ({ node }: Place) => purposes.get(good.pieceOf(node))!.is;
+  const holding = holdingOn(view.places, (node) => good.pieceOf(node), view);
+  const held = view.places.filter((place) => holding(place, purposeAt(place)));
   return (edits) => {
     const now = circuit.melted(edits);
     const joins = now.inners.filter(({ id }) => id.startsWith('bridge ')).map(({ a, b }) => [a, b] as const);
@@ -32,13 +34,14 @@ export function harmsIn(view: DefectView, circuit: Meltable): (edits: readonly E
       const were = [...new Set(places.map(({ node }) => good.pieceOf(node)))].map((piece) => purposes.get(piece)!);
       return were.flatMap((a, index) => were.slice(index + 1).flatMap((b) => touchHarm(a, b) ?? []));
     });
-    const slotsNow = slotsOn(view.places, (node) => now.pieceOf(node));
-    const alone = (places: ReadonlyMap<number, ReadonlySet<string>>, piece: number) => places.get(piece)!.size === 1;
-    const lost = view.places.filter(
-      ({ node }) => !alone(slotsBefore, good.pieceOf(node)) && alone(slotsNow, now.pieceOf(node)),
-    );
-    const isLost = new Set(lost);
-    const gone = [...groupedBy(lost, slotOf).keys()].map((slot) => lossHarm(view, slot, isLost));
+    const holds = holdingOn(view.places, (node) => now.pieceOf(node), view);
+    const isLost = new Set(held.filter((place) => !holds(place, purposeAt(place))));
+    const left: Left = {
+      isLost,
+      grounded: new Set(view.places.filter((place) => isGround(place) && holds(place, 'ground')).map(slotOf)),
+      isFed: (place) => holds(place, 'battery') || fedBy(place, view.places, (node) => now.pieceOf(node), isLost),
+    };
+    const gone = [...groupedBy([...isLost], slotOf).keys()].map((slot) => lossHarm(view, slot, left));
     return worst([...touching, ...gone]);
   };
 }
@@ -47,11 +50,45 @@ function worst(harms: readonly Severity[]): Severity | null {
   return severities.find((harm) => harms.includes(harm)) ?? null;
 }
 
-function slotsOn(places: readonly Place[], pieceOf: (node: string) => number): Map<number, Set<string>> {
-  return new Map(
-    [...groupedBy(places, ({ node }) => pieceOf(node))].map(([piece, own]) => [piece, new Set(own.map(slotOf))]),
+/**
+ * Whether a place still has what it hangs on: ground and battery their main lead, a rail who gives it, anything else
+ * another part.
+ */
+function holdingOn(
+  places: readonly Place[],
+  pieceOf: (node: string) => number,
+  { assembly }: DefectView,
+): (place: Place, is: Purpose['is']) => boolean {
+  const onPiece = new Map(
+    [...groupedBy(places, ({ node }) => pieceOf(node))].map(([piece, own]) => [piece, new Set(own)]),
+  );
+  const slots = new Map([...onPiece].map(([piece, own]) => [piece, new Set([...own].map(slotOf))]));
+  const having = (is: (place: Place) => boolean) =>
+    new Set([...onPiece].flatMap(([piece, own]) => ([...own].some(is) ? [piece] : [])));
+  const leads = having((place) => isBatteryLead(assembly.model(slotOf(place))!.kind));
+  const givers = having(({ terminal }) => isSupply(terminal, 'gives'));
+  return ({ node }, is) => {
+    const piece = pieceOf(node);
+    if (is === 'ground' || is === 'battery') return leads.has(piece);
+    return is === 'rail' ? givers.has(piece) : slots.get(piece)!.size > 1;
+  };
+}
+
+/** By a part that gives its rail and has lost nothing itself. */
+function fedBy(
+  place: Place,
+  places: readonly Place[],
+  pieceOf: (node: string) => number,
+  isLost: ReadonlySet<Place>,
+): boolean {
+  const piece = pieceOf(place.node);
+  const stopped = new Set([...isLost].map(slotOf));
+  return places.some(
+    (other) => pieceOf(other.node) === piece && isSupply(other.terminal, 'gives') && !stopped.has(slotOf(other)),
   );
 }
+
+const isGround = ({ terminal }: Place) => hasRole(terminal, 'ground');
 
 function purposeOf(places: readonly Place[], { assembly }: DefectView): Purpose {
   const kindOf = (place: Place) => assembly.model(slotOf(place))!.kind;
@@ -81,12 +118,22 @@ function touchHarm(a: Purpose, b: Purpose): Severity | null {
   return 'stop';
 }
 
-/** A part that has lost copper it hung on. */
-function lossHarm({ assembly, placesOf }: DefectView, slot: string, isLost: ReadonlySet<Place>): Severity {
+interface Left {
+  isLost: ReadonlySet<Place>;
+  /** Parts that still have ground. */
+  grounded: ReadonlySet<string>;
+  /** Whether a place still has volts. */
+  isFed: (place: Place) => boolean;
+}
+
+/** A part that has lost what it hung on. */
+function lossHarm({ assembly, placesOf }: DefectView, slot: string, { isLost, grounded, isFed }: Left): Severity {
   if (isCapacitor(assembly.model(slot)!)) return 'warn';
   const own = placesOf(slot);
-  const grounds = own.filter(({ terminal }) => hasRole(terminal, 'ground'));
+  const grounds = own.filter(isGround);
   if (!grounds.some((place) => isLost.has(place))) return 'stop';
   if (grounds.some((place) => !isLost.has(place))) return 'warn';
-  return own.some((place) => isHighSupply(place, ['takes']) && !isLost.has(place)) ? 'kill' : 'stop';
+  // Its current goes home through the pins of whoever has ground still.
+  const others = [...grounded].filter((other) => other !== slot && !isBatteryLead(assembly.model(other)!.kind));
+  return others.length > 0 && own.some((place) => isHighSupply(place, ['takes']) && isFed(place)) ? 'kill' : 'stop';
 }

@@ -1,5 +1,6 @@
 /** The quickest touches that together show every fault that any of them can show: an exact cover by the solver. */
 import type { Constraint, Solve } from '../../../facts/terms/solver';
+import { hardest } from '../hardest';
 import type { Candidates } from './candidates';
 import type { Anchors, Placed } from './hands';
 import { handsFor, touchName } from './hands';
@@ -28,14 +29,6 @@ export function coverOf({ candidates, wanted, anchors }: CoverRequest, solve: So
   const solved = solve({ minimise: hands.seconds, constraints, binaries: hands.binaries, counts: [] });
   if (solved.is === 'optimal') return { is: 'proven', touches: hands.chosen(solved.values), seconds: solved.value };
   return { is: 'gave up', why: solved.is === 'impossible' ? 'no list shows them all' : solved.why };
-}
-
-/** Without those that are shown wherever another one is. */
-function hardest(wanted: readonly Row[]): Row[] {
-  const rows = wanted.map((by) => ({ by, among: new Set(by) })).sort((a, b) => a.by.length - b.by.length);
-  return rows
-    .filter(({ among }, index) => !rows.slice(0, index).some((other) => other.by.every((touch) => among.has(touch))))
-    .map(({ by }) => by);
 }
 
 /** Without what is asked for in any case. */

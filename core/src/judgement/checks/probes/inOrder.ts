@@ -1,6 +1,6 @@
 /**
  * Touches in the order of work: contact on both main leads first, the main leads both ways, then so that each probe
- * stays as long as it can, what stands on the main leads late; what proves contact before the silences that stand on it.
+ * stays as long as it can, what stands on the main leads late; what proves contact before silences that stand on it.
  */
 import { groupedBy } from '../../../facts/terms/groupedBy';
 import type { Candidates } from './candidates';
