@@ -17,6 +17,7 @@ import { splitRef, terminalRef } from '../../../facts/terms/names';
 import type { Touch } from '../../../facts/log/reading';
 import { besideInPlug, neighbourPairs } from '../neighbours';
 import { contactsBehindPlugs, reachableTerminals } from '../reach';
+import type { Defect } from '../defects/defect';
 import { pairs } from '../defects/defect';
 import type { ProbeMode } from './meterScale';
 
@@ -50,7 +51,8 @@ const [setDownS, answerS, fineS, behindS] = [1.5, 1, 1.5, 3];
 /** Of parts with more pieces of copper than this only neighbours are tried against each other. */
 const mostPieces = 12;
 
-export function candidatesFor(wired: Assembly): Candidates {
+/** @param defects What should be shown: where metal may join two places these are tried against each other. */
+export function candidatesFor(wired: Assembly, defects: readonly Pick<Defect, 'site'>[]): Candidates {
   const assembly = sound(wired);
   const leads = mainLeads(assembly);
   const nets = netlist(assembly);
@@ -93,6 +95,12 @@ export function candidatesFor(wired: Assembly): Candidates {
     // What touches the frame can be anything.
     if (frame) for (const metal of refs) for (const ref of firstOn.values()) list.addBetween(metal, ref);
     else if (refs.length <= mostPieces) for (const [a, b] of pairs(refs)) list.addBetween(a, b);
+  }
+  const refsOn = new Map(places.map(({ net, refs }) => [net, refs]));
+  for (const { site } of defects) {
+    const [a, b] = 'between' in site ? site.between.map((ref) => refsOn.get(nets.netOf(ref)!) ?? []) : [];
+    const isOfLead = [a, b].some((refs) => refs?.includes(leads.minus) || refs?.includes(leads.plus));
+    if (a?.[0] && b?.[0] && a !== b && !isOfLead && !list.hasBetween(a, b)) list.addBetween(a[0], b[0]);
   }
   return made;
 }
@@ -149,6 +157,11 @@ class CandidateList {
     const pieces = [this.pieceOf(black), this.pieceOf(red)];
     if (pieces[0] === pieces[1]) return `${black} ${red}`;
     return `${mode} ${(isAlong ? pieces.sort((a, b) => a - b) : pieces).join(' ')}`;
+  }
+
+  /** Whether something is asked between two of them. */
+  hasBetween(some: readonly TerminalRef[], others: readonly TerminalRef[]): boolean {
+    return some.some((a) => others.some((b) => this.known.has(`${a} ${b} tone`) || this.known.has(`${b} ${a} tone`)));
   }
 
   /** So few volts are left where it sounds that no junction conducts: it says the same either way round. */

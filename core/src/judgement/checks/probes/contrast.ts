@@ -23,7 +23,7 @@ export function circuitWith(assembly: Assembly, { edits, site }: Defect): Circui
 
 /** Every touch that shows it with everything mated, the first the quickest. */
 export function contrasts(assembly: Assembly, defect: Defect, meter: Meter): Contrast[] {
-  const candidates = candidatesFor(assembly);
+  const candidates = candidatesFor(assembly, [defect]);
   const good = compileSound(assembly);
   const faulty = circuitWith(assembly, defect);
   const [shownBy] = simulate(good, candidates.all, { defects: [defect], meter }).shownBy;

@@ -33,7 +33,7 @@ export function probeList(
   { meter, solve, school = 'proven', minutes = usualMinutes, onProgress = () => undefined }: ProbeRequest,
 ): ProbeList {
   const defects = defectsOf(assembly);
-  const candidates = candidatesFor(assembly);
+  const candidates = candidatesFor(assembly, defects);
   const circuit = compileSound(assembly);
   const { good, shownBy } = simulate(circuit, candidates.all, {
     defects,

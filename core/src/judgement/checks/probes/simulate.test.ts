@@ -93,8 +93,8 @@ it('shows what solving the faulty circuit shows, by every shortcut', () => {
         makeCatalogue([lead, boardOf(elements)]),
       );
       const circuit = compileSound(assembly);
-      const candidates = candidatesFor(assembly).all;
       const defects: readonly Defect[] = defectsOf(assembly);
+      const candidates = candidatesFor(assembly, defects).all;
       const { good, shownBy } = simulate(circuit, candidates, { defects, meter: referenceMeter });
       const goodV = candidates.map((one) => voltsWith(circuit, one));
       defects.forEach(({ edits, site, id }, index) => {
