@@ -38,7 +38,7 @@ describe.each(readdirSync(pages).filter((name) => name.endsWith('.md') && shown(
       const out = run(command);
       if (lines.length > 0) expect([command, out.trimEnd().split('\n')]).toEqual([command, lines]);
     }
-  }, 60_000);
+  }, 180_000);
 });
 
 it('every page of a format that the command line writes is covered', () => {

@@ -3,7 +3,7 @@ import { hasRole } from '../../../facts/catalogue/roles';
 import type { TerminalRef } from '../../../facts/terms/names';
 import type { DefectView, Family, Place } from './defect';
 import { isHighSupply } from './defect';
-import { besideInPlug, neighbourPairs, neighbourWithinMm } from '../neighbours';
+import { besideInPlug, neighbourPairs } from '../neighbours';
 import { gapMm } from '../../../physics/geometry/gap';
 
 /** What a stray strand reaches, in mm. */
@@ -29,14 +29,21 @@ export const bridges: readonly Family[] = [
     kind: 'battery on a signal pad',
     often: 1,
     because: 'a strand of a thick wire that did not go into its joint',
-    make: ({ assembly, placesOf }) =>
-      Object.keys(assembly.build.slots).flatMap((slot) => {
+    make: ({ assembly, placesOf }) => {
+      // Neighbours are bridged in any case.
+      const neighbours = new Set(
+        [...neighbourPairs(assembly), ...besideInPlug(assembly)].flatMap(([a, b]) => [`${a} ${b}`, `${b} ${a}`]),
+      );
+      return Object.keys(assembly.build.slots).flatMap((slot) => {
         const high = placesOf(slot).filter((place) => isHighSupply(place));
         const signals = placesOf(slot).filter(({ terminal }) => hasRole(terminal, 'port'));
         return high.flatMap((a) =>
-          signals.filter((b) => within(a, b, strandMm) && !within(a, b, neighbourWithinMm)).map((b) => touching(a, b)),
+          signals
+            .filter((b) => within(a, b, strandMm) && !neighbours.has(`${a.ref} ${b.ref}`))
+            .map((b) => touching(a, b)),
         );
-      }),
+      });
+    },
   },
   {
     kind: 'partial short of a supply',
