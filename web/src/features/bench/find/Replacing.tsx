@@ -27,8 +27,8 @@ export function Replacing({ slot, work, differs, lost }: ReplacingProps) {
         </Words>
       )}
       <Words>
-        {touches === null ? 'Touches' : `${touches} touches`} are asked again, with the main leads: everything that this
-        opens.
+        {touches === null ? 'Touches' : `${touches} touches`} are asked after it, the main leads among them: the fewest
+        that prove again what this can spoil.
       </Words>
       {[...lostWords(lost), ...differs].map((line) => (
         <Alarm key={line}>{line}</Alarm>

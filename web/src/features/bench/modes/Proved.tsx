@@ -53,7 +53,7 @@ function sentence(bench: Bench, { id, state, missing }: Gate): string {
   if (id === 'continuity') {
     const asked = own.filter((step) => step.verb === 'touch').length;
     if (touches.history.length > 0)
-      return `no short between the main leads; ${asked} touches on what this job opened; ${touches.history.length} not asked: what an earlier job read there is history`;
+      return `no short between the main leads; ${asked} touches, the fewest that prove again what this job can have spoiled; ${touches.history.length} not asked: what an earlier job read there is history`;
     const loose = touches.ruledOutLoose.size > 0 ? ' and loose parts' : '';
     return `no short between the main leads; ${asked} touches${loose} ${touches.list ? provedSentence(touches.list, touches.ruledOutLoose) : ''}`;
   }
