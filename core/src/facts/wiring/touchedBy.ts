@@ -21,7 +21,7 @@ export function touchedBy(act: Act, before: Assembly, after: Assembly): Readonly
 function namedBy(act: Act, assembly: Assembly): ReadonlySet<TerminalRef> {
   const named = new Set<TerminalRef>();
   const nets = netlist(assembly);
-  for (const ref of seeds(act, assembly)) {
+  for (const ref of namedTerminals(act, assembly)) {
     named.add(ref);
     nets.netOf(ref)?.terminals.forEach((other) => named.add(other));
   }
@@ -39,7 +39,7 @@ function wiresOf(act: Act): WireId[] {
 }
 
 /** Terminals that an act names by itself. Wires are followed separately. */
-function seeds(act: Act, assembly: Assembly): TerminalRef[] {
+export function namedTerminals(act: Act, assembly: Assembly): TerminalRef[] {
   switch (act.do) {
     case 'fit':
     case 'take off':

@@ -7,8 +7,8 @@ import { lookUp } from '../../facts/terms/lookUp';
 import type { Slot } from '../../facts/terms/names';
 import { splitJoint, terminalRef } from '../../facts/terms/names';
 import type { Site } from '../../facts/terms/site';
-import { netlist } from '../../facts/wiring/netlist';
 import type { WorkedPlaces } from '../../facts/wiring/workedPlaces';
+import { contactProofs } from './contactProofs';
 import { fewest } from './fewest';
 import type { ListedTouch, TouchList } from './touchList';
 import { isOfMainLeads, provesContact } from './touchList';
@@ -31,17 +31,10 @@ export function touchesAfterWork({ list, worked, target, asked = [] }: After): L
     harm !== 'warn' && shownBy === 'list' && canSpoil(worked, site, target) ? [place] : [],
   );
   const rows = spoiled.map((place) => touches.flatMap(({ shows }, index) => (shows.includes(place) ? [index] : [])));
-  const nets = netlist(target);
-  const netsOf = ({ touch: { black, red } }: ListedTouch) => [nets.netOf(black), nets.netOf(red)];
-  const proving = (net: unknown) =>
-    touches.flatMap((listed, index) => (provesContact(listed) && netsOf(listed).includes(net as never) ? [index] : []));
+  const proofsFor = contactProofs(target, touches, (index) => provesContact(touches[index]!));
   /** For a silence: on either net what proves contact, where anything does. */
   const standsOn = (index: number) =>
-    provesContact(touches[index]!)
-      ? []
-      : netsOf(touches[index]!)
-          .map(proving)
-          .filter((by) => by.length > 0);
+    provesContact(touches[index]!) ? [] : proofsFor(touches[index]!.touch).filter((by) => by.length > 0);
   const always = touches.flatMap((listed, index) => (isOfMainLeads(listed) || asked.includes(listed) ? [index] : []));
   const chosen = fewest({ rows, always, standsOn });
   return touches.filter((_, index) => chosen.has(index));

@@ -3,7 +3,7 @@
  * the fewest that prove again what its own work could have spoiled.
  */
 import type { Assembly } from '../../facts/assembly/assembly';
-import { atJobStart, workOf } from '../../facts/log/jobStart';
+import { workOf } from '../../facts/log/jobStart';
 import type { LogState } from '../../facts/log/logState';
 import { notesAbout, notesOf, ofJob } from '../../facts/log/notesOf';
 import { touchKey } from '../../facts/log/noteSubject';
@@ -30,13 +30,14 @@ interface Asked {
   jobId: Id;
   plan: Plan;
   log: LogState;
-  asBuilt: Assembly;
   target: Assembly;
+  /** As planned, as it is, as it was. */
+  builds: readonly Assembly[];
   changes: readonly Change[];
   list: TouchList | null;
 }
 
-export function askedTouches({ jobId, plan, log, asBuilt, target, changes, list }: Asked): AskedTouches {
+export function askedTouches({ jobId, plan, log, target, builds, changes, list }: Asked): AskedTouches {
   const touches = list?.touches ?? [];
   const ruledOutLoose = new Set(list ? looseRuledOut(list, log, jobId) : []);
   if (wholeList(plan)) return { list, touches, history: [], ruledOutLoose };
@@ -49,7 +50,7 @@ export function askedTouches({ jobId, plan, log, asBuilt, target, changes, list 
   const own = list
     ? touchesAfterWork({
         list,
-        worked: workedPlaces(acts, [atJobStart(log, jobId), asBuilt, target]),
+        worked: workedPlaces(acts, builds),
         target,
         asked: touches.filter(({ touch }) => read.has(touchKey(touch))),
       })

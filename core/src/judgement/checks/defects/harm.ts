@@ -36,12 +36,21 @@ export function harmsIn(view: DefectView, circuit: Meltable): (edits: readonly E
     });
     const holds = holdingOn(view.places, (node) => now.pieceOf(node), view);
     const isLost = new Set(held.filter((place) => !holds(place, purposeAt(place))));
+    const stopped = new Set([...isLost].map(slotOf));
+    /** A part that gives its rail and has lost nothing itself. */
+    const isGiven = ({ node }: Place) =>
+      view.places.some(
+        (giver) =>
+          now.pieceOf(giver.node) === now.pieceOf(node) &&
+          isSupply(giver.terminal, 'gives') &&
+          !stopped.has(slotOf(giver)),
+      );
     const left: Left = {
       isLost,
       grounded: new Set(view.places.filter((place) => isGround(place) && holds(place, 'ground')).map(slotOf)),
-      isFed: (place) => holds(place, 'battery') || fedBy(place, view.places, (node) => now.pieceOf(node), isLost),
+      isFed: (place) => holds(place, 'battery') || isGiven(place),
     };
-    const gone = [...groupedBy([...isLost], slotOf).keys()].map((slot) => lossHarm(view, slot, left));
+    const gone = [...stopped].map((slot) => lossHarm(view, slot, left));
     return worst([...touching, ...gone]);
   };
 }
@@ -59,12 +68,9 @@ function holdingOn(
   pieceOf: (node: string) => number,
   { assembly }: DefectView,
 ): (place: Place, is: Purpose['is']) => boolean {
-  const onPiece = new Map(
-    [...groupedBy(places, ({ node }) => pieceOf(node))].map(([piece, own]) => [piece, new Set(own)]),
-  );
-  const slots = new Map([...onPiece].map(([piece, own]) => [piece, new Set([...own].map(slotOf))]));
-  const having = (is: (place: Place) => boolean) =>
-    new Set([...onPiece].flatMap(([piece, own]) => ([...own].some(is) ? [piece] : [])));
+  const onPiece = groupedBy(places, ({ node }) => pieceOf(node));
+  const slots = new Map([...onPiece].map(([piece, own]) => [piece, new Set(own.map(slotOf))]));
+  const having = (is: (place: Place) => boolean) => new Set(places.filter(is).map(({ node }) => pieceOf(node)));
   const leads = having((place) => isBatteryLead(assembly.model(slotOf(place))!.kind));
   const givers = having(({ terminal }) => isSupply(terminal, 'gives'));
   return ({ node }, is) => {
@@ -74,25 +80,11 @@ function holdingOn(
   };
 }
 
-/** By a part that gives its rail and has lost nothing itself. */
-function fedBy(
-  place: Place,
-  places: readonly Place[],
-  pieceOf: (node: string) => number,
-  isLost: ReadonlySet<Place>,
-): boolean {
-  const piece = pieceOf(place.node);
-  const stopped = new Set([...isLost].map(slotOf));
-  return places.some(
-    (other) => pieceOf(other.node) === piece && isSupply(other.terminal, 'gives') && !stopped.has(slotOf(other)),
-  );
-}
-
 const isGround = ({ terminal }: Place) => hasRole(terminal, 'ground');
 
 function purposeOf(places: readonly Place[], { assembly }: DefectView): Purpose {
   const kindOf = (place: Place) => assembly.model(slotOf(place))!.kind;
-  if (places.some(({ terminal }) => hasRole(terminal, 'ground'))) return { is: 'ground' };
+  if (places.some(isGround)) return { is: 'ground' };
   if (places.some((place) => isBatteryLead(kindOf(place)))) return { is: 'battery' };
   if (places.some((place) => isPhase({ assembly }, place))) return { is: 'phase' };
   const supplies = places.flatMap(({ terminal }) =>

@@ -87,16 +87,16 @@ export function candidatesFor(wired: Assembly, defects: readonly Pick<Defect, 's
     if (reachable.has(a) && reachable.has(b) && nets.netOf(a) !== nets.netOf(b)) list.addBetween(a, b);
   for (const [a, b] of besideInPlug(assembly))
     if (isTouched.has(a) && isTouched.has(b) && nets.netOf(a) !== nets.netOf(b)) list.addBetween(a, b);
-  const firstOn = new Map(places.flatMap(({ net, refs }) => (refs[0] ? [[net, refs[0]] as const] : [])));
+  const refsOn = new Map(places.map(({ net, refs }) => [net, refs]));
+  const firsts = places.flatMap(({ refs }) => refs.slice(0, 1));
   for (const slot of Object.keys(assembly.build.slots)) {
     const { terminals, frame } = assembly.model(slot)!;
     const own = new Set(terminals.flatMap(({ id }) => nets.netOf(terminalRef(slot, id)) ?? []));
-    const refs = [...own].flatMap((net) => firstOn.get(net) ?? []);
+    const refs = [...own].flatMap((net) => refsOn.get(net)?.slice(0, 1) ?? []);
     // What touches the frame can be anything.
-    if (frame) for (const metal of refs) for (const ref of firstOn.values()) list.addBetween(metal, ref);
+    if (frame) for (const metal of refs) for (const ref of firsts) list.addBetween(metal, ref);
     else if (refs.length <= mostPieces) for (const [a, b] of pairs(refs)) list.addBetween(a, b);
   }
-  const refsOn = new Map(places.map(({ net, refs }) => [net, refs]));
   for (const { site } of defects) {
     const [a, b] = 'between' in site ? site.between.map((ref) => refsOn.get(nets.netOf(ref)!) ?? []) : [];
     const isOfLead = [a, b].some((refs) => refs?.includes(leads.minus) || refs?.includes(leads.plus));

@@ -73,16 +73,18 @@ const [secondWorth, warningWorth] = [2, 1];
 /** What one would like to see besides: what kills once more by a touch that asks something else, and what warns. */
 function wishesFor(once: readonly Placed[], evidence: Evidence, school: ProbeSchool): Wish[] {
   const { defects, seenBy, candidates } = evidence;
+  const askedOf = askedIn(once, evidence);
   return defects.flatMap(({ harm }, index): Wish[] => {
-    const asked = askedOf(index, once, evidence);
+    const asked = askedOf(index);
     const by = seenBy[index]!.filter((touch) => !asked.has(candidates.all[touch]!.asks));
     if (harm === 'kill' && asked.size === 1) return [{ by, worth: secondWorth }];
     return harm === 'warn' && asked.size === 0 && school === 'with warnings' ? [{ by, worth: warningWorth }] : [];
   });
 }
 
-/** What is asked of a fault by some touches: as many as tell different things. */
-export function askedOf(fault: number, touches: readonly Placed[], { seenBy, candidates }: Evidence): Set<string> {
+/** What some touches ask of a fault: as many as tell different things. */
+export function askedIn(touches: readonly Placed[], { seenBy, candidates }: Evidence): (fault: number) => Set<string> {
   const isAsked = new Set(touches.map(({ place }) => place));
-  return new Set(seenBy[fault]!.filter((touch) => isAsked.has(touch)).map((touch) => candidates.all[touch]!.asks));
+  return (fault) =>
+    new Set(seenBy[fault]!.filter((touch) => isAsked.has(touch)).map((touch) => candidates.all[touch]!.asks));
 }

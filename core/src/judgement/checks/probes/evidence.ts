@@ -1,8 +1,9 @@
 /** What each touch that could be asked is worth as evidence: what it shows, and what must be asked for it to count. */
 import type { Assembly } from '../../../facts/assembly/assembly';
-import { netlist } from '../../../facts/wiring/netlist';
 import { sound } from '../../../facts/wiring/sound';
+import { contactProofs } from '../contactProofs';
 import type { Defect } from '../defects/defect';
+import { provesContact } from '../touchList';
 import type { Candidate, Candidates } from './candidates';
 import type { Anchors } from './hands';
 import type { GoodIs } from './meterScale';
@@ -44,18 +45,10 @@ export function evidenceOf(
 
 /** For a silence: for each of its probes the touches that prove that copper is met there. */
 function anchorsOf(assembly: Assembly, candidates: readonly Candidate[], good: readonly GoodIs[]): Anchors {
-  const nets = netlist(sound(assembly));
-  const proving = new Map<unknown, number[]>();
-  candidates.forEach(({ touch: { black, red } }, index) => {
-    if (good[index] !== 'sounds' && good[index] !== 'reads') return;
-    for (const net of new Set([nets.netOf(black), nets.netOf(red)]))
-      proving.set(net, [...(proving.get(net) ?? []), index]);
-  });
+  const proofsFor = contactProofs(sound(assembly), candidates, (place) => provesContact({ good: good[place]! }));
   return new Map(
-    candidates.flatMap(({ touch: { black, red } }, index) =>
-      good[index] === 'silent' || good[index] === 'either'
-        ? [[index, [black, red].map((ref) => proving.get(nets.netOf(ref)) ?? [])] as const]
-        : [],
+    candidates.flatMap(({ touch }, place) =>
+      good[place] === 'silent' || good[place] === 'either' ? [[place, proofsFor(touch)] as const] : [],
     ),
   );
 }

@@ -18,7 +18,7 @@ export interface FaultyCopper {
   /** Elements among them. */
   gone: readonly Inner[];
   /** What is joined, as pieces of the good circuit. */
-  joins: readonly { pieces: readonly [number, number]; parts: readonly [number, number]; ohms: number }[];
+  joins: readonly (readonly [number, number])[];
   /** Pieces that are cut, with all ends on them. */
   cutPieces: readonly {
     piece: number;
@@ -57,17 +57,9 @@ export function faultyCopperOf(
       faulty,
       cuts,
       gone: cuts.flatMap((id) => inners.get(id) ?? []),
-      joins: edits.flatMap((edit) => {
-        if ('cut' in edit) return [];
-        const [a, b] = edit.bridge;
-        return [
-          {
-            pieces: [sound.pieceOf(a), sound.pieceOf(b)] as const,
-            parts: [faulty.pieceOf(a), faulty.pieceOf(b)] as const,
-            ohms: edit.ohms,
-          },
-        ];
-      }),
+      joins: edits.flatMap((edit) =>
+        'cut' in edit ? [] : [[sound.pieceOf(edit.bridge[0]), sound.pieceOf(edit.bridge[1])] as const],
+      ),
       cutPieces: [...cutPieces].map((piece) => ({
         piece,
         ends: (onPiece.get(piece) ?? []).map(({ inner, end }) => ({

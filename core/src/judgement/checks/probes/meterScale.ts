@@ -28,8 +28,12 @@ export class MeterScale {
   /** What a current of so much less through the circuit moves the volts at the probes by at most, by ampere. */
   readonly ohmsAt: Readonly<Record<ProbeMode, (amps: number) => number>>;
 
+  /** What the volts at the probes move by when a small current is drawn from them, at most. */
+  private readonly mostOhms: number;
+
   constructor(private readonly meter: Meter) {
     this.ohmsAt = { tone: steepest(sourceOf(meter, 'tone')), diode: steepest(sourceOf(meter, 'diode')) };
+    this.mostOhms = Math.max(this.ohmsAt.tone(0), this.ohmsAt.diode(0));
   }
 
   /** Once everything has settled. @param guess Volts of each node, near which the answer will be. */
@@ -51,17 +55,17 @@ export class MeterScale {
 
   /** Between which volts the port settles where currents of so much are over still. */
   within(portV: number, overA: number): Range {
-    const offV = overA * this.mostOhms() + worthV;
+    const offV = overA * this.mostOhms + worthV;
     return [portV - offV, portV + offV];
   }
 
   /** By how many volts a fault must raise or lower those at the port to be shown; Infinity: in that way it cannot. */
-  roomV({ is, low, high, marginV }: GoodBand, portV: number, mode: ProbeMode): { up: number; down: number } {
+  roomV(good: GoodBand, portV: number, mode: ProbeMode): { up: number; down: number } {
     if (mode === 'tone') {
       const [sounds, silent] = this.thresholds();
-      return is === 'sounds' ? { up: silent - portV, down: Infinity } : { up: Infinity, down: portV - sounds };
+      return good.is === 'sounds' ? { up: silent - portV, down: Infinity } : { up: Infinity, down: portV - sounds };
     }
-    const [least, most] = [Math.min(low, this.mostV() - diodeBandV) - marginV, high + marginV];
+    const [least, most] = this.edges(good);
     return { up: most < this.mostV() ? most - portV : Infinity, down: portV - least };
   }
 
@@ -72,14 +76,6 @@ export class MeterScale {
   /** Through copper. */
   mostA(mode: ProbeMode): number {
     return this.source(mode).limitA;
-  }
-
-  /** What the volts at the probes move by when a small current is drawn from them, at most. */
-  mostOhms(): number {
-    const modes: readonly ProbeMode[] = ['tone', 'diode'];
-    return Math.max(
-      ...modes.map(this.source, this).map(({ seriesOhms, limitV, limitA }) => seriesOhms ?? limitV / limitA),
-    );
   }
 
   is(low: number, high: number, mode: ProbeMode): GoodIs {
@@ -101,14 +97,18 @@ export class MeterScale {
   }
 
   /** A fault is shown when its reading lies well outside the band of good ones. */
-  differs({ is, low, high, marginV }: GoodBand, faultyV: number, mode: ProbeMode): boolean {
+  differs(good: GoodBand, faultyV: number, mode: ProbeMode): boolean {
     if (mode === 'tone') {
       const [sounds, silent] = this.thresholds();
-      return is === 'sounds' ? faultyV > silent : faultyV < sounds;
+      return good.is === 'sounds' ? faultyV > silent : faultyV < sounds;
     }
-    // Against none it must be a number, and not one that a hair makes none.
-    const [least, most] = [Math.min(low, this.mostV() - diodeBandV) - marginV, high + marginV];
+    const [least, most] = this.edges(good);
     return faultyV < least || (Math.min(faultyV, this.mostV()) > most && most < this.mostV());
+  }
+
+  /** In diode volts a fault lies outside these. Against none it must be a number, not one that a hair makes none. */
+  private edges({ low, high, marginV }: GoodBand): Range {
+    return [Math.min(low, this.mostV() - diodeBandV) - marginV, high + marginV];
   }
 
   private source(mode: ProbeMode): MeterSource {

@@ -55,8 +55,8 @@ export function mostMoved(
   }
   let drivingV = 0;
   const besideLoose: number[] = [];
-  for (const { pieces } of joins) {
-    const [one, other] = [volts[pieces[0]]!, volts[pieces[1]]!];
+  for (const [a, b] of joins) {
+    const [one, other] = [volts[a]!, volts[b]!];
     const [isOneLoose, isOtherLoose] = [Number.isNaN(one), Number.isNaN(other)];
     if (!isOneLoose && !isOtherLoose) drivingV += Math.abs(one - other);
     else if (!isOneLoose || !isOtherLoose) besideLoose.push(isOneLoose ? other : one);

@@ -10,7 +10,7 @@ import { defectsOf } from '../defects/defectsOf';
 import type { ListedFault, ListedTouch, ShownBy, TouchList } from '../touchList';
 import { candidatesFor } from './candidates';
 import type { ProbeSchool } from './choose';
-import { askedOf, choose, isGrave } from './choose';
+import { askedIn, choose, isGrave } from './choose';
 import { evidenceOf } from './evidence';
 import { shownOtherwise } from './otherwise';
 import { simulate } from './simulate';
@@ -56,8 +56,9 @@ export function probeList(
     across: across[place] ?? null,
     shows: shownBy.flatMap((by, fault) => (by.includes(place) ? [fault] : [])),
   }));
+  const askedOf = askedIn(chosen.touches, evidence);
   const faults = defects.map(({ kind, site, harm }, place): ListedFault => {
-    const proofs = askedOf(place, chosen.touches, evidence).size;
+    const proofs = askedOf(place).size;
     const elsewhere: ShownBy = seenBy[place]!.length > 0 ? 'longer list' : (otherwise.by.get(place) ?? 'no touch');
     return { kind, site, harm, shownBy: proofs > 0 ? 'list' : elsewhere, proofs };
   });

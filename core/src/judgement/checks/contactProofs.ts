@@ -1,0 +1,27 @@
+/** Which touches prove contact for a silence: those that sound or read on the net of one of its probes. */
+import type { Touch } from '../../facts/log/reading';
+import type { Assembly } from '../../facts/assembly/assembly';
+import type { Net } from '../../facts/wiring/netlist';
+import { netlist } from '../../facts/wiring/netlist';
+
+type Ends = Pick<Touch, 'black' | 'red'>;
+
+/** @returns For each probe of a touch the places in the list of what proves contact there: one list a net. */
+export function contactProofs(
+  assembly: Assembly,
+  touches: readonly { touch: Ends }[],
+  proves: (place: number) => boolean,
+): (touch: Ends) => readonly (readonly number[])[] {
+  const nets = netlist(assembly);
+  const on = ({ black, red }: Ends) => [nets.netOf(black), nets.netOf(red)];
+  const proving = new Map<Net | null, number[]>();
+  touches.forEach(({ touch }, place) => {
+    if (!proves(place)) return;
+    for (const net of new Set(on(touch))) {
+      const known = proving.get(net);
+      if (known) known.push(place);
+      else proving.set(net, [place]);
+    }
+  });
+  return (touch) => on(touch).map((net) => proving.get(net) ?? []);
+}
