@@ -7,7 +7,10 @@ import { checkModel, makeCatalogue } from '@junctor/core';
 import { shippedMeters, shippedModels } from '@junctor/catalogue';
 import type { NetlistAs, Said } from './commands';
 import { checkFile, convertFiles, netlistOf, planFile, sheetOf } from './commands';
+import { cutsOf } from './cuts';
 import { expectModes, expectOf, simulateOf } from './faults';
+import type { LayoutAs } from './layout';
+import { layoutFile } from './layout';
 import { probesOf } from './probes';
 import { BadInput, readBuildFile, readText } from './readFile';
 
@@ -16,6 +19,10 @@ junctor plan FILE [--keep BUILT]  plans its wiring from its parts and wishes, be
 junctor convert FROM TO           what must be done to make the one the other
 junctor netlist FILE [--as nets|spice|csv|svg] [--fault FAULT]
                                   a deck with a fault in it, by its name from simulate
+junctor layout FILE [--as text|above|side]
+                                  every part in the frame, margins, cut lengths; drawings to scale
+junctor cuts FILE [--offcuts STOCK]
+                                  which wire is cut from which offcut of a stock list, and what comes off the reels
 junctor sheet FILE [--dump DUMP]  the set-up sheet, or a dump of settings held against it
 junctor probes FILE [--school proven|warnings] [--minutes N] [--meter NAME]
                                                       [--as text|csv]
@@ -29,6 +36,20 @@ junctor simulate FILE [--fault FAULT] [--meter NAME]
 /** Of one's hands, for one list. */
 const mostMinutes = 60;
 
+/** What each command can print, the usual first. */
+const formsOf: Readonly<Record<string, readonly string[]>> = {
+  check: ['text'],
+  plan: ['text'],
+  convert: ['text'],
+  layout: ['text', 'above', 'side'],
+  cuts: ['text'],
+  netlist: ['nets', 'spice', 'csv', 'svg'],
+  sheet: ['text'],
+  probes: ['text', 'csv'],
+  expect: ['text'],
+  simulate: ['text'],
+};
+
 async function run(): Promise<Said> {
   const {
     positionals: [command, file, second, third],
@@ -40,6 +61,7 @@ async function run(): Promise<Said> {
       catalogue: { type: 'string' },
       as: { type: 'string' },
       dump: { type: 'string' },
+      offcuts: { type: 'string' },
       keep: { type: 'string' },
       school: { type: 'string' },
       minutes: { type: 'string' },
@@ -48,13 +70,10 @@ async function run(): Promise<Said> {
       fault: { type: 'string' },
     },
   });
-  const as = values.as ?? (command === 'probes' ? 'text' : 'nets');
+  const forms = Object.hasOwn(formsOf, command ?? '') ? formsOf[command!]! : [];
+  const as = values.as ?? forms[0] ?? '';
   const mode = expectModes.find((one) => one === (values.mode ?? 'tone'));
-  const known =
-    ['check', 'plan', 'convert', 'netlist', 'sheet', 'probes', 'expect', 'simulate'].includes(command ?? '') &&
-    mode !== undefined &&
-    (command === 'probes' ? ['text', 'csv'] : ['nets', 'spice', 'csv', 'svg']).includes(as) &&
-    ['proven', 'warnings', undefined].includes(values.school);
+  const known = forms.includes(as) && mode !== undefined && ['proven', 'warnings', undefined].includes(values.school);
   if (!known || !file || (command === 'convert' && !second))
     throw new BadInput([{ file: 'junctor', line: 1, path: '', reason: `\n${usage}` }]);
   const catalogue = makeCatalogue([...(values.catalogue ? modelsIn(values.catalogue) : []), ...shippedModels()]);
@@ -66,6 +85,10 @@ async function run(): Promise<Said> {
       return planFile(build, catalogue, values.keep ? readBuildFile(values.keep, catalogue).plan.target : null);
     case 'convert':
       return convertFiles(build, readBuildFile(second!, catalogue), catalogue);
+    case 'layout':
+      return layoutFile(build, catalogue, as as LayoutAs);
+    case 'cuts':
+      return cutsOf(build, catalogue, values.offcuts);
     case 'netlist':
       return netlistOf(build, catalogue, { as: as as NetlistAs, fault: values.fault });
     case 'expect':

@@ -12,6 +12,8 @@ import {
   findFault,
   idsOf,
   judgeReading,
+  layoutNote,
+  layoutOf,
   lookedAt,
   looseReadings,
   mendingOf,
@@ -47,6 +49,8 @@ export function bodiesFor(bench: Bench, now: Walk, step: Step): (Act | Note)[] {
       return [{ saw: 'goes', act: step.subject, slot: step.about.slot, to: 'customer' }];
     case 'hand':
       return [{ saw: 'handed over', to: 'the customer' }];
+    case 'lay':
+      return [signedLayout(bench)];
     case 'sign':
       return [signatureOf(bench, step)];
     case 'pack':
@@ -58,6 +62,14 @@ export function bodiesFor(bench: Bench, now: Walk, step: Step): (Act | Note)[] {
     default:
       return 'effect' in step ? [...step.effect] : [];
   }
+}
+
+/** Everything lies where the best lay puts it; what does not fit there is said, and goes in by a lead's word. */
+function signedLayout({ plan, catalogue }: Bench): Note {
+  const target = assemble(plan.target, catalogue);
+  const margins = layoutOf(target)?.margins ?? [];
+  const isFitting = margins.every(({ verdict }) => verdict !== 'no');
+  return layoutNote(plan.target, margins, isFitting ? '' : 'tried dry by a lead: it goes in');
 }
 
 /** A matter is closed by a correction of its own record: by what has been done, by what has been read. */

@@ -31,6 +31,7 @@ describe('the cord', () => {
   it('passes each gate in order and ends with nothing open', () => {
     expect(built.state.gates.map(({ id, state }) => `${id} ${state}`)).toEqual([
       'kit passed',
+      'layout passed',
       'power path passed',
       'motors passed',
       'controller passed',

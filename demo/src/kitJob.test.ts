@@ -29,7 +29,7 @@ describe('the kit', () => {
         .map(({ subject }) => subject),
     ).toEqual(['set up RX']);
     expect(fresh.state.steps.slice(0, verbs.length).every(({ stretch }) => stretch === 'kit')).toBe(true);
-    expect(fresh.state.steps[verbs.length]!.subject).toBe('hot iron');
+    expect(fresh.state.steps[verbs.length]!.subject).toBe('layout');
   });
 
   it('counted short is done, says what is missing, and says so until it has come', () => {
@@ -53,7 +53,7 @@ describe('the kit', () => {
       .filter(({ done }) => !done)
       .reduce((so, step) => record(bench, so, step, [{ saw: 'skip', step: step.id, reason: 'later' }]), counted);
     expect(gate(off.state).state).toBe('passed');
-    expect(off.state.current!.subject).toBe('hot iron');
+    expect(off.state.current!.subject).toBe('layout');
   });
 
   it('is not asked of a job that was begun without it, and never again once iron was on', () => {

@@ -25,7 +25,7 @@ test('an empty shop begins', async ({ page, shop }, info) => {
     await page.keyboard.press('Enter');
     await throughKit(page);
     await press(page, 'Enter');
-    await expect(sentence(page)).toHaveText('Put the ESC in its place');
+    await expect(sentence(page)).toHaveText('Put the frame in its place');
   });
 
   await test.step('a known customer is found, and a broken build file is refused with line and column', async () => {

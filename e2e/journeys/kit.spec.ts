@@ -1,6 +1,6 @@
 /** A job is taken in, judged before the iron is on, kitted with one thing short, and reaches its first step. */
 import { writeFileSync } from 'node:fs';
-import { answer, enterUntil, logOf, press, quadId, sentence, signIn, under } from '../support/bench';
+import { answer, enterUntil, logOf, press, quadId, sentence, signIn, signLayout, under } from '../support/bench';
 import { choose, newQuad, pick, typeInto } from '../support/forms';
 import { expect, test } from '../support/shop';
 
@@ -19,7 +19,7 @@ test('intake and kit', async ({ page, shop }, info) => {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('“Look under the sluice before the flood.”');
     await expect(page.getByRole('list', { name: 'Volts' })).toContainText('8.5 to 9.5 V from FC 9 V');
     await expect(page.getByRole('list', { name: 'Motors' })).toContainText('near the limit');
-    await expect(page.getByRole('list', { name: 'Room' })).toContainText('Egret small digital video unit');
+    await expect(page.getByRole('list', { name: 'Room' })).toContainText('margins hold even at worst');
     await expect(page.getByRole('list', { name: 'Grade' })).toContainText('min at the bench');
     await expect(page.getByRole('list', { name: 'Weight', exact: true })).toContainText('ready to fly');
     await typeInto(page, 'Dry, g', '161');
@@ -100,6 +100,10 @@ test('intake and kit', async ({ page, shop }, info) => {
     await expect(page.getByText('you said silent')).toBeVisible();
     await answer(page, 'n');
     await answer(page, 'n');
+    await expect(sentence(page)).toHaveText('◐ Gap under FC, squeezed: tight. Lay insulating tape on the plate');
+    await press(page, '4');
+    await expect(sentence(page)).not.toContainText('Gap under FC');
+    await signLayout(page);
     await expect(sentence(page)).toContainText('Fumes away');
     await expect(page.getByRole('navigation', { name: 'The job as a cord' })).toContainText('Kit, 1 short');
     await answer(page, 'Enter');

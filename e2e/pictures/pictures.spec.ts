@@ -77,6 +77,7 @@ test('the stores and a new board', async ({ page, shop }) => {
   await expect(sentence(page)).toContainText('cable tie');
   await shoot(page, 'kit');
   await page.goto(`${page.url()}/intake`);
+  await expect(page.getByRole('list', { name: 'Room' })).toContainText('hold');
   await expect(page.getByRole('list', { name: 'Weight', exact: true })).toContainText('ready to fly');
   await shoot(page, 'intake');
   await page.goto(`${shop.url}/stores/models/curlew-fc-30`);
@@ -125,6 +126,14 @@ test('the planner and the supplies', async ({ page, shop }) => {
   await press(page, 'ArrowDown');
 });
 
+test('the layout', async ({ page, shop }) => {
+  await signIn(page, shop.url);
+  await takeUp(page);
+  await page.goto(`${page.url()}/layout`);
+  await expect(page.getByRole('list', { name: 'Margins' })).toBeVisible();
+  await shoot(page, 'layout');
+});
+
 test('a conversion on its board, and the motors', async ({ page, shop }) => {
   await signIn(page, shop.url);
   await expect(page.getByRole('heading', { name: 'Culvert inspector' })).toBeVisible();
@@ -133,7 +142,6 @@ test('a conversion on its board, and the motors', async ({ page, shop }) => {
   await press(page, 'm');
   await press(page, '0');
   await expect(sentence(page)).toContainText('to take off');
-  await shoot(page, 'see-all');
   await press(page, 'Escape');
   await press(page, '7');
   await expect(sentence(page)).toContainText('Corner 1');

@@ -9,6 +9,7 @@ export { impossibleRequests } from './benchmarks/impossible';
 export { wrongFamilies } from './benchmarks/families';
 export { growth } from './benchmarks/growth';
 export { wholeHistories } from './benchmarks/histories';
+export { layout } from './benchmarks/layout';
 export { labels } from './benchmarks/labels';
 export { lists } from './benchmarks/lists';
 export type { Measurement } from './benchmarks/measurement';

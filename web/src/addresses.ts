@@ -49,6 +49,8 @@ export function jobPlaces(jobId: string) {
     openPoint: `${at}/open-point`,
     sheet: `${at}/sheet`,
     touches: `${at}/touches`,
+    layout: `${at}/layout`,
+    cuts: `${at}/cuts`,
     wiring: (joint: string | null = null) => (joint === null ? `${at}/wiring` : `${at}/wiring/${part(joint)}`),
     wireBody: (wireId: string) => `${at}/wire/${part(wireId)}`,
     board: (slot: string | null = null) => (slot === null ? `${at}/boards` : `${at}/boards/${part(slot)}`),

@@ -54,6 +54,8 @@ const inJob: RouteObject[] = [
   at('open-point', bench.page('OpenPointPage')),
   at('sheet', bench.page('SheetPage')),
   at('touches', bench.page('TouchesPage')),
+  at('layout', bench.page('LayoutPage')),
+  at('cuts', bench.page('CutsPage')),
   at('wiring/:at?', wiring.page('WiringPage')),
   at('wire/:wireId', wiring.page('WireBodyPage')),
   at('boards/:slot?', wiring.page('WholeBoardPage')),

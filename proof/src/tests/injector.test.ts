@@ -25,7 +25,10 @@ describe('a fault that is put in', () => {
   });
 
   it('is the only one of its kind at its place', () => {
-    const names = faults.map(
+    // Two wires on one pad chafe through at one place.
+    const chafed = (family: string) => family === 'insulation chafed through on the frame';
+    const others = faults.filter(({ family }) => !chafed(family));
+    const names = others.map(
       ({ family, what, aircraft }) => `${family} ${what} ${JSON.stringify(aircraft.build.mates)}`,
     );
     expect(new Set(names).size).toBe(names.length);

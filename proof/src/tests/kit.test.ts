@@ -7,7 +7,6 @@ import {
   emptyLog,
   expectedLoss,
   extrasFor,
-  fitMargins,
   forecastWeight,
   gradeJob,
   insteadFor,
@@ -17,7 +16,6 @@ import {
   makeCatalogue,
   motorRisks,
   pickFor,
-  screwFits,
   swapModel,
   takesFor,
   voltageWindow,
@@ -186,20 +184,6 @@ describe('intake', () => {
     expect(motorRisks(assemble(culvert.target, catalogue), [3, 3])[0]!.band).toBe('easy');
     expect(motorRisks(assemble(culvert.target, catalogue), [6, 6])[0]!.band).toBe('over the limit');
     expect(expectedLoss(1500, 0.05, 22000)).toEqual({ lossMinor: 1100, pays: true });
-  });
-
-  it('measures the room in the frame and what a stack screw holds', () => {
-    expect(fitMargins(assemble(culvert.target, catalogue))).toContainEqual(
-      expect.objectContaining({ what: 'stack', verdict: 'go', marginMm: [5, 3, 12.2] }),
-    );
-    expect(screwFits(assemble(culvert.target, catalogue))).toMatchObject([{ thread: 'M2', verdict: 'good' }]);
-    const long = {
-      ...culvert.target,
-      slots: { ...culvert.target.slots, VTX: { ...culvert.target.slots.VTX!, model: 'heron-dvu-26' } },
-    };
-    expect(fitMargins(assemble(long, catalogue))).toContainEqual(
-      expect.objectContaining({ slots: ['VTX'], verdict: 'no' }),
-    );
   });
 
   it('grades by joints and the smallest pad, and estimates honestly', () => {

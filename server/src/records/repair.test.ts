@@ -4,7 +4,7 @@ import { deriveJob, fold, makeCatalogue } from '@junctor/core';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Client, TestShop } from '../testing';
-import { anonymous, firstLead, newPart, openJob, sent, startTestShop, workUntil } from '../testing';
+import { firstLead, newPart, openJob, sent, startTestShop, technicianOf, workUntil } from '../testing';
 
 let shop: TestShop;
 let lead: Client;
@@ -93,11 +93,7 @@ describe('a repair opened from the book', () => {
     const [look] = await log();
     const proofs = { mendedBy: [reheat.id], provedBy: [look!.id] };
     expect((await claim(lead, { state: 'proved', ...proofs })).body.code).toBe('fault.unproved');
-    const hand = anonymous(shop.url);
-    await lead.post('/people', { id: v7(), name: 'Hand', role: 'technician', password: 'also long enough' });
-    const device = { id: hand.deviceId, label: 'test' };
-    const session = await hand.post('/session', { name: 'Hand', password: 'also long enough', device });
-    const technician = { ...hand, personId: (session.body as unknown as { personId: string }).personId };
+    const technician = await technicianOf(lead, shop.url);
     const refused = await claim(technician, { state: 'accepted', acceptedBecause: 'it flies anyway' });
     expect([refused.status, refused.body.code]).toEqual([403, 'fault.lead']);
   });

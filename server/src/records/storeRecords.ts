@@ -15,6 +15,7 @@ import type { Arrivals } from './arrivals';
 import { makeArrivals } from './arrivals';
 import { refuseCorrection } from './corrections';
 import { refuseFaultClaim } from './faultClaim';
+import { refuseLayoutClaim } from './layoutClaim';
 import { refuseWaiver } from './waiver';
 
 export interface Stored {
@@ -39,7 +40,7 @@ interface Incoming {
  * @throws {ApiError} 404 no such quad; 403 in another person's name, or a lead's record corrected by somebody else; 409
  * an id that stands for something else, or a record corrected already; 422 a job of another quad, an unknown part
  * model, a correction of another kind, a waiver of what no rule says or that this person cannot give, a fault closed
- * without the records that show it, something that cannot be added to this log.
+ * without the records that show it, a layout that does not fit as signed, something that cannot be added to this log.
  */
 export function storeRecords(
   deps: LogDeps,
@@ -70,6 +71,7 @@ export function storeRecords(
         refuseWaiver({ plan, catalogue, log, list }, person.role, record, index);
       }
       refuseFaultClaim(log, person.role, record, index);
+      refuseLayoutClaim({ plan, catalogue }, person.role, record, index);
       seq += 1;
       const judged = await arrivals.judge(record, log);
       const next = onTrial(log, { ...record, quadId, seq, arrivedAt, ...(judged ? { judged } : {}) }, index);

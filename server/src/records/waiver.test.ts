@@ -1,10 +1,9 @@
 /** Waivers on a real MariaDB: the server judges for itself who may let what stay as it is. */
 import { applyPlanChanges, judge, landedOn, makeCatalogue, assemble } from '@junctor/core';
 import type { JobSheet, PlanChange, Severity, TerminalRef } from '@junctor/core';
-import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Client, TestShop } from '../testing';
-import { anonymous, firstLead, openJob, sent, startTestShop } from '../testing';
+import { firstLead, openJob, sent, startTestShop, technicianOf } from '../testing';
 
 let shop: TestShop;
 let lead: Client;
@@ -14,19 +13,7 @@ let job: { quadId: string; jobId: string };
 beforeAll(async () => {
   shop = await startTestShop();
   lead = await firstLead(shop.url);
-  const id = v7();
-  await lead.post('/people', { id, name: 'Hand', role: 'technician', password: 'also long enough' });
-  const own = anonymous(shop.url);
-  expect(
-    (
-      await own.post('/session', {
-        name: 'Hand',
-        password: 'also long enough',
-        device: { id: own.deviceId, label: 'test' },
-      })
-    ).status,
-  ).toBe(200);
-  technician = { ...own, personId: id };
+  technician = await technicianOf(lead, shop.url);
   job = await openJob(lead);
 });
 afterAll(() => shop.stop());

@@ -76,6 +76,16 @@ export async function firstLead(url: string): Promise<Client> {
   return { ...client, personId: id };
 }
 
+/** A technician whom the lead has taken on, signed in. */
+export async function technicianOf(lead: Client, url: string): Promise<Client> {
+  const client = anonymous(url);
+  const [id, name, password] = [v7(), 'Hand', 'also long enough'];
+  await lead.post('/people', { id, name, role: 'technician', password });
+  const { status } = await client.post('/session', { name, password, device: { id: client.deviceId, label: 'test' } });
+  if (status !== 200) throw new Error(`the technician was not signed in: ${status}`);
+  return { ...client, personId: id };
+}
+
 /** A customer with a quad and an open job from the shipped template. */
 export async function openJob(client: Client): Promise<{ quadId: string; jobId: string }> {
   const [customerId, quadId, jobId] = [v7(), v7(), v7()];

@@ -1,4 +1,4 @@
-export { anonymous, firstLead, fitEsc, newPart, openJob, sent } from './client';
+export { anonymous, firstLead, fitEsc, newPart, openJob, sent, technicianOf } from './client';
 export type { Client, Reply } from './client';
 export { startPrivateServer } from '../database/privateServer';
 export { startTestShop } from './testShop';

@@ -11,8 +11,14 @@ export interface Choice {
   revision: number;
 }
 
-/** The plan with the chosen models in place, and what found no pad. */
-export function useSwapped(plan: PlanDraft | null, choices: readonly Choice[]): Swapped | null {
+interface Swapping {
+  /** The plan with the chosen models in place, and what found no pad; null until the models have come. */
+  swapped: Swapped | null;
+  /** The same, waited for: a form may be sent before the models have come. Null without a plan or when none come. */
+  whenSwapped: () => Promise<Swapped | null>;
+}
+
+export function useSwapped(plan: PlanDraft | null, choices: readonly Choice[]): Swapping {
   const wanted = plan
     ? [
         ...choices.map(({ id, revision }) => ({ model: id, revision })),
@@ -28,9 +34,18 @@ export function useSwapped(plan: PlanDraft | null, choices: readonly Choice[]): 
     staleTime: Infinity,
     queryFn: () => request<PartModel[]>('POST', '/catalogue/models', { wanted }),
   });
-  if (!plan || choices.length === 0) return plan && { plan, lost: [] };
-  if (!models.data) return null;
-  const model = (id: string) => models.data.find((known) => known.id === id)!;
+  const withModels = (come: readonly PartModel[] | undefined) => {
+    if (!plan || choices.length === 0) return plan && { plan, lost: [] };
+    return come ? swapAll(plan, choices, come) : null;
+  };
+  return {
+    swapped: withModels(models.data),
+    whenSwapped: async () => withModels(models.data ?? (wanted.length > 0 ? (await models.refetch()).data : undefined)),
+  };
+}
+
+function swapAll(plan: PlanDraft, choices: readonly Choice[], models: readonly PartModel[]): Swapped {
+  const model = (id: string) => models.find((known) => known.id === id)!;
   return choices.reduce<Swapped>(
     (so, { slot, id }) => {
       const { plan: next, lost } = swapModel(so.plan, slot, model(so.plan.target.slots[slot]!.model), model(id));

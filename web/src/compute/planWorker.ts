@@ -2,7 +2,9 @@
 import type {
   Alternative,
   Conversion,
+  CutList,
   Finding,
+  Offcut,
   PartModel,
   Plan,
   Planned,
@@ -10,10 +12,12 @@ import type {
   PlanResult,
   Remedy,
   WayOut,
+  WireToCut,
 } from '@junctor/core';
 import {
   alternativesFor,
   conversion,
+  cutList,
   emptyBuild,
   makeCatalogue,
   planWiring,
@@ -66,6 +70,9 @@ const planWork = {
   },
   async alternatives(question: PlanQuestion, planned: Planned, wish: string): Promise<Alternative[]> {
     return alternativesFor(planned, requestOf(question), wish, await loading);
+  },
+  async cuts(wires: readonly WireToCut[], offcuts: readonly Offcut[]): Promise<CutList> {
+    return cutList(wires, offcuts, await loading);
   },
   remedies(plan: Plan, models: readonly PartModel[], finding: Finding): Remedy[] {
     return remediesFor(plan, makeCatalogue(models), finding);

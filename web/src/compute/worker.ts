@@ -1,4 +1,4 @@
-/** Expectations are computed here, off the page. */
+/** Expectations and layouts are computed here, off the page. */
 import type {
   Assembly,
   Build,
@@ -9,9 +9,19 @@ import type {
   LooseTouch,
   Meter,
   PartModel,
+  Pose,
   Touch,
 } from '@junctor/core';
-import { causesOf, chargeAfter, compileSound, expectIn, looseReadings, makeCatalogue, assemble } from '@junctor/core';
+import {
+  bestLay,
+  causesOf,
+  chargeAfter,
+  compileSound,
+  expectIn,
+  looseReadings,
+  makeCatalogue,
+  assemble,
+} from '@junctor/core';
 import { expose } from 'comlink';
 
 export interface ExpectRequest {
@@ -47,6 +57,10 @@ function assemblyOf({ models, build }: Pick<ExpectRequest, 'models' | 'build'>):
 }
 
 const compute = {
+  /** Poses of the parts that a plan leaves open. */
+  lay(of: Pick<ExpectRequest, 'models' | 'build'>): [slot: string, pose: Pose][] {
+    return [...bestLay(assemblyOf(of)).poses];
+  },
   loose(model: PartModel, meter: Meter, listed: readonly LooseTouch[] = []): LooseReading[] {
     return looseReadings(model, meter, listed);
   },

@@ -22,6 +22,7 @@ const rowPx = 19;
 const endOf = ({ width }: CordShape) => width - 10;
 const names: Readonly<Record<string, string>> = {
   kit: 'Kit',
+  layout: 'Layout',
   'power path': 'Power path',
   motors: 'Motors',
   controller: 'Controller',

@@ -16,6 +16,7 @@ import type { BoardWire } from '../../facts/wiring/boardWires';
 import { boardsOf, boardWires } from '../../facts/wiring/boardWires';
 import { hexOf } from '../../facts/wiring/wireHex';
 import { edgeOf, span } from '../../physics/geometry/boardEdge';
+import { escape, n, svgSheet } from './svg';
 import { exitsOf, placeLeaders, sidesOf } from './leaders';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { assemble } from '../../facts/assembly/assembly';
@@ -47,8 +48,8 @@ export function wiringSvg(assembly: Assembly, title: string): string {
     y += height;
     return `<g transform="translate(0 ${n(at)})">${svg}</g>`;
   });
-  const name = escape(title);
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${sheet.width} ${n(y + 6)}" width="${sheet.width}mm" height="${n(y + 6)}mm" font-family="sans-serif"><title>${name}</title>\n<rect width="100%" height="100%" fill="#ffffff"/><text x="6" y="9" font-size="5">${name}</text>\n${placed.join('\n')}\n</svg>\n`;
+  const words = `<rect width="100%" height="100%" fill="#ffffff"/><text x="6" y="9" font-size="5">${escape(title)}</text>`;
+  return svgSheet({ title, wideMm: sheet.width, highMm: y + 6 }, `${words}\n${placed.join('\n')}`);
 }
 
 interface Drawn {
@@ -149,12 +150,4 @@ function arrowSvg(model: PartModel, place: (at: XY) => XY): string {
 function ends({ body: { arrowDeg } }: PartModel, place: (at: XY) => XY): [XY, XY] {
   const turn = ((arrowDeg ?? 90) * Math.PI) / 180;
   return [place([-3 * Math.cos(turn), -3 * Math.sin(turn)]), place([3 * Math.cos(turn), 3 * Math.sin(turn)])];
-}
-
-function n(value: number): string {
-  return String(Math.round(value * 100) / 100);
-}
-
-function escape(text: string): string {
-  return text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 }

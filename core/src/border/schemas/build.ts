@@ -4,6 +4,7 @@ import type { Range } from '../../facts/terms/names';
 import { purposes } from '../../facts/plan/wish';
 import { key, tagged, terminalRef, version } from './common';
 import { inherited } from './readable';
+import { thread } from './sizes';
 
 const position = Joi.number().integer().min(1).max(99);
 const pose = Joi.object({
@@ -68,11 +69,24 @@ export const hiddenBy = Joi.string().valid('coating', 'glue', 'lid', 'shrink', '
 export const contactWhy = Joi.string().valid('screw', 'rests on', 'measured');
 const contact = Joi.object({ a: terminalRef, b: terminalRef, ohms: Joi.number().min(0).max(1e9), why: contactWhy });
 
+const layer = Joi.alternatives(
+  Joi.object({ slot: key }),
+  Joi.object({ washer: key, mm: Joi.number().positive().max(100) }),
+  Joi.object({ nut: key, mm: Joi.number().positive().max(100) }),
+  Joi.object({ grommet: key, freeMm: Joi.number().positive().max(100), squeezedMm: Joi.number().positive().max(100) }),
+  Joi.object({ tape: key, mm: Joi.number().positive().max(10) }),
+);
+const stack = Joi.object({
+  screw: Joi.object({ thread, lengthMm: Joi.number().positive().max(200) }),
+  layers: Joi.array().items(layer).max(100),
+});
+
 export const build = Joi.object({
   slots: Joi.object().pattern(Joi.string().pattern(/^[^.\s~:#]+$/, 'designator'), fitted),
   wires: Joi.object().pattern(key, wire),
   housings: Joi.object().pattern(key, housing),
   mates: Joi.object().pattern(key, mate),
+  stacks: Joi.object().pattern(key, stack).optional(),
   contacts: Joi.array().items(contact),
   hidden: Joi.object().pattern(terminalRef, hiddenBy),
   heats: Joi.object().pattern(terminalRef, Joi.number().integer().min(0).max(10_000)),
@@ -126,7 +140,7 @@ export const buildFile = Joi.object({
 
 export const planChange = Joi.object({
   path: Joi.string()
-    .pattern(/^(slots|wires|housings|mates|links|wishes|pinned|schools)\/.+$|^cells$/, 'path in the plan')
+    .pattern(/^(slots|wires|housings|mates|stacks|links|wishes|pinned|schools)\/.+$|^cells$/, 'path in the plan')
     .max(300)
     .pattern(new RegExp(`/(?:${[...inherited].join('|')})$`), { name: 'name of its own', invert: true }),
   before: Joi.any().required(),
@@ -136,6 +150,7 @@ export const planChange = Joi.object({
       { is: Joi.string().pattern(/^wires\//), then: wire.allow(null) },
       { is: Joi.string().pattern(/^housings\//), then: housing.allow(null) },
       { is: Joi.string().pattern(/^mates\//), then: mate.allow(null) },
+      { is: Joi.string().pattern(/^stacks\//), then: stack.allow(null) },
       { is: Joi.string().pattern(/^links\//), then: link.allow(null) },
       { is: Joi.string().pattern(/^wishes\//), then: wish.allow(null) },
       { is: Joi.string().pattern(/^pinned\//), then: pinned.allow(null) },

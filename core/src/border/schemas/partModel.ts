@@ -3,11 +3,9 @@ import Joi from 'joi';
 import { partKinds } from '../../facts/catalogue/partModel';
 import { key, printable, tagged, version } from './common';
 import { amps, element, volts } from './element';
+import { frame } from './frame';
+import { size, thread, xy, xyz } from './sizes';
 
-const mm = Joi.number().min(-3000).max(3000);
-const size = Joi.number().min(0).max(3000);
-const xy = Joi.array().ordered(mm, mm).length(2);
-const xyz = Joi.array().ordered(mm, mm, mm).length(3);
 const range = Joi.array().ordered(volts, volts).length(2);
 const awg = Joi.number().min(0).max(50);
 const seconds = Joi.number().min(0).max(3600);
@@ -47,8 +45,6 @@ const terminal = Joi.object({
   roles: Joi.array().items(role).max(8),
 });
 
-const thread = Joi.string().pattern(/^M\d(\.\d)?$/, 'thread');
-
 const body = Joi.object({
   outlineMm: Joi.array().items(xy).min(3).max(400),
   aboveMm: size,
@@ -56,6 +52,18 @@ const body = Joi.object({
   holes: Joi.array()
     .items(Joi.object({ atMm: xy, drillMm: Joi.number().positive().max(50) }))
     .max(100),
+  heightsMm: Joi.array()
+    .items(
+      Joi.object({
+        side,
+        atMm: xy,
+        sizeMm: xy,
+        mm: Joi.number().positive().max(200),
+        what: Joi.string().valid('parts', 'usb', 'button', 'socket', 'ceramics', 'coil', 'shield'),
+      }),
+    )
+    .max(60)
+    .optional(),
   boxMm: xyz.optional(),
   bare: Joi.array()
     .items(Joi.object({ side, areaMm: Joi.array().items(xy).min(3).max(100) }))
@@ -73,31 +81,6 @@ const body = Joi.object({
       }),
     ),
   arrowDeg: Joi.number().min(-360).max(360).allow(null),
-});
-
-const frame = Joi.object({
-  corners: Joi.array()
-    .items(
-      Joi.object({
-        index: Joi.number().integer().min(1).max(12),
-        atMm: xy,
-        level: Joi.string().valid('upper', 'lower'),
-        discMm: size,
-      }),
-    )
-    .min(1)
-    .max(12),
-  bays: Joi.array()
-    .items(Joi.object({ id: key, atMm: xyz, sizeMm: xyz, hole: Joi.string().max(30).allow('') }))
-    .max(20),
-  posts: Joi.array()
-    .items(Joi.object({ atMm: xy, lengthMm: size, thread }))
-    .max(40),
-  route: Joi.object({
-    points: Joi.object().pattern(key, xyz).max(100),
-    edges: Joi.array().items(Joi.array().ordered(key, key).length(2)).max(300),
-  }),
-  conducts: Joi.boolean(),
 });
 
 const megahertz = Joi.number().positive().max(100000);

@@ -156,6 +156,12 @@ const note = {
   },
   weight: { what: key, grams: Joi.number().min(0).max(100000) },
   signature: { slot: key, part: id.allow(null), readings: Joi.array().items(signatureReading).min(1).max(60) },
+  layout: {
+    basis: Joi.string().max(40_000),
+    no: Joi.array().items(sentence).max(200),
+    tight: Joi.number().integer().min(0).max(1000),
+    reason: text,
+  },
   skip: { step: stepId, reason: text },
   picture: { of: key, blob: id },
   symptom: {

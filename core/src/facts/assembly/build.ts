@@ -10,11 +10,26 @@ export interface Build {
   wires: Readonly<Record<WireId, Wire>>;
   housings: Readonly<Record<HousingId, Housing>>;
   mates: Readonly<Record<string, Mate>>;
+  /** By place of the frame: what is threaded on its screws, where somebody has said so. */
+  stacks?: Readonly<Record<string, Stack>>;
   contacts: readonly Contact[];
   hidden: Readonly<Record<TerminalRef, HiddenBy>>;
   /** How often each landing has been heated. */
   heats: Readonly<Record<TerminalRef, number>>;
 }
+
+/** What is threaded on the screws of a stack, from below. */
+export interface Stack {
+  screw: { thread: string; lengthMm: number };
+  layers: readonly StackLayer[];
+}
+
+export type StackLayer =
+  | { slot: Slot }
+  | { washer: string; mm: number }
+  | { nut: string; mm: number }
+  | { grommet: string; freeMm: number; squeezedMm: number }
+  | { tape: string; mm: number };
 
 export type HiddenBy = 'coating' | 'glue' | 'lid' | 'shrink' | 'board';
 

@@ -3,11 +3,13 @@
  * The physical ground: nothing is fed from nowhere, no current into a node that is not there, no two pads in one place.
  */
 import { checkElements } from './checkElements';
+import { checkFrame } from './checkFrame';
 import { checkNumbers } from './checkNumbers';
 import { checkPorts } from './checkPorts';
 import type { ModelMistake } from './mistake';
 import { mistake } from './mistake';
 import type { PartModel, Terminal } from './partModel';
+import { twice } from './twice';
 import { lookUp } from '../terms/lookUp';
 
 /** Kinds whose terminals are wired, so that they must have some. */
@@ -32,17 +34,9 @@ export function checkModel(model: PartModel): ModelMistake[] {
     ...checkElements(model),
     ...checkNumbers(model),
     ...checkPorts(model),
+    ...checkFrame(model),
     ...checkKnownFrom(model),
   ];
-}
-
-function twice(list: readonly { id: string }[], path: string): ModelMistake[] {
-  const seen = new Set<string>();
-  return list.flatMap(({ id }, index) => {
-    if (seen.has(id)) return [mistake(`${path}.${index}.id`, 'twice', `${id} is there twice`)];
-    seen.add(id);
-    return [];
-  });
 }
 
 function checkTerminal(

@@ -3,6 +3,7 @@
  * Units: mm, g, V, A, ohm, F, H. Board coordinates: x to the right, y up, seen from the top, origin at the centre.
  */
 import type { NodeId, PortId, Range, TerminalId, XY } from '../terms/names';
+import type { FrameBody } from './frame';
 
 export const partKinds = [
   'controller',
@@ -98,6 +99,15 @@ export interface Terminal {
   contact: 'bare' | 'resin' | 'anodised';
   /** Alternatives: a link says which one is used. */
   roles: readonly Role[];
+}
+
+/** A box that stands on a face of a board. */
+export interface HeightBox {
+  side: Side;
+  atMm: XY;
+  sizeMm: XY;
+  mm: number;
+  what: 'parts' | 'usb' | 'button' | 'socket' | 'ceramics' | 'coil' | 'shield';
 }
 
 export type Side = 'top' | 'bottom';
@@ -243,6 +253,8 @@ export interface Body {
     atMm: XY;
     faceDeg: number | 'up' | 'down';
   }[];
+  /** How high it is where, above its faces; what no box covers is bare. Not given: it is as high everywhere. */
+  heightsMm?: readonly HeightBox[];
   /** Room that it takes with everything on it. */
   boxMm?: readonly [number, number, number];
   /** Conductors that stand bare. */
@@ -251,22 +263,6 @@ export interface Body {
   mount?: { heightMm: number; squeezedMm: number; thread: string; lengthMm: number };
   /** Where the silk arrow points, in degrees anticlockwise from x; null: no arrow printed. */
   arrowDeg: number | null;
-}
-
-export interface FrameBody {
-  corners: readonly { index: number; atMm: XY; level: 'upper' | 'lower'; discMm: number }[];
-  bays: readonly {
-    id: string;
-    atMm: readonly [number, number, number];
-    sizeMm: readonly [number, number, number];
-    hole: string;
-  }[];
-  posts: readonly { atMm: XY; lengthMm: number; thread: string }[];
-  route: {
-    points: Readonly<Record<string, readonly [number, number, number]>>;
-    edges: readonly (readonly [string, string])[];
-  };
-  conducts: boolean;
 }
 
 export interface Cover {

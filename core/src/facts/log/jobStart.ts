@@ -21,6 +21,7 @@ const ofIntake: ReadonlySet<NoteKind> = new Set([
   'untouched',
   'kit',
   'signature',
+  'layout',
   'caution',
   'skip',
   'open point',

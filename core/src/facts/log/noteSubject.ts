@@ -35,6 +35,7 @@ export function subjectOf(note: Note): string {
       return note.mate;
     case 'goes':
       return note.act;
+    case 'layout':
     case 'power':
     case 'meter proof':
     case 'pack':

@@ -64,6 +64,7 @@ export type Note =
       instead?: string;
     }
   | { saw: 'weight'; what: string; grams: number }
+  | LayoutNote
   | { saw: 'signature'; slot: Slot; part: Id | null; readings: readonly SignatureReading[] }
   | { saw: 'skip'; step: StepId; reason: string }
   | { saw: 'picture'; of: string; blob: Id }
@@ -90,6 +91,18 @@ export interface PermitFor {
   /** When the device asked, by its own clock: the device's later times are compared with this. */
   askedAt: string;
   coreVersion: string;
+}
+
+/** How the parts lie was looked at and signed. */
+export interface LayoutNote {
+  saw: 'layout';
+  /** What lay where then: another plan is signed again. */
+  basis: string;
+  /** Margins that do not hold, in words, and how many hold as drawn but not at worst. */
+  no: readonly string[];
+  tight: number;
+  /** Why it goes in all the same: a lead's word. Empty where every margin holds. */
+  reason: string;
 }
 
 /** One touch of a loose part: terminals without their slot. */

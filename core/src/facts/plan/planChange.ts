@@ -11,6 +11,7 @@ export interface PlanChange {
     | `wires/${string}`
     | `housings/${string}`
     | `mates/${string}`
+    | `stacks/${string}`
     | `links/${string}`
     | `wishes/${string}`
     | `pinned/${string}`
@@ -47,7 +48,7 @@ export function valueAt(plan: Plan, path: PlanChange['path']): unknown {
   if (part in lists)
     return plan[part as ListName].find((member) => lists[part as ListName](member as never) === key) ?? null;
   if (part === 'schools') return lookUp(plan.schools, key) ?? null;
-  return lookUp(plan.target[part as TargetPart] as Record<string, unknown>, key) ?? null;
+  return lookUp((plan.target[part as TargetPart] ?? {}) as Record<string, unknown>, key) ?? null;
 }
 
 function withValue(plan: Plan, path: PlanChange['path'], value: unknown): Plan {
@@ -62,11 +63,11 @@ function withValue(plan: Plan, path: PlanChange['path'], value: unknown): Plan {
   const piece = part as TargetPart;
   return {
     ...plan,
-    target: { ...plan.target, [piece]: withKey(plan.target[piece] as Record<string, unknown>, key, value) },
+    target: { ...plan.target, [piece]: withKey((plan.target[piece] ?? {}) as Record<string, unknown>, key, value) },
   };
 }
 
-type TargetPart = 'slots' | 'wires' | 'housings' | 'mates';
+type TargetPart = 'slots' | 'wires' | 'housings' | 'mates' | 'stacks';
 type ListName = 'links' | 'wishes' | 'pinned';
 
 /** Lists of a plan by what names their entries. */

@@ -17,8 +17,8 @@ interface PlanParts {
 
 /** Changes in an order that can be made; removals first. */
 export function planChangesTo(from: PlanDraft, to: PlanParts): PlanChange[] {
-  const tables = (['slots', 'housings', 'mates', 'wires'] as const).flatMap((part) =>
-    changed(part, from.target[part], to.target[part]),
+  const tables = (['slots', 'housings', 'mates', 'stacks', 'wires'] as const).flatMap((part) =>
+    changed(part, from.target[part] ?? {}, to.target[part] ?? {}),
   );
   const named = <T>(list: readonly T[], name: (one: T) => string) =>
     Object.fromEntries(list.map((member) => [name(member), member]));
@@ -41,7 +41,7 @@ export function planChangesTo(from: PlanDraft, to: PlanParts): PlanChange[] {
   return [...cells, ...all.filter(({ after }) => after === null), ...all.filter(({ after }) => after !== null)];
 }
 
-type Part = 'slots' | 'housings' | 'mates' | 'wires' | 'links' | 'wishes' | 'pinned';
+type Part = 'slots' | 'housings' | 'mates' | 'stacks' | 'wires' | 'links' | 'wishes' | 'pinned';
 
 function changed(
   part: Part,

@@ -1,6 +1,7 @@
 /**
  * All that a list of touches stands on, as text: two builds with the same have the same list. What a wire looks like,
- * which physical parts are fitted and what was found touching is not in it; what a model is, its name and revision say.
+ * which physical parts are fitted, how they lie and what was found touching is not in it; what a model is, its name and
+ * revision say.
  */
 import type { Build } from '../../facts/assembly/build';
 import { canonicalJson } from '../../facts/terms/canonicalJson';
@@ -12,7 +13,7 @@ export function listBasis({ slots, wires, housings, mates, hidden }: Build, mete
   const { id: _id, name: _name, toneHz: _toneHz, ...card } = meter;
   return canonicalJson([
     coreVersion,
-    inOrder(slots, ({ model, revision, pose }) => [model, revision, pose]),
+    inOrder(slots, ({ model, revision }) => [model, revision]),
     inOrder(wires, ({ awg, lengthMm, via, tailOf, bundle, ends }) => [awg, lengthMm, via, tailOf, bundle, ends]),
     inOrder(housings, (housing) => housing),
     inOrder(mates, (mate) => mate),

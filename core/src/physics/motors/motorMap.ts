@@ -3,7 +3,8 @@
  * and which way each motor must turn by the airframe's table. Corners are seen from above, front up.
  */
 import { frameOf } from '../../facts/assembly/frameOf';
-import type { FrameBody, Port } from '../../facts/catalogue/partModel';
+import type { FrameBody } from '../../facts/catalogue/frame';
+import type { Port } from '../../facts/catalogue/partModel';
 import type { PortId, Slot, XY } from '../../facts/terms/names';
 import { splitRef, terminalRef } from '../../facts/terms/names';
 import type { Netlist } from '../../facts/wiring/netlist';

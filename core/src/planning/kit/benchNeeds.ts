@@ -1,8 +1,10 @@
 /** Solder, fixings, screws, tools and consumables of a job. */
 import type { Build } from '../../facts/assembly/build';
+import { frameOf } from '../../facts/assembly/frameOf';
 import type { Change } from '../../facts/assembly/difference';
 import { changeId } from '../../facts/assembly/difference';
-import type { StepId } from '../../facts/terms/names';
+import type { Slot, StepId } from '../../facts/terms/names';
+import { boardsIn, stackOf } from '../../physics/layout/stack';
 import type { Alloy } from '../../physics/joints/recipe';
 import { recipeFor } from '../../physics/joints/recipe';
 import { screwLengthMm, solderG, tapePerArmMm } from './amounts';
@@ -82,6 +84,8 @@ export function screwNeeds(changes: readonly Change[], target: Assembly): Need[]
           },
         ];
       }
+      const ofStack = stackScrews(target, subject);
+      if (ofStack) return ofStack;
       if (!body.mount) return [];
       return [
         {
@@ -96,6 +100,28 @@ export function screwNeeds(changes: readonly Change[], target: Assembly): Need[]
         },
       ];
     });
+}
+
+/** Four screws through the whole stack, asked for with its lowest board; null: the board stands in no known stack. */
+function stackScrews(target: Assembly, subject: Slot): Need[] | null {
+  const frame = frameOf(target);
+  const stack = frame && stackOf(target, frame)?.stack;
+  const slots = stack ? boardsIn(stack) : [];
+  if (!stack || !slots.includes(subject)) return null;
+  if (slots[0] !== subject) return [];
+  const { thread, lengthMm } = stack.screw;
+  return [
+    {
+      key: `screw:${thread}:${lengthMm}`,
+      kind: 'screw',
+      name: `stack screw ${thread} x ${lengthMm}`,
+      amount: 4,
+      unit: 'pieces',
+      because: 'four through the stack, of the length that the layout has',
+      slot: subject,
+      step: `fit:${subject}`,
+    },
+  ];
 }
 
 export function toolNeeds(joints: readonly Joint[], alloy: Alloy): Need[] {

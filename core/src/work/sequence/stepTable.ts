@@ -7,6 +7,7 @@ import { free } from './steps/free';
 import { hand } from './steps/hand';
 import { house } from './steps/house';
 import { land } from './steps/land';
+import { lay } from './steps/lay';
 import { lead } from './steps/lead';
 import { list } from './steps/list';
 import { look } from './steps/look';
@@ -34,6 +35,7 @@ export const stepTable = {
   weigh,
   sign,
   picture,
+  lay,
   unmate,
   free,
   drop,

@@ -1,6 +1,7 @@
 /** The stretches of the cord, in order. Each ends in the gate of its name. */
 export const stretches = [
   'kit',
+  'layout',
   'power path',
   'motors',
   'controller',

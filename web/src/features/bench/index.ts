@@ -8,6 +8,8 @@ export { ReplacePart } from './find/ReplacePart';
 export { HandOn } from './handOver/HandOn';
 export { OpenPointPage } from './handOver/OpenPointPage';
 export { SheetPage } from './handOver/SheetPage';
+export { CutsPage } from './kit/CutsPage';
+export { LayoutPage } from './layout/LayoutPage';
 export { Fault } from './modes/Fault';
 export { Looking } from './modes/Looking';
 export { NoSuchPlace } from './modes/NoSuchPlace';

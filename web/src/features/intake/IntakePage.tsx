@@ -4,12 +4,10 @@ import {
   expectedLoss,
   extrasFor,
   failureChance,
-  fitMargins,
   forecastWeight,
   gradeJob,
   motorRisks,
   notesOf,
-  screwFits,
   voltageWindow,
   assemble,
 } from '@junctor/core';
@@ -22,6 +20,7 @@ import { keys } from '../../api/keys';
 import { useModelIndex } from '../../api/stores';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import { useBench } from '../../bench/provider/useBench';
+import { IntoTheFrame } from './IntoTheFrame';
 import { KitFile } from './KitFile';
 import { Pictures } from './Pictures';
 import { WeightsBefore } from './WeightsBefore';
@@ -40,8 +39,6 @@ export function IntakePage() {
     () => ({
       volts: voltageWindow(assemble(target, catalogue), cells),
       motors: motorRisks(assemble(target, catalogue), cells),
-      room: fitMargins(assemble(target, catalogue)),
-      screws: screwFits(assemble(target, catalogue)),
       grade: gradeJob(state.start, assemble(target, catalogue), state.steps),
     }),
     [target, cells, catalogue, state],
@@ -64,6 +61,8 @@ export function IntakePage() {
       go={(to) => void navigate(to)}
       doors={[
         { key: 'Enter', label: 'Take it to the bench', to: jobPlaces(job.id).now },
+        { key: 'l', label: 'Layout', to: jobPlaces(job.id).layout },
+        { key: 'c', label: 'Cut list', to: jobPlaces(job.id).cuts },
         { key: 'q', label: 'Quad book', to: places.quadBook(job.quadId) },
       ]}
       note={`${job.customer}, ${job.title}, ${cells[1]} cells${intake.valueMinor > 0 ? `, ${money(intake.valueMinor)} at risk` : ''}.`}
@@ -104,26 +103,7 @@ export function IntakePage() {
             {judged.motors.length === 0 && <li>No motor speed is known.</li>}
           </Lines>
           <h2>Into the frame</h2>
-          <Lines aria-label="Room">
-            {judged.room.map(({ what, bay, marginMm, holes, verdict }) => (
-              <li key={what}>
-                <span>
-                  {verdictMarkOf(verdict)} <strong>{verdict}</strong>: {what} in bay {bay}, {marginMm.join(' / ')} mm
-                  left along, across, up
-                  {holes ? `; ${holes}` : ''}
-                </span>
-              </li>
-            ))}
-            {judged.screws.map(({ thread, lengthMm, clampsMm, engagedMm, verdict }) => (
-              <li key={thread}>
-                <span>
-                  {verdict === 'good' ? mark.good : mark.bad} stack screw {thread} x {lengthMm}: clamps {clampsMm} mm,{' '}
-                  {engagedMm} mm beyond: <strong>{verdict}</strong>
-                </span>
-              </li>
-            ))}
-            {judged.room.length === 0 && <li>No frame is in the plan: not judged.</li>}
-          </Lines>
+          <IntoTheFrame />
           <KitFile bench={bench} />
         </section>
         <section>
@@ -198,12 +178,6 @@ export function IntakePage() {
       </Columns>
     </Sheet>
   );
-}
-
-function verdictMarkOf(verdict: 'go' | 'no' | 'tight') {
-  if (verdict === 'go') return mark.good;
-  if (verdict === 'tight') return mark.middle;
-  return mark.bad;
 }
 
 function bandMarkOf(band: 'easy' | 'near the limit' | 'over the limit' | 'not known') {

@@ -98,7 +98,7 @@ function JobOf({ quad }: { quad: Quad }) {
     staleTime: Infinity,
     queryFn: () => request<{ plan: PlanDraft }>('GET', `/templates/${chosen}`),
   });
-  const swapped = useSwapped(draft.data?.plan ?? null, choices);
+  const { whenSwapped } = useSwapped(draft.data?.plan ?? null, choices);
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
@@ -112,7 +112,8 @@ function JobOf({ quad }: { quad: Quad }) {
       if (!read.ok) return setProblem(read.problem);
       plan = { file: read.file };
     } else if (choices.length > 0 || text('alloy') === 'lead-free') {
-      if (!swapped) return setProblem('The part models are still coming');
+      const swapped = await whenSwapped();
+      if (!swapped) return setProblem('The part models have not come: press again');
       if (swapped.lost.length > 0 && !lostSeen) {
         setLostSeen(true);
         return setProblem(

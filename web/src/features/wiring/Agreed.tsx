@@ -11,7 +11,7 @@ import { ChoiceField, NumberTextField, typedNumber, WordsField } from '../../ui/
 import { Lines } from '../../ui/Sheet';
 import { Small } from '../../ui/Small';
 import type { Bench } from '../../bench/provider/bench';
-import { usePlanEdits } from './usePlanEdits';
+import { usePlanEdits } from '../../bench/provider/usePlanEdits';
 import { Alarm } from '../../ui/layout';
 
 const Part = styled.section`

@@ -28,7 +28,7 @@ import { JobFrame } from '../../bench/frame/JobFrame';
 import type { Bench } from '../../bench/provider/bench';
 import { useBench } from '../../bench/provider/useBench';
 import { useDoors } from '../../bench/provider/useDoors';
-import { usePlanEdits } from './usePlanEdits';
+import { usePlanEdits } from '../../bench/provider/usePlanEdits';
 
 const gauges = [12, 14, 16, 18, 20, 22, 24, 26, 28, 30];
 const Choice = styled.ul`

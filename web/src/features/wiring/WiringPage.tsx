@@ -23,7 +23,7 @@ import { useDoors } from '../../bench/provider/useDoors';
 import { FindingHere } from './FindingHere';
 import type { WalkedEnd } from './landings';
 import { walkedWords } from './landings';
-import { usePlanEdits } from './usePlanEdits';
+import { usePlanEdits } from '../../bench/provider/usePlanEdits';
 import type { Direction } from './useRing';
 import { useRing } from './useRing';
 import type { Walk } from './useWalk';

@@ -47,7 +47,7 @@ function ReplaceIn({ slot }: { slot: string }) {
   const part = inHand.find(({ id }) => id === chosen) ?? null;
   const model = part?.model ?? own.model;
   const revision = part?.revision ?? own.revision;
-  const swapped = useSwapped(plan, model === own.model ? [] : [{ slot, id: model, revision }]);
+  const { swapped, whenSwapped } = useSwapped(plan, model === own.model ? [] : [{ slot, id: model, revision }]);
   // Both plans are judged: what the rules say of the new one and not of this.
   const planned = swapped ? [plan, swapped.plan].flatMap(({ target: of }) => modelsNamed(of, [])) : [];
   const models = useModels(planned).data;
@@ -60,9 +60,11 @@ function ReplaceIn({ slot }: { slot: string }) {
     partId: string | null,
     said: { oldSerial: string | null; oldTo: Destination; reason: string },
   ) => {
+    const next = await whenSwapped();
+    if (!next) return setProblem('The part models have not come: press again');
     bench.record([{ saw: 'replace', slot, part: partId, ...said }], null);
-    if (swapped && model !== own.model) {
-      const changes = planChangesTo(plan, swapped.plan as Plan);
+    if (model !== own.model) {
+      const changes = planChangesTo(plan, next.plan as Plan);
       await change.mutateAsync({ version: plan.version, changes });
     }
     doors.leave(doors.places.now);
@@ -77,7 +79,6 @@ function ReplaceIn({ slot }: { slot: string }) {
       reason: text('reason'),
     };
     setProblem(null);
-    if (model !== own.model && !swapped) return setProblem('The part models are still coming');
     if (chosen !== newOne) return void replace(part?.id ?? null, said);
     if (!text('serial')) return setProblem('Type the serial of the new part, or choose “no serial on it”');
     const made = {

@@ -10,6 +10,7 @@ import { free } from './free';
 import { hand } from './hand';
 import { house } from './house';
 import { land } from './land';
+import { lay } from './lay';
 import { lead } from './lead';
 import { list } from './list';
 import { look } from './look';
@@ -38,6 +39,7 @@ const stepScreens = {
   weigh,
   sign,
   picture,
+  lay,
   unmate,
   free,
   drop,

@@ -4,7 +4,7 @@ import { reversePlanChanges } from '@junctor/core';
 import { useState } from 'react';
 import { ApiError } from '../../api/client';
 import { useChangePlan } from '../../api/queries';
-import type { Bench } from '../../bench/provider/bench';
+import type { Bench } from './bench';
 
 interface PlanEdits {
   make: (changes: readonly PlanChange[], then?: () => void) => void;
@@ -58,6 +58,7 @@ const things: Readonly<Record<string, string>> = {
   wishes: 'wish',
   pinned: 'choice',
   schools: 'school',
+  stacks: 'stack',
 };
 
 /** What somebody else has changed, as it is called at the bench. */

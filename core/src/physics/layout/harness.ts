@@ -1,0 +1,69 @@
+/** How long the wires between two parts are together, in each of their poses, and whether a supplied one is short. */
+import type { Pose } from '../../facts/assembly/build';
+import type { Slot, TerminalRef } from '../../facts/terms/names';
+import { lying } from '../geometry/place';
+import type { Laid } from './laid';
+import { distance, gatesOf, routeBetween, wayBetween } from './routes';
+import { runsBetween } from './runs';
+import { suppliedReachMm } from './supplied';
+
+interface Join {
+  ends: readonly [TerminalRef, TerminalRef];
+  /** How far it reaches, where it came with its part. */
+  reachMm: number;
+}
+
+/** Wires by the two parts that they join; within one part they are no harness. */
+export class Harness {
+  private readonly joins = new Map<Slot, Map<Slot, Join[]>>();
+  private readonly gates = new Map<string, readonly string[]>();
+
+  constructor(private readonly laid: Laid) {
+    for (const { wire, ends, slots } of runsBetween(laid)) {
+      const reachMm = suppliedReachMm(wire) ?? Infinity;
+      const [a, b] = slots;
+      this.add(a, b, { ends, reachMm });
+      this.add(b, a, { ends: [ends[1], ends[0]], reachMm });
+    }
+  }
+
+  private add(from: Slot, to: Slot, join: Join): void {
+    const own = this.joins.get(from) ?? new Map<Slot, Join[]>();
+    own.set(to, [...(own.get(to) ?? []), join]);
+    this.joins.set(from, own);
+  }
+
+  /** Parts that wires go to from this one. */
+  joined(slot: Slot): readonly Slot[] {
+    return [...(this.joins.get(slot)?.keys() ?? [])];
+  }
+
+  /** All wires between two parts in these poses, in mm, and whether a supplied one is too short. */
+  between([a, poseA]: readonly [Slot, Pose], [b, poseB]: readonly [Slot, Pose]): { mm: number; isShort: boolean } {
+    const { places, frame, assembly } = this.laid;
+    const at = (ref: TerminalRef, pose: Pose) => lying(pose, assembly.terminal(ref)!.atMm);
+    const isStraight = poseA.place === poseB.place && places.has(poseA.place);
+    const total = { mm: 0, isShort: false };
+    for (const { ends, reachMm } of this.joins.get(a)?.get(b) ?? []) {
+      const [start, end] = [at(ends[0], poseA), at(ends[1], poseB)];
+      const mm = isStraight
+        ? distance(start, end)
+        : wayBetween(frame, [start, this.gatesOf(poseA)], [end, this.gatesOf(poseB)]).mm;
+      total.mm += mm;
+      total.isShort ||= mm > reachMm;
+    }
+    return total;
+  }
+
+  private gatesOf(pose: Pose): readonly string[] {
+    const key = this.laid.places.has(pose.place) ? pose.place : pose.atMm.join(' ');
+    const gates = this.gates.get(key) ?? gatesOf(this.laid, pose);
+    this.gates.set(key, gates);
+    return gates;
+  }
+}
+
+/** All wires of a layout, in mm. */
+export function harnessMm(laid: Laid): number {
+  return runsBetween(laid).reduce((sum, { ends }) => sum + routeBetween(laid, ...ends).mm, 0);
+}

@@ -1,0 +1,52 @@
+/** An aircraft with every part in its place: as planned, else as proposed, else as assumed. */
+import type { Assembly } from '../../facts/assembly/assembly';
+import type { Pose, Stack } from '../../facts/assembly/build';
+import { frameOf } from '../../facts/assembly/frameOf';
+import type { FrameBody, Place } from '../../facts/catalogue/frame';
+import type { Slot } from '../../facts/terms/names';
+import { lookUp } from '../../facts/terms/lookUp';
+import { placeOf } from '../geometry/place';
+import { placesOf } from './places';
+import type { StackInPlace } from './stack';
+import { below, stackOf } from './stack';
+
+export interface Laid {
+  assembly: Assembly;
+  frame: FrameBody;
+  /** Places of the frame by name. */
+  places: ReadonlyMap<string, Place>;
+  /** Of every part but the frame itself. */
+  poses: ReadonlyMap<Slot, Pose>;
+  stack: StackInPlace | null;
+}
+
+/** @param proposed Poses of parts that have none of their own in the plan. @returns null without a frame. */
+export function laidOut(assembly: Assembly, proposed: ReadonlyMap<Slot, Pose> = new Map()): Laid | null {
+  const frame = frameOf(assembly);
+  if (!frame) return null;
+  const slots = Object.keys(assembly.build.slots).filter((slot) => !assembly.model(slot)!.frame);
+  return {
+    assembly,
+    frame,
+    places: new Map(placesOf(frame).map((one) => [one.id, one])),
+    poses: new Map(
+      slots.map((slot) => [
+        slot,
+        lookUp(assembly.build.slots, slot)!.pose ?? proposed.get(slot) ?? placeOf(assembly, slot),
+      ]),
+    ),
+    stack: stackOf(assembly, frame),
+  };
+}
+
+/** A part in a place. In a stack it stands as high as what is threaded on below it. */
+export function poseIn(
+  place: Place,
+  turnDeg: number,
+  face: Pose['face'],
+  standing?: { stack: Stack; slot: Slot },
+): Pose {
+  const [x, y, z] = place.atMm;
+  const upMm = standing ? below(standing.stack, standing.slot).reduce((sum, { mm }) => sum + mm, 0) : 0;
+  return { place: place.id, atMm: [x, y, z + upMm], yawDeg: turnDeg, face };
+}

@@ -1,0 +1,75 @@
+/** One margin of a layout: what there is beyond what is needed, and what would mend it. */
+import type { Range, Slot } from '../../facts/terms/names';
+import type { PlanChange } from '../../facts/plan/planChange';
+import type { Reckoned } from './sized';
+
+export type MarginKind =
+  | 'thread'
+  | 'gap below'
+  | 'between boards'
+  | 'lid'
+  | 'room'
+  | 'hole pattern'
+  | 'camera'
+  | 'reach'
+  | 'plug room'
+  | 'lead'
+  | 'blades'
+  | 'place';
+
+/**
+ * go: it holds even at worst; tight: it holds as things are drawn, not at worst; no: it does not hold; not known: a
+ * figure is missing, and somebody must look.
+ */
+export type MarginVerdict = 'go' | 'tight' | 'no' | 'not known';
+
+export interface Remedy {
+  /** What is done, as an order. */
+  says: string;
+  /** In the plan; none where hands do it. */
+  changes: readonly PlanChange[];
+}
+
+export interface Margin {
+  kind: MarginKind;
+  slots: readonly Slot[];
+  /** "thread above the top nut" */
+  what: string;
+  /** Beyond what is needed; null: not known. */
+  mm: number | null;
+  worstMm: number | null;
+  likelyMm: Range | null;
+  verdict: MarginVerdict;
+  /** A sentence with the figures. */
+  says: string;
+  remedies: readonly Remedy[];
+}
+
+/** Below this much a drawing is not exact. */
+const nothingMm = 1e-9;
+
+function verdictOf({ mm, worstMm }: Reckoned): MarginVerdict {
+  if (mm < -nothingMm) return 'no';
+  return worstMm < -nothingMm ? 'tight' : 'go';
+}
+
+type Said = Pick<Margin, 'kind' | 'slots' | 'what' | 'says'>;
+
+/** @param mend Asked for only where it does not hold at worst. */
+export function margin(said: Said, reckoned: Reckoned, mend: () => readonly Remedy[] = () => []): Margin {
+  const verdict = verdictOf(reckoned);
+  return { ...said, ...reckoned, verdict, remedies: verdict === 'go' ? [] : mend() };
+}
+
+export function notKnown(said: Said): Margin {
+  return { ...said, mm: null, worstMm: null, likelyMm: null, verdict: 'not known', remedies: [] };
+}
+
+const order: readonly MarginVerdict[] = ['no', 'tight', 'not known', 'go'];
+
+/** The worst first. */
+export function worstFirst(margins: readonly Margin[]): Margin[] {
+  return [...margins].sort(
+    (a, b) => order.indexOf(a.verdict) - order.indexOf(b.verdict) || (a.worstMm ?? 0) - (b.worstMm ?? 0),
+  );
+}

@@ -1,0 +1,46 @@
+/** Stack screws: what is left above the top nut, and whether the frame's room takes their length. */
+import type { Stack } from '../../../facts/assembly/build';
+import type { PlanChange } from '../../../facts/plan/planChange';
+import { lookUp } from '../../../facts/terms/lookUp';
+import type { Laid } from '../laid';
+import type { Margin, Remedy } from '../margin';
+import { margin } from '../margin';
+import { reckon, sized, tenths } from '../sized';
+import { layerMm, platesUnder, stackedSlots, threadOf } from '../stack';
+
+export function threadMargins(laid: Laid): Margin[] {
+  if (!laid.stack) return [];
+  const { place, stack } = laid.stack;
+  const { thread, lengthMm } = stack.screw;
+  const clamped = [...platesUnder(laid.frame, place), ...stack.layers.map(layerMm)];
+  const { turnMm, sold } = threadOf(thread);
+  const needed = [...clamped, { mm: turnMm, tolMm: 0 }];
+  const reckoned = reckon([sized(lengthMm, 'screw')], needed);
+  const clampedMm = clamped.reduce((sum, { mm }) => sum + mm, 0);
+  const leftMm = lengthMm - clampedMm;
+  const said = {
+    kind: 'thread',
+    slots: stackedSlots(laid.assembly),
+    what: 'thread above the top nut',
+    says:
+      `${tenths(leftMm)} mm of thread above the top nut, one turn (${turnMm} mm) is wanted: ` +
+      `${thread} x ${lengthMm} clamps ${tenths(clampedMm)} mm, squeezed`,
+  } as const;
+  return [
+    margin(said, reckoned, () =>
+      sold
+        .filter((longer) => longer > lengthMm && reckon([sized(longer, 'screw')], needed).worstMm >= 0)
+        .slice(0, 1)
+        .map((longer): Remedy => ({
+          says: `Take ${thread} x ${longer} screws`,
+          changes: [stackChange(laid, { ...stack, screw: { thread, lengthMm: longer } })],
+        })),
+    ),
+  ];
+}
+
+/** The change that makes the plan's stack this one. */
+export function stackChange({ assembly, stack }: Laid, after: Stack): PlanChange {
+  const { id } = stack!.place;
+  return { path: `stacks/${id}`, before: lookUp(assembly.build.stacks ?? {}, id) ?? null, after };
+}

@@ -1,0 +1,69 @@
+/** Step zero of a new build, by keyboard: what does not fit is found, mended and signed before the first joint. */
+import {
+  answer,
+  jobNamed,
+  logOf,
+  press,
+  quadId,
+  readable,
+  sentence,
+  signIn,
+  signLayout,
+  under,
+} from '../support/bench';
+import { newQuad, pick } from '../support/forms';
+import { expect, test } from '../support/shop';
+
+test('an 8-inch quad is laid out before its first joint', async ({ page, shop }) => {
+  await signIn(page, shop.url);
+  await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
+  await newQuad(page, 'Holm Weir Company', 'Frost watcher');
+  await pick(page, /four-in-one ESC and serial/);
+  await page.getByRole('button', { name: 'Open the job' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('list', { name: 'Room' })).toContainText('0.6 mm of thread above the top nut');
+  await page.keyboard.press('l');
+
+  await test.step('the worst margin is the sentence, and one key takes the longer screws', async () => {
+    await expect(sentence(page)).toHaveText('◐ Thread above the top nut: tight. Take M3 x 25 screws');
+    await expect(under(page)).toContainText('M3 x 22 clamps 21.4 mm, squeezed');
+    await readable(page);
+    await press(page, '4');
+    await expect(sentence(page)).not.toContainText('Thread above the top nut');
+  });
+
+  await test.step('what a turn makes worse shows before it is made', async () => {
+    while (!/USB of FC/.test(await sentence(page).innerText())) await answer(page, 'ArrowDown');
+    await press(page, '9');
+    await expect(sentence(page)).toContainText('USB of FC: 11.0 mm too little');
+    await expect(page.getByText('the software is told')).toBeVisible();
+    await press(page, 'Escape');
+    await expect(sentence(page)).toContainText('to spare at worst');
+  });
+
+  await test.step('a part is moved by hand and stays there', async () => {
+    while (!/^. RX in /.test(await sentence(page).innerText())) await answer(page, 'ArrowDown');
+    await press(page, '6');
+    await expect(page.getByRole('button', { name: /Put RX so/ })).toBeVisible();
+    await expect(sentence(page)).not.toContainText('too little');
+    await press(page, 'Enter');
+    await expect(page.getByRole('button', { name: /Sign: it fits/ })).toBeVisible();
+    const moved = await poseOf('RX');
+    expect(moved).not.toBeNull();
+    await signLayout(page);
+    expect(await poseOf('RX')).toEqual(moved);
+    expect(await poseOf('FC')).not.toBeNull();
+    const log = await logOf(page, shop.url, await quadId(page, shop.url, 'Frost watcher'));
+    expect(log.at(-1)!.body).toMatchObject({ saw: 'layout', no: [], reason: '' });
+  });
+
+  await test.step('the kit asks for the screws that the layout has', async () => {
+    const { plan } = await jobNamed(page, shop.url, 'Frost watcher');
+    expect(plan.target.stacks?.stack?.screw.lengthMm).toBe(25);
+    await expect(page.getByRole('navigation', { name: 'The job as a cord' })).toContainText('Layout passed');
+  });
+
+  async function poseOf(slot: string) {
+    return (await jobNamed(page, shop.url, 'Frost watcher')).plan.target.slots[slot]!.pose;
+  }
+});

@@ -1,0 +1,77 @@
+/** Cut lists: possible, as short as any, and said how far from the least where that is not known. */
+import { describe, expect, it } from 'vitest';
+import { cutLengths, cutList, layoutOf, assemble } from '@junctor/core';
+import { shippedTemplates } from '@junctor/catalogue';
+import { loadSolver } from '@junctor/solver/node';
+import { random } from '../generators/generate';
+import { cuttingOf, isPossible, triedAll } from '../trials/cutting';
+import { catalogue } from '../trials/ruleTrial';
+
+const solve = await loadSolver();
+const wire = (id: string, mm: number, awg = 28) => ({ wire: id, awg, colour: 'red', mm });
+const offcut = (id: string, lengthMm: number, awg = 28) => ({ id, awg, colour: 'red', lengthMm });
+
+describe('a cut list', () => {
+  it('takes from offcuts first, and of those the fewest', () => {
+    const list = cutList([wire('A', 90), wire('B', 60)], [offcut('short', 100), offcut('long', 200)], solve);
+    expect(list).toMatchObject({ newMm: 0, leastNewMm: 0 });
+    expect(list.pieces.map(({ offcut: id, wires }) => [id, wires.map((one) => one.wire)])).toEqual([
+      ['long', ['A', 'B']],
+    ]);
+  });
+
+  it('counts the tinned end and the cuts: what is just too short comes off the reel', () => {
+    const [a, b] = [wire('A', 100), wire('B', 100)];
+    expect(cutList([a, b], [offcut('just', 206)], solve).newMm).toBe(0);
+    const short = cutList([a, b], [offcut('short', 205)], solve);
+    expect(short).toMatchObject({ newMm: 100, leastNewMm: 100 });
+    expect(short.pieces.map(({ leftMm }) => leftMm)).toEqual([100, null]);
+  });
+
+  it('cuts no wire from another gauge', () => {
+    const list = cutList([wire('A', 50)], [offcut('thick', 200, 20)], solve);
+    expect(list.pieces.map((piece) => piece.offcut)).toEqual([null]);
+  });
+
+  it('is as short as any, in as few pieces, where all ways can be tried', () => {
+    const chance = random(21);
+    for (let index = 0; index < 25; index++) {
+      const cutting = cuttingOf(chance, 5, 3);
+      const list = cutList(cutting.wires, cutting.offcuts, solve);
+      expect(isPossible(cutting, list)).toBe(true);
+      expect([list.newMm, list.pieces.length]).toEqual(Object.values(triedAll(cutting)));
+      expect(list.leastNewMm).toBe(list.newMm);
+    }
+  });
+
+  it('of many says how far it can be from the least', () => {
+    const cutting = cuttingOf(random(4), 60, 40);
+    const list = cutList(cutting.wires, cutting.offcuts, solve);
+    expect(isPossible(cutting, list)).toBe(true);
+    expect(list.leastNewMm).toBeLessThanOrEqual(list.newMm);
+  });
+});
+
+describe('cut lengths', () => {
+  it.each(shippedTemplates().map(({ name, plan }) => [name, plan.target] as const))(
+    'of %s are longer than the way, in steps of 5 mm',
+    (_, target) => {
+      const { laid } = layoutOf(assemble(target, catalogue))!;
+      const cuts = cutLengths(laid, {});
+      expect(cuts.length).toBeGreaterThan(0);
+      for (const { mm, runMm, slackMm, exitMm, twistMm, stripMm } of cuts) {
+        const wanted = runMm + slackMm + exitMm + twistMm + stripMm;
+        expect(mm % 5).toBe(0);
+        expect(mm - wanted).toBeGreaterThanOrEqual(-1e-6);
+        expect(mm - wanted).toBeLessThan(5);
+      }
+    },
+  );
+
+  it('grow with the slack that the shop wants', () => {
+    const { laid } = layoutOf(assemble(shippedTemplates()[0]!.plan.target, catalogue))!;
+    const total = (slack: string) => cutLengths(laid, { slack }).reduce((sum, { mm }) => sum + mm, 0);
+    expect(total('short')).toBeLessThan(total('usual'));
+    expect(total('usual')).toBeLessThan(total('generous'));
+  });
+});

@@ -1,0 +1,86 @@
+/** Layouts: margins as reckoned by hand, remedies that mend, the best lay of all there are. */
+import { describe, expect, it } from 'vitest';
+import { shippedTemplates } from '@junctor/catalogue';
+import type { Margin } from '@junctor/core';
+import { applyPlanChanges, assemble, bestLay, layoutOf } from '@junctor/core';
+import { layoutsByHand } from '../cases/layouts/byHand';
+import { random } from '../generators/generate';
+import { byHandMm, marginOf, moved, searchedAndTried, smallAircraft } from '../trials/layouts';
+import { catalogue } from '../trials/ruleTrial';
+
+describe('a margin', () => {
+  it.each(layoutsByHand.map((one) => [`${one.margin}: ${one.says}`, one] as const))(
+    'is what was reckoned by hand, %s',
+    (_, one) => {
+      const { mm, worstMm, likelyMm } = marginOf(one);
+      expect(mm).toBeCloseTo(byHandMm(one), 1);
+      const tolMm = one.terms.reduce((sum, [, , tol = 0]) => sum + tol, 0);
+      expect(worstMm).toBeCloseTo(byHandMm(one) - tolMm, 1);
+      const chance = random(3);
+      const drawn = Array.from({ length: 200 }, () => moved(one, chance));
+      expect(drawn.filter((drawnMm) => drawnMm < worstMm! - 1e-9)).toEqual([]);
+      const inside = drawn.filter((drawnMm) => drawnMm >= likelyMm![0] - 1e-9 && drawnMm <= likelyMm![1] + 1e-9);
+      expect(inside.length).toBeGreaterThanOrEqual(0.9 * drawn.length);
+    },
+  );
+});
+
+describe('the best lay', () => {
+  it('is as good as the best of all there are', () => {
+    const chance = random(11);
+    for (let index = 0; index < 4; index++) {
+      const [searched, tried] = searchedAndTried(smallAircraft(chance));
+      expect(searched).toBeCloseTo(tried, 6);
+    }
+  });
+
+  it.each(shippedTemplates().map(({ name, plan }) => [name, plan] as const))(
+    'of %s leaves no margin that does not hold, and two parts in no place',
+    (_, { target }) => {
+      const assembly = assemble(target, catalogue);
+      const lay = bestLay(assembly);
+      const layout = layoutOf(assembly, lay.poses)!;
+      expect(layout.margins.filter(({ verdict }) => verdict === 'no' || verdict === 'not known')).toEqual([]);
+      expect(lay.isProven).toBe(true);
+      const places = [...layout.laid.poses.values()]
+        .map(({ place }) => place)
+        .filter((place) => layout.laid.places.has(place) && layout.laid.places.get(place)!.kind !== 'stack');
+      expect(new Set(places).size).toBe(places.length);
+    },
+  );
+
+  it('leaves a part where somebody has put it', () => {
+    const { target } = shippedTemplates().find(({ id }) => id === 'quad-serial-6s')!.plan;
+    const pose = { place: 'front deck', atMm: [0, 35, 2.2], yawDeg: 90, face: 'up' } as const;
+    const slots = { ...target.slots, RX: { ...target.slots.RX!, pose } };
+    const assembly = assemble({ ...target, slots }, catalogue);
+    const { poses } = bestLay(assembly);
+    expect(poses.has('RX')).toBe(false);
+    expect([...poses.values()].map(({ place }) => place)).not.toContain('front deck');
+    expect(layoutOf(assembly, poses)!.laid.poses.get('RX')).toEqual(pose);
+  });
+});
+
+describe('a remedy', () => {
+  const tight = shippedTemplates().flatMap(({ name, plan }) => {
+    const assembly = assemble(plan.target, catalogue);
+    const { poses } = bestLay(assembly);
+    return layoutOf(assembly, poses)!.margins.flatMap((margin) =>
+      margin.remedies.map((remedy) => ({ says: `${name}: ${remedy.says}`, plan, poses, margin, remedy })),
+    );
+  });
+  const isSame = (a: Margin) => (b: Margin) => a.kind === b.kind && a.slots.join() === b.slots.join();
+
+  it.each(tight.map((one) => [one.says, one] as const))('makes its margin hold at worst: %s', (_, one) => {
+    const whole = { ...one.plan, jobId: 'job', version: 1 };
+    const mended = applyPlanChanges(whole, one.remedy.changes);
+    if (!mended.ok) throw new Error('the change does not hold');
+    const after = layoutOf(assemble(mended.plan.target, catalogue), one.poses)!.margins.find(isSame(one.margin))!;
+    expect(after.worstMm!).toBeGreaterThan(one.margin.worstMm!);
+    expect(after.verdict).toBe('go');
+  });
+
+  it('is there for the vineyard quad: longer screws', () => {
+    expect(tight.map(({ remedy }) => remedy.says)).toContain('Take M3 x 25 screws');
+  });
+});

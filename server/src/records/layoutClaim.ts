@@ -1,0 +1,27 @@
+/** A signed layout is a claim: what the server finds must have been said, and a lead lets in what does not fit. */
+import type { Catalogue, Plan } from '@junctor/core';
+import { assemble, keepingChanges, layoutBasis, layoutOf, layoutNote } from '@junctor/core';
+import { ApiError } from '../http/ApiError';
+import type { SentRecord } from '../log/repository';
+import type { Person } from '../session/session';
+
+/**
+ * Only of what lies where the plan says: another layout counts for nothing, and a plan that leaves parts open is not
+ * searched here.
+ * @throws {ApiError} 422 when a margin does not hold that the record does not name, or no lead has said why it goes in.
+ */
+export function refuseLayoutClaim(
+  { plan, catalogue }: { plan: Plan; catalogue: Catalogue },
+  role: Person['role'],
+  { body }: SentRecord,
+  index: number,
+): void {
+  if (!('saw' in body) || body.saw !== 'layout' || body.basis !== layoutBasis(plan.target)) return;
+  const path = `records.${index}.body`;
+  if (body.no.length > 0 && (role !== 'lead' || !body.reason))
+    throw new ApiError(422, 'layout.refused', 'Only a lead lets in what does not fit, and says why', { path });
+  const layout = layoutOf(assemble(plan.target, catalogue), new Map());
+  if (!layout || keepingChanges(layout.laid).length > 0) return;
+  const unsaid = layoutNote(plan.target, layout.margins).no.find((says) => !body.no.includes(says));
+  if (unsaid) throw new ApiError(422, 'layout.otherwise', `It does not fit: ${unsaid}`, { path: `${path}.no` });
+}

@@ -1,0 +1,227 @@
+/**
+ * Step zero: the aircraft laid out dry, from above and from the side, with every margin. A part in hand is turned and
+ * moved by key; what that makes better and worse shows before it is made. Signed, the plan keeps it.
+ */
+import type { Layout, Margin, Pose } from '@junctor/core';
+import { capital, isSamePose, keepingChanges, layoutNote, placesToMove, posesFor, tenths } from '@junctor/core';
+import { useEffect, useState } from 'react';
+import { verdictMark } from '../../../bench/frame/verdictMark';
+import { JobFrame } from '../../../bench/frame/JobFrame';
+import { useBench } from '../../../bench/provider/useBench';
+import { useDoors } from '../../../bench/provider/useDoors';
+import { usePlanEdits } from '../../../bench/provider/usePlanEdits';
+import { LaidFromAbove } from '../../../drawing/LaidFromAbove';
+import { LaidFromTheSide } from '../../../drawing/LaidFromTheSide';
+import type { Answer } from '../../../ui/Answers';
+import { ChangeFacts, MarginFacts } from './MarginFacts';
+import type { HeldPart } from '../../../bench/provider/useLayout';
+import { useLayout } from '../../../bench/provider/useLayout';
+
+export function LayoutPage() {
+  const bench = useBench();
+  const doors = useDoors();
+  const [held, setHeld] = useState<HeldPart | null>(null);
+  const layout = useLayout(bench, held);
+  if (layout && layout !== 'no frame') return <Laid {...layout} held={held} hold={setHeld} />;
+  return (
+    <JobFrame
+      place="Layout"
+      shown={bench.state.current}
+      answers={[{ key: 'Escape', label: 'Bench', act: () => doors.leave(doors.places.now) }]}
+      sentence={layout ? 'This plan has no frame' : 'Every place and every turn is being tried'}
+      under={layout ? 'Without one there is nothing to lay it out in.' : 'One moment.'}
+      both={{ title: 'layout', note: '', body: null }}
+    />
+  );
+}
+
+interface LaidProps {
+  planned: Layout;
+  shown: Layout;
+  held: HeldPart | null;
+  hold: (held: HeldPart | null) => void;
+}
+
+function Laid({ planned, shown, held, hold }: LaidProps) {
+  const bench = useBench();
+  const doors = useDoors();
+  const edits = usePlanEdits(bench);
+  const [at, setAt] = useState(0);
+  const { margins } = shown;
+  const walked = held ? margins.findIndex(({ slots }) => slots.includes(held.slot)) : Math.min(at, margins.length - 1);
+  const margin = margins[walked] ?? null;
+  const inHand = held?.slot ?? movable(planned, margin);
+  const sign = useSigning(planned);
+  const no = planned.margins.filter(({ verdict }) => verdict === 'no');
+  const remedy = margin?.remedies[0];
+  const change = (by: 'turn' | 'place') => {
+    if (inHand) hold(nextPose(planned, inHand, { held, by }));
+  };
+  const putDown = () => {
+    if (!held) return;
+    const before = bench.job.plan.target.slots[held.slot]!;
+    edits.make([{ path: `slots/${held.slot}`, before, after: { ...before, pose: held.pose } }], () => hold(null));
+  };
+  const mend = () => {
+    if (remedy) edits.make(remedy.changes);
+  };
+  const answers: Answer[] = [
+    {
+      key: 'Escape',
+      label: held ? 'As it was' : 'Bench',
+      act: () => (held ? hold(null) : doors.leave(doors.places.now)),
+    },
+    {
+      key: 'ArrowUp',
+      also: ['-'],
+      label: 'Margin before',
+      act: () => walk(-1),
+      blocked: held ? 'a part is in hand' : null,
+    },
+    {
+      key: 'ArrowDown',
+      also: ['+'],
+      label: 'Margin after',
+      act: () => walk(1),
+      blocked: held ? 'a part is in hand' : null,
+    },
+    {
+      key: '9',
+      also: ['t'],
+      label: inHand ? `Turn ${inHand}` : 'Turn',
+      act: () => change('turn'),
+      blocked: inHand ? null : 'nothing here can be turned',
+    },
+    {
+      key: '6',
+      label: inHand ? `Move ${inHand}` : 'Move',
+      act: () => change('place'),
+      blocked: inHand ? null : 'nothing here can be moved',
+    },
+    {
+      key: '4',
+      label: remedy ? remedy.says : 'Mend it',
+      act: mend,
+      blocked: mendBlocked(remedy !== undefined, held !== null, edits.pending),
+    },
+    { key: 'c', label: 'The cut list', hidden: true, act: () => doors.open(doors.places.cuts) },
+    held
+      ? {
+          key: 'Enter',
+          label: `Put ${held.slot} so`,
+          main: true,
+          act: putDown,
+          blocked: edits.pending ? 'changing' : null,
+        }
+      : {
+          key: 'Enter',
+          label: 'Sign: it fits',
+          main: true,
+          act: sign.sign,
+          blocked:
+            sign.blocked ?? (no.length > 0 && bench.person.role !== 'lead' ? `▲ ${no[0]!.what}: mend it first` : null),
+        },
+  ];
+  const walk = (by: number) => setAt((walked + by + margins.length) % margins.length);
+  return (
+    <JobFrame
+      place="Layout"
+      shown={bench.state.steps.find(({ verb }) => verb === 'lay') ?? bench.state.current}
+      answers={answers}
+      sentence={
+        margin ? (
+          <>
+            {verdictMark[margin.verdict]} <strong>{capital(margin.what)}</strong>: {sentenceFor(margin)}
+          </>
+        ) : (
+          'Nothing is laid out'
+        )
+      }
+      under={edits.failed ?? sign.failed ?? margin?.says ?? ''}
+      left={{
+        title: 'from above',
+        note: 'to scale, wires as they run, dashed the blades’ reach',
+        body: <LaidFromAbove laid={shown.laid} held={margin?.slots ?? []} />,
+      }}
+      crossing={held ? <ChangeFacts planned={planned} shown={shown} /> : <MarginFacts margins={margins} at={walked} />}
+      right={{
+        title: 'from the left side',
+        note: `to scale, soft mounts squeezed; harness ${Math.round(shown.harnessMm / 10) / 100} m`,
+        body: <LaidFromTheSide laid={shown.laid} held={margin?.slots ?? []} />,
+      }}
+    />
+  );
+}
+
+function mendBlocked(canMend: boolean, isHeld: boolean, isPending: boolean): string | null {
+  if (isHeld) return 'a part is in hand';
+  if (isPending) return 'changing';
+  return canMend ? null : 'no key mends this';
+}
+
+function sentenceFor({ verdict, mm, worstMm, remedies }: Margin): string {
+  if (mm === null) return 'look yourself';
+  const mend = remedies[0] ? `. ${remedies[0].says}` : '';
+  if (verdict === 'no') return `${tenths(-mm)} mm too little${mend}`;
+  return verdict === 'tight' ? `tight${mend}` : `${tenths(worstMm!)} mm to spare at worst`;
+}
+
+/** The part of a margin that has another pose to lie in. */
+function movable({ laid }: Layout, margin: Margin | null): string | null {
+  return margin?.slots.findLast((slot) => laid.places.has(laid.poses.get(slot)?.place ?? '')) ?? null;
+}
+
+/** Round through the turns of its place, or on to the next place that is free. */
+function nextPose(
+  { laid }: Layout,
+  slot: string,
+  { held, by }: { held: HeldPart | null; by: 'turn' | 'place' },
+): HeldPart | null {
+  const now = held?.pose ?? laid.poses.get(slot)!;
+  const all = by === 'turn' ? posesFor(laid, slot).filter(({ place }) => place === now.place) : freePlaces(laid, slot);
+  const isNow = (pose: Pose) => (by === 'turn' ? isSamePose(pose, now) : pose.place === now.place);
+  const pick = all[(all.findIndex(isNow) + 1) % all.length];
+  return !pick || isSamePose(pick, laid.poses.get(slot)!) ? null : { slot, pose: pick };
+}
+
+function freePlaces(laid: Layout['laid'], slot: string): Pose[] {
+  const taken = new Set(
+    [...laid.poses].flatMap(([other, { place }]) =>
+      other !== slot && laid.places.get(place)?.kind !== 'stack' ? [place] : [],
+    ),
+  );
+  return placesToMove(laid, slot).filter(({ place }) => !taken.has(place));
+}
+
+/** First the plan keeps every pose, then it is signed as it stands there. */
+function useSigning(planned: Layout) {
+  const bench = useBench();
+  const doors = useDoors();
+  const edits = usePlanEdits(bench);
+  const [isSigning, setSigning] = useState(false);
+  const open = keepingChanges(planned.laid);
+  const step = bench.state.steps.find(({ verb }) => verb === 'lay');
+  const isReady = isSigning && open.length === 0;
+  useEffect(() => {
+    if (!isReady) return;
+    setSigning(false);
+    const no = planned.margins.some(({ verdict }) => verdict === 'no');
+    const note = layoutNote(bench.job.plan.target, planned.margins, no ? 'tried dry by a lead: it goes in' : '');
+    bench.record([note], step?.id ?? null);
+    doors.leave(doors.places.now);
+  }, [isReady, planned, bench, step, doors]);
+  return {
+    sign: () => {
+      setSigning(true);
+      if (open.length > 0) edits.make(open);
+    },
+    failed: edits.failed,
+    blocked: blockedOf(step, isSigning && !edits.failed),
+  };
+}
+
+function blockedOf(step: { done: boolean } | undefined, isSigning: boolean): string | null {
+  if (isSigning) return 'being kept';
+  if (!step) return 'work has begun: nothing to sign';
+  return step.done ? 'signed as it lies' : null;
+}
