@@ -47,7 +47,9 @@ describe('junctor', { timeout: 180_000 }, () => {
     writeFileSync(file, planned.out);
     expect(run('check', file).status).toBe(0);
     expect(run('convert', file, file)).toMatchObject({ status: 0 });
-    expect(run('convert', template('quad-serial-6s'), file).out).toContain('ports freed: FC/UART2\n');
+    expect(run('convert', template('quad-serial-6s'), file).out).toContain(
+      'outputs: corner 1 from 1 to 2, corner 2 from 2 to 1\n',
+    );
     writeFileSync(file, run('plan', template('quad-serial-6s'), '--keep', template('quad-serial-6s'), '--json').out);
     expect(run('convert', template('quad-serial-6s'), file).out).toContain('joints to open: none\n');
   });

@@ -207,7 +207,7 @@ export type { CutWire } from './physics/layout/cutLengths';
 export type { CutList, CutPiece } from './planning/kit/cutList';
 export type { Offcut, WireToCut } from './planning/kit/offcut';
 export { cutList } from './planning/kit/cutList';
-export { cutLengths } from './physics/layout/cutLengths';
+export { cutLengths, lengthChanges } from './physics/layout/cutLengths';
 export type { LayoutView } from './border/formats/layoutSvg';
 export { layoutSvg } from './border/formats/layoutSvg';
 export type { LayoutNote } from './facts/log/records';

@@ -3,6 +3,7 @@
  * drawn.
  */
 import type { Build, Catalogue, PartModel } from '@junctor/core';
+import { wayInFrame } from './wayInFrame';
 
 export type Model = PartModel;
 export type Term = Model['terminals'][number];
@@ -13,6 +14,8 @@ export interface Pad {
 
 const solderMm = 15;
 const slackMm = 30;
+/** Flat off a pad, at each end. */
+const exitMm = 4;
 
 export class Parts {
   constructor(
@@ -54,14 +57,13 @@ export class Parts {
         pose.atMm[0] + x * Math.cos(turn) - y * Math.sin(turn),
         pose.atMm[1] + x * Math.sin(turn) + y * Math.cos(turn),
         pose.atMm[2],
-      ];
+      ] as const;
     };
-    const [p, q] = [at(a), at(b)];
-    return (
-      Math.round(Math.sqrt((p[0]! - q[0]!) ** 2 + (p[1]! - q[1]!) ** 2 + (p[2]! - q[2]!) ** 2)) +
-      slackMm +
-      (b.terminal.form === 'pin' ? 0 : solderMm)
-    );
+    const frame = Object.keys(this.slots)
+      .map((slot) => this.model(slot).frame)
+      .find((one) => one !== undefined);
+    const way = wayInFrame(frame, [at(a), this.slots[a.slot]!.pose!], [at(b), this.slots[b.slot]!.pose!]);
+    return Math.round(way + slackMm + 2 * exitMm) + (b.terminal.form === 'pin' ? 0 : solderMm);
   }
 
   protected regulator(slot: string, node: string) {

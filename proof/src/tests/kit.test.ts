@@ -44,9 +44,9 @@ describe('the pick list', () => {
     }
   });
 
-  it('cuts wire by gauge and colour with strip and offcut on top', () => {
+  it('takes wire by gauge and colour as it is cut, with an allowance', () => {
     expect(lines.get('wire:28:yellow')).toMatchObject({
-      needed: Math.ceil((70 + 20) * 1.1),
+      needed: Math.ceil(75 * 1.1),
       unit: 'mm',
       steps: ['land:W3.a'],
     });

@@ -8,7 +8,7 @@ import { hasRole } from '../../facts/catalogue/roles';
 import { mainLeads } from '../../facts/wiring/mainLeads';
 import { matedPoints, pointOf } from '../../facts/wiring/netlist';
 import { contactOhms, jointOhms, wireOhms } from '../../physics/circuit/compile';
-import { lengthMmOf } from '../../physics/geometry/wireLength';
+import { lengthMmOf } from '../../physics/layout/wireLength';
 import type { RuleView } from './finding';
 
 export interface Flow {
@@ -69,7 +69,7 @@ function edgesOf({ assembly }: RuleView): Edge[] {
   const wires = Object.values(assembly.build.wires).flatMap((wire): Edge[] => {
     const [a, b] = wire.ends.map(({ at }) => pointOf(assembly, at));
     const ref = wire.ends.flatMap(({ at }) => (at.on === 'terminal' ? [at.ref] : []))[0];
-    const siemens = 1 / (wireOhms(wire.awg, lengthMmOf(wire)) + jointOhms);
+    const siemens = 1 / (wireOhms(wire.awg, lengthMmOf(assembly, wire)) + jointOhms);
     return a && b && ref ? [{ a, b, siemens, wire: wire.id, ref, contactA: null }] : [];
   });
   const contacts = Object.values(assembly.build.mates).flatMap((mate) =>

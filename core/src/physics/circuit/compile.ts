@@ -15,7 +15,7 @@ import type { Assembly } from '../../facts/assembly/assembly';
 import { remembered } from '../../facts/assembly/assembly';
 import { junctionV, shareOf, usualShare } from './spread';
 import { unshownIn } from './unshown';
-import { lengthMmOf } from '../geometry/wireLength';
+import { lengthMmOf } from '../layout/wireLength';
 import { lookUp } from '../../facts/terms/lookUp';
 
 /** Spreads are relative, a junction's in volts; what has none is known: copper. */
@@ -65,7 +65,7 @@ function compiled(assembly: Assembly): Circuit {
     unshown.push(...unshownIn(slot, model));
   }
   for (const wire of Object.values(assembly.build.wires)) {
-    const ohms = wireOhms(wire.awg, lengthMmOf(wire));
+    const ohms = wireOhms(wire.awg, lengthMmOf(assembly, wire));
     branches.push({
       id: wire.id,
       a: `~${wire.id}.a`,

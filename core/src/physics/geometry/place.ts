@@ -12,9 +12,6 @@ import type { Assembly } from '../../facts/assembly/assembly';
 import { liesByArrow } from '../../facts/catalogue/kinds';
 import { lookUp } from '../../facts/terms/lookUp';
 
-/** A service loop, so that boards can be lifted for repair. */
-const slackMm = 30;
-
 const usual: Readonly<Partial<Record<PartKind, readonly [number, number, number]>>> = {
   controller: [0, 0, 12],
   'single board': [0, 0, 8],
@@ -62,12 +59,6 @@ function leadsInwardsDeg({ terminals }: PartModel, [cornerX, cornerY]: readonly 
     number,
   ];
   return ((Math.atan2(-cornerY, -cornerX) - Math.atan2(y, x)) * 180) / Math.PI;
-}
-
-/** Straight distance of two terminals with slack, in whole millimetres. @throws {RangeError} If one does not exist. */
-export function wireLengthMm(assembly: Assembly, a: TerminalRef, b: TerminalRef): number {
-  const [from, to] = [pointOf(assembly, a), pointOf(assembly, b)];
-  return Math.round(Math.hypot(from[0] - to[0], from[1] - to[1], from[2] - to[2])) + slackMm;
 }
 
 /** Where a terminal is in the aircraft. @throws {RangeError} If it does not exist. */

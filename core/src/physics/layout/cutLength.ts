@@ -23,13 +23,18 @@ export interface CutParts {
   mm: number;
 }
 
+/** What a way takes of a wire that is not stripped yet. */
+export function alongMm(runMm: number, slackMm: number = slackSchools.usual): number {
+  return runMm + slackMm + 2 * exitMm;
+}
+
 /** @param isTwisted With others of its bundle. @param stripMm At both ends together. */
 export function cutLength(
   runMm: number,
   { school, isTwisted, stripMm }: { school: string; isTwisted: boolean; stripMm: number },
 ): CutParts {
   const slackMm = lookUp(slackSchools as Readonly<Record<string, number>>, school) ?? slackSchools.usual;
-  const along = runMm + slackMm + 2 * exitMm;
+  const along = alongMm(runMm, slackMm);
   const twistMm = isTwisted ? along * (twistedBy - 1) : 0;
   const mm = Math.ceil((along + twistMm + stripMm) / stepMm - 1e-9) * stepMm;
   return { runMm, slackMm, exitMm: 2 * exitMm, twistMm, stripMm, mm };

@@ -1,5 +1,7 @@
 /** The wires of a layout that are cut from stock, each with its length and what that is made of. */
-import type { Wire, WireEnd } from '../../facts/assembly/build';
+import type { Assembly } from '../../facts/assembly/assembly';
+import type { Build, Wire, WireEnd } from '../../facts/assembly/build';
+import type { PlanChange } from '../../facts/plan/planChange';
 import type { TerminalRef, WireId } from '../../facts/terms/names';
 import { lookUp } from '../../facts/terms/lookUp';
 import type { Alloy } from '../joints/recipe';
@@ -20,27 +22,46 @@ export interface CutWire extends CutParts {
   via: readonly string[];
 }
 
+/** The changes that give wires of the plan the lengths of this layout: of those that are not there yet. */
+export function lengthChanges(laid: Laid, schools: Readonly<Record<string, string>>, made: Build): PlanChange[] {
+  return cutLengths(laid, schools).flatMap(({ wire, mm }): PlanChange[] => {
+    const before = lookUp(laid.assembly.build.wires, wire)!;
+    return before.lengthMm === mm || lookUp(made.wires, wire)
+      ? []
+      : [{ path: `wires/${wire}`, before, after: { ...before, lengthMm: mm } }];
+  });
+}
+
 /** Stripped for a crimped contact. */
 const crimpMm = 2;
 
 /** @param schools Of the plan: slack and solder. */
 export function cutLengths(laid: Laid, schools: Readonly<Record<string, string>>): CutWire[] {
-  const school = lookUp(schools, 'slack') ?? 'usual';
-  const alloy = alloyOf(schools);
   const cut = runsOf(laid).filter(({ wire }) => wire.from === 'stock');
   return cut.map(({ wire, ends }): CutWire => {
     const { mm, via } = routeBetween(laid, ...ends);
-    const stripMm = ends.reduce(
-      (sum, ref, index) => sum + strippedMm(laid, wire, { ref, end: wire.ends[index]!, alloy }),
-      0,
-    );
-    const parts = cutLength(mm, { school, isTwisted: wire.bundle !== undefined, stripMm });
+    const parts = cutPartsOf(laid.assembly, { wire, ends, runMm: mm }, schools);
     return { wire: wire.id, awg: wire.awg, colour: wire.colour, from: ends[0], to: ends[1], via, ...parts };
   });
 }
 
+/** Its own way and what both its ends take. */
+export function cutPartsOf(
+  assembly: Assembly,
+  { wire, ends, runMm }: { wire: Wire; ends: readonly [TerminalRef, TerminalRef]; runMm: number },
+  schools: Readonly<Record<string, string>>,
+): CutParts {
+  const alloy = alloyOf(schools);
+  const stripMm = ends.reduce(
+    (sum, ref, index) => sum + strippedMm(assembly, wire, { ref, end: wire.ends[index]!, alloy }),
+    0,
+  );
+  const school = lookUp(schools, 'slack') ?? 'usual';
+  return cutLength(runMm, { school, isTwisted: wire.bundle !== undefined, stripMm });
+}
+
 function strippedMm(
-  { assembly }: Laid,
+  assembly: Assembly,
   { awg }: Wire,
   { ref, end, alloy }: { ref: TerminalRef; end: WireEnd; alloy: Alloy },
 ): number {

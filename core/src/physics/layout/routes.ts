@@ -119,7 +119,7 @@ export function wayBetween(
 }
 
 /** Where a terminal is. @throws {RangeError} If there is none of this name. */
-function pointIn({ assembly, poses }: Pick<Laid, 'assembly' | 'poses'>, ref: TerminalRef): XYZ {
+export function pointIn({ assembly, poses }: Pick<Laid, 'assembly' | 'poses'>, ref: TerminalRef): XYZ {
   const terminal = assembly.terminal(ref);
   const pose = poses.get(splitRef(ref).slot);
   if (!terminal || !pose) throw new RangeError(`no terminal ${ref}`);

@@ -4,7 +4,7 @@
  * another way.
  */
 import { isSupply } from '../../facts/catalogue/roles';
-import type { Build, WireBody } from '../../facts/assembly/build';
+import type { Build, Wire } from '../../facts/assembly/build';
 import { isAttached, landedOn } from '../../facts/assembly/build';
 import type { Change } from '../../facts/assembly/difference';
 import { difference } from '../../facts/assembly/difference';
@@ -16,7 +16,7 @@ import type { AlignmentChange, MotorChange } from './motorChanges';
 import { alignmentChange, motorChanges } from './motorChanges';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { isController } from '../../facts/catalogue/kinds';
-import { lengthMmOf } from '../../physics/geometry/wireLength';
+import { lengthMmOf } from '../../physics/layout/wireLength';
 import { lookUp } from '../../facts/terms/lookUp';
 
 export interface Conversion {
@@ -95,7 +95,7 @@ export function conversion(from: Assembly, to: Assembly): Conversion {
     dormant: dormantParts(to),
     motors: motorChanges(from, to),
     alignment: alignmentChange(from, to),
-    work: workOf(from.build, changes),
+    work: workOf(from.build, changes, to),
   };
 }
 
@@ -121,7 +121,8 @@ function openedEnds(from: Build, changes: readonly Change[]): { wire: WireId; en
   return [...ends.values()];
 }
 
-export function workOf(from: Build, changes: readonly Change[]): Work {
+/** @param to What the changes lead to: the length of a new wire follows from where its parts lie. */
+export function workOf(from: Build, changes: readonly Change[], to: Assembly): Work {
   const opened = openedEnds(from, changes).map(({ wire, end }) => lookUp(from.wires, wire)!.ends[end].by);
   const landed = changes.flatMap(({ effect }) => effect.flatMap((act) => (act.do === 'land' ? [act.as.by] : [])));
   const count = (...verbs: Change['verb'][]) => changes.filter(({ verb }) => verbs.includes(verb)).length;
@@ -131,22 +132,17 @@ export function workOf(from: Build, changes: readonly Change[]): Work {
     contacts: opened.filter((by) => by === 'crimp').length + landed.filter((by) => by === 'crimp').length,
     plugs: count('mate', 'unmate'),
     parts: count('take', 'fit'),
-    newWireMm: newWires(from, changes).reduce((mm, wire) => mm + lengthMmOf(wire), 0),
+    newWireMm: newWires(from, changes, to).reduce((mm, wire) => mm + lengthMmOf(to, wire), 0),
   };
 }
 
-/** Wires that are not there before and belong to no part, once each. */
-function newWires(from: Build, changes: readonly Change[]): WireBody[] {
-  const bodies = new Map(
-    changes.flatMap(({ effect }) =>
-      effect.flatMap((act) =>
-        act.do === 'land' && act.body.from !== 'tail' && !Object.hasOwn(from.wires, act.wire)
-          ? [[act.wire, act.body] as const]
-          : [],
-      ),
-    ),
-  );
-  return [...bodies.values()];
+/** Wires that are not there before and belong to no part. */
+function newWires(from: Build, changes: readonly Change[], { build }: Assembly): Wire[] {
+  const landed = changes.flatMap(({ effect }) => effect.flatMap((act) => (act.do === 'land' ? [act.wire] : [])));
+  return [...new Set(landed)].flatMap((id) => {
+    const wire = lookUp(build.wires, id);
+    return wire && wire.from !== 'tail' && !Object.hasOwn(from.wires, id) ? [wire] : [];
+  });
 }
 
 const counted: readonly PortKind[] = [

@@ -3,8 +3,6 @@
  * Wire diameters over silicone insulation in mm; solder density 8.5 g/cm3 (tin-lead).
  */
 
-/** Each cut wire loses this to stripping, trimming and a second try, in mm. */
-export const trimMm = 20;
 /** Offcut allowance over the sum of lengths. */
 export const offcutShare = 0.1;
 /** One sleeve over a bundle at its board. */

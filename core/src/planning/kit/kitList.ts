@@ -18,8 +18,8 @@ export function kitList(start: Assembly, target: Assembly, alloy: Alloy = 'leade
   if (changes.length === 0) return [];
   return merged([
     ...partNeeds(changes, target),
-    ...leadNeeds(changes, target.build),
-    ...wireNeeds(start.build, target.build),
+    ...leadNeeds(changes, target),
+    ...wireNeeds(start.build, target),
     ...sleeveNeeds(start.build, target.build),
     ...housingNeeds(changes, start.build, target.build),
     ...solderNeeds(joints, alloy),

@@ -4,9 +4,9 @@ import { landedOn } from '../../facts/assembly/build';
 import type { Change } from '../../facts/assembly/difference';
 import { jointName, splitRef } from '../../facts/terms/names';
 import type { Slot } from '../../facts/terms/names';
-import { offcutShare, sleeveFor, sleeveMm, trimMm } from './amounts';
+import { offcutShare, sleeveFor, sleeveMm } from './amounts';
 import type { Assembly } from '../../facts/assembly/assembly';
-import { lengthMmOf } from '../../physics/geometry/wireLength';
+import { lengthMmOf } from '../../physics/layout/wireLength';
 import type { Need } from './kitNeed';
 import { lookUp } from '../../facts/terms/lookUp';
 
@@ -27,7 +27,8 @@ export function partNeeds(changes: readonly Change[], target: Assembly): Need[] 
     });
 }
 
-export function leadNeeds(changes: readonly Change[], target: Build): Need[] {
+export function leadNeeds(changes: readonly Change[], assembly: Assembly): Need[] {
+  const target = assembly.build;
   return changes
     .filter(({ verb }) => verb === 'lead')
     .map(({ subject }): Need => {
@@ -36,7 +37,7 @@ export function leadNeeds(changes: readonly Change[], target: Build): Need[] {
         ends.flatMap((end) => (end.at.on === 'cavity' ? [end.at.housing] : [])),
       )[0];
       const housing = at ? lookUp(target.housings, at) : null;
-      const lengthMm = lengthMmOf(wires[0] ?? { lengthMm: null });
+      const lengthMm = Math.max(...wires.map((wire) => lengthMmOf(assembly, wire)));
       const family = housing?.family ?? 'plug';
       return {
         key: `lead:${family}:${housing?.ways ?? wires.length}:${lengthMm}`,
@@ -52,15 +53,15 @@ export function leadNeeds(changes: readonly Change[], target: Build): Need[] {
 const cutWires = (start: Build, target: Build) =>
   Object.values(target.wires).filter(({ id, from }) => from === 'stock' && !lookUp(start.wires, id));
 
-export function wireNeeds(start: Build, target: Build): Need[] {
-  return cutWires(start, target).map(({ id, awg, colour, lengthMm }): Need => ({
-    key: `wire:${awg}:${colour}`,
+export function wireNeeds(start: Build, target: Assembly): Need[] {
+  return cutWires(start, target.build).map((wire): Need => ({
+    key: `wire:${wire.awg}:${wire.colour}`,
     kind: 'wire',
-    name: `${colour} wire, ${awg} AWG`,
-    amount: (lengthMmOf({ lengthMm }) + trimMm) * (1 + offcutShare),
+    name: `${wire.colour} wire, ${wire.awg} AWG`,
+    amount: lengthMmOf(target, wire) * (1 + offcutShare),
     unit: 'mm',
-    because: `cut lengths, ${trimMm} mm each for stripping, ${100 * offcutShare} % for offcuts`,
-    step: `land:${jointName(id, 0)}`,
+    because: `cut lengths, and ${100 * offcutShare} % for what is cut wrong`,
+    step: `land:${jointName(wire.id, 0)}`,
   }));
 }
 

@@ -6,7 +6,6 @@ import { isAerial, isTransmitter } from '../../facts/catalogue/kinds';
 import { splitRef, tailWireId } from '../../facts/terms/names';
 import type { Pinned } from '../../facts/plan/plan';
 import type { Need } from './needs';
-import { wireLengthMm } from '../../physics/geometry/place';
 import type { Assembly } from '../../facts/assembly/assembly';
 import type { Option } from './ways';
 import type { Join, PowerPath } from './fixedJoins';
@@ -88,7 +87,7 @@ export class Drawing {
           colour: this.colour(join),
           insulation: 'silicone',
           from: bundle ? ('supplied' as const) : ('stock' as const),
-          lengthMm: this.length(join),
+          lengthMm: null,
           via: [],
           ...(bundle ? { bundle } : {}),
         };
@@ -244,10 +243,6 @@ export class Drawing {
     if (carries === 'ground') return minusColour;
     const role = this.chosen.assembly.terminal(own)!.roles.find((role) => role.is === 'port');
     return (role?.is === 'port' && lookUp(signalColours, role.pin)) || 'violet';
-  }
-
-  private length({ own, to }: Join): number {
-    return wireLengthMm(this.chosen.assembly, own, to);
   }
 
   /** Aerials on their sockets, a digital camera's cable in the video unit: one plug for one socket of a family. */

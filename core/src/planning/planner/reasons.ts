@@ -1,4 +1,5 @@
 /** Why a wish got its port, in words: which others would do, which are taken, and which cannot. */
+import { assemble } from '../../facts/assembly/assembly';
 import { emptyBuild } from '../../facts/assembly/build';
 import { difference } from '../../facts/assembly/difference';
 import type { Work } from '../conversion/conversion';
@@ -99,8 +100,8 @@ export function alternativesFor(planned: Planned, request: PlanRequest, wishId: 
     .map(({ alternative }) => alternative);
 }
 
-function workBeside({ target }: Planned, { keep, built = keep ?? emptyBuild }: PlanRequest): Work {
-  return workOf(built, difference(built, target));
+function workBeside({ target }: Planned, { keep, built = keep ?? emptyBuild, catalogue }: PlanRequest): Work {
+  return workOf(built, difference(built, target), assemble(target, catalogue));
 }
 
 function joints({ jointsMade, jointsOpened }: Work): number {

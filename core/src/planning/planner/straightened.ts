@@ -4,7 +4,8 @@
  */
 import type { TerminalRef } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
-import { pointOf, wireLengthMm } from '../../physics/geometry/place';
+import { pointOf } from '../../physics/geometry/place';
+import { joinMm } from '../../physics/layout/wireLength';
 import type { Strand } from './uncross';
 import { uncross } from './uncross';
 import type { WiringInput } from './wiringVariables';
@@ -56,7 +57,7 @@ export function straightened(
   };
   const found = uncross([...fixed, ...chosen], {
     pointOf: above,
-    lengthMm: (own, pad) => wireLengthMm(assembly, own, pad),
+    lengthMm: (own, pad) => joinMm(assembly, own, pad),
   });
   return {
     path: { ...path, joins: path.joins.map((join, index) => ({ ...join, to: found.pads[index]! })) },

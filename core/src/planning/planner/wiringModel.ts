@@ -11,7 +11,7 @@ import { splitRef } from '../../facts/terms/names';
 import type { SoftPenalty } from './softPenalties';
 import { penaltyWeight } from './softPenalties';
 import { alwaysWired } from './needs';
-import { wireLengthMm } from '../../physics/geometry/place';
+import { joinMm } from '../../physics/layout/wireLength';
 import type { Need } from './needs';
 import { pairsOf, partners } from './pairs';
 import type { Constraint, LinearModel, Terms } from '../../facts/terms/solver';
@@ -219,7 +219,7 @@ export function wiringModel(input: WiringInput): WiringModel {
   const lengths = [...joins].map(([name, { own, pad }]): [string, number] => {
     const kept = input.kept.has(`${own}>${pad}`) || input.kept.has(`${pad}>${own}`);
     const soldered = input.assembly.terminal(pad)!.form === 'pin' ? 0 : solderMm;
-    return [name, kept ? 0 : wireLengthMm(input.assembly, own, pad) + soldered + (input.kept.size > 0 ? reworkMm : 0)];
+    return [name, kept ? 0 : joinMm(input.assembly, own, pad) + soldered + (input.kept.size > 0 ? reworkMm : 0)];
   });
   return {
     constraints,

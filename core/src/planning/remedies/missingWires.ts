@@ -2,7 +2,7 @@
 import type { Build, Wire, WireEnd } from '../../facts/assembly/build';
 import type { TerminalRef, WireId } from '../../facts/terms/names';
 import { splitRef, tailWireId } from '../../facts/terms/names';
-import { wireLengthMm } from '../../physics/geometry/place';
+import { cutMmOf, joinMm } from '../../physics/layout/wireLength';
 import type { Wanted } from './joinable';
 import { hasRole } from '../../facts/catalogue/roles';
 import type { Remedy, Scene } from './scene';
@@ -56,7 +56,7 @@ export function nearestFree(
         } satisfies WireEnd;
       };
       const at = atOf();
-      return at ? [{ ref, at, mm: wireLengthMm(assembly, from, ref) }] : [];
+      return at ? [{ ref, at, mm: joinMm(assembly, from, ref) }] : [];
     })
     .sort((a, b) => a.mm - b.mm)
     .slice(0, maxPads);
@@ -107,16 +107,17 @@ function newWire(scene: Scene, own: TerminalRef, to: WireEnd, pad: TerminalRef):
     return 'violet';
   };
   const colour = colourOf();
-  return {
+  const wire: Wire = {
     id: freeWireId(target),
     awg: Math.max(26, one.thickestAwg, other.thickestAwg),
     colour,
     insulation: 'silicone',
     from: 'stock',
-    lengthMm: wireLengthMm(assembly, own, pad),
+    lengthMm: null,
     via: [],
     ends: [from, to],
   };
+  return { ...wire, lengthMm: cutMmOf(assembly, wire, {}) };
 }
 
 function freeWireId({ wires }: Build): WireId {

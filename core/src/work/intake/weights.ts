@@ -10,7 +10,7 @@ import { emptyBuild } from '../../facts/assembly/build';
 import type { Range, Slot } from '../../facts/terms/names';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { assemble } from '../../facts/assembly/assembly';
-import { lengthMmOf } from '../../physics/geometry/wireLength';
+import { lengthMmOf } from '../../physics/layout/wireLength';
 import { lookUp } from '../../facts/terms/lookUp';
 
 interface WeightForecast {
@@ -47,7 +47,7 @@ export function forecastWeight(
   });
   const wires = Object.values(target.build.wires)
     .filter(({ from }) => from !== 'tail')
-    .map(({ awg, lengthMm }) => band(lengthMmOf({ lengthMm }) * wireGPerMm(awg), 0.2));
+    .map((wire) => band(lengthMmOf(target, wire) * wireGPerMm(wire.awg), 0.2));
   const small = kitList(assemble(emptyBuild, target.catalogue), target).map(({ kind, key, needed }) =>
     band(smallG(kind, key) * needed, 0.2),
   );

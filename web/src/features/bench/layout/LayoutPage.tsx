@@ -3,7 +3,16 @@
  * moved by key; what that makes better and worse shows before it is made. Signed, the plan keeps it.
  */
 import type { Layout, Margin, Pose } from '@junctor/core';
-import { capital, isSamePose, keepingChanges, layoutNote, placesToMove, posesFor, tenths } from '@junctor/core';
+import {
+  capital,
+  isSamePose,
+  keepingChanges,
+  layoutNote,
+  lengthChanges,
+  placesToMove,
+  posesFor,
+  tenths,
+} from '@junctor/core';
 import { useEffect, useState } from 'react';
 import { verdictMark } from '../../../bench/frame/verdictMark';
 import { JobFrame } from '../../../bench/frame/JobFrame';
@@ -193,13 +202,17 @@ function freePlaces(laid: Layout['laid'], slot: string): Pose[] {
   return placesToMove(laid, slot).filter(({ place }) => !taken.has(place));
 }
 
-/** First the plan keeps every pose, then it is signed as it stands there. */
+/** First the plan keeps every pose and what each wire is cut to, then it is signed as it stands there. */
 function useSigning(planned: Layout) {
   const bench = useBench();
   const doors = useDoors();
   const edits = usePlanEdits(bench);
   const [isSigning, setSigning] = useState(false);
-  const open = keepingChanges(planned.laid);
+  const { plan } = bench.job;
+  const open = [
+    ...keepingChanges(planned.laid),
+    ...lengthChanges(planned.laid, plan.schools, bench.state.asBuilt.build),
+  ];
   const step = bench.state.steps.find(({ verb }) => verb === 'lay');
   const isReady = isSigning && open.length === 0;
   useEffect(() => {

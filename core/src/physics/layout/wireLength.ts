@@ -1,0 +1,68 @@
+/**
+ * How long a wire is, said in one place for plan, kit, resistance and mass: as it was supplied, planned by hand or
+ * measured, else what it is cut to where its parts lie. In mm.
+ */
+import type { Build, Wire } from '../../facts/assembly/build';
+import type { Assembly } from '../../facts/assembly/assembly';
+import type { TerminalRef } from '../../facts/terms/names';
+import { splitRef } from '../../facts/terms/names';
+import { terminalUnder } from '../../facts/wiring/terminalUnder';
+import { placeOf } from '../geometry/place';
+import { alongMm } from './cutLength';
+import { cutPartsOf } from './cutLengths';
+import type { Laid } from './laid';
+import { laidOut } from './laid';
+import { distance, pointIn, routeBetween } from './routes';
+
+/** A wire that hangs free at one end: nobody knows where it goes. */
+const hangingMm = 120;
+
+const known = new WeakMap<Assembly, Laid | null>();
+
+function laidAsPlanned(assembly: Assembly): Laid | null {
+  const seen = known.get(assembly);
+  if (seen !== undefined) return seen;
+  const laid = laidOut(assembly);
+  known.set(assembly, laid);
+  return laid;
+}
+
+/**
+ * What a wire from one terminal to another takes, in whole millimetres: plans are compared by it.
+ * @throws {RangeError} If one of them does not exist.
+ */
+export function joinMm(assembly: Assembly, a: TerminalRef, b: TerminalRef): number {
+  return Math.round(alongMm(wayMm(assembly, a, b)));
+}
+
+/** The way from one terminal to another; straight without a frame. */
+function wayMm(assembly: Assembly, a: TerminalRef, b: TerminalRef): number {
+  const laid = laidAsPlanned(assembly);
+  if (laid) return routeBetween(laid, a, b).mm;
+  const poses = new Map([a, b].map((ref) => [splitRef(ref).slot, placeOf(assembly, splitRef(ref).slot)]));
+  return distance(pointIn({ assembly, poses }, a), pointIn({ assembly, poses }, b));
+}
+
+export function lengthMmOf(assembly: Assembly, wire: Wire): number {
+  return wire.lengthMm ?? cutMmOf(assembly, wire, {}) ?? hangingMm;
+}
+
+/** What a wire is cut to; null where an end of it hangs in the air. @param schools Of the plan: slack and solder. */
+export function cutMmOf(assembly: Assembly, wire: Wire, schools: Readonly<Record<string, string>>): number | null {
+  const [a, b] = wire.ends.map((end) => terminalUnder(assembly, end));
+  if (!a || !b) return null;
+  return cutPartsOf(assembly, { wire, ends: [a, b], runMm: wayMm(assembly, a, b) }, schools).mm;
+}
+
+/** The build with a length for every wire that has none. All wires of a lead are as long as its longest. */
+export function withLengths(assembly: Assembly, schools: Readonly<Record<string, string>>): Build {
+  const { build } = assembly;
+  const open = Object.values(build.wires).filter(({ lengthMm }) => lengthMm === null);
+  const cut = new Map(open.map((wire) => [wire.id, cutMmOf(assembly, wire, schools)]));
+  const longest = (bundle: string) =>
+    Math.max(...open.filter((one) => one.bundle === bundle).map(({ id }) => cut.get(id) ?? 0));
+  const lengthOf = ({ id, from, bundle }: Wire) =>
+    from === 'supplied' && bundle !== undefined ? longest(bundle) || null : cut.get(id)!;
+  const wires = open.map((wire) => [wire.id, { ...wire, lengthMm: lengthOf(wire) }]);
+  return { ...build, wires: { ...build.wires, ...(Object.fromEntries(wires) as Build['wires']) } };
+}
