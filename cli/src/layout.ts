@@ -1,6 +1,6 @@
 /** A plan laid out in its frame: where each part lies, every margin, each wire's length; as text, data or a drawing. */
 import type { Catalogue, Layout, LayoutView } from '@junctor/core';
-import { assemble, cutLengths, layoutOf, layoutSvg, tenths } from '@junctor/core';
+import { assemble, balanceOf, centreWords, cutLengths, layoutOf, layoutSvg, tenths } from '@junctor/core';
 import type { Said } from './commands';
 import type { BuildFile } from './readFile';
 import { BadInput } from './readFile';
@@ -20,6 +20,7 @@ export function layoutFile(build: BuildFile, catalogue: Catalogue, as: LayoutAs)
   if (as !== 'text') return { text: layoutSvg(laid, as, `${build.name}, ${as}`), data: null, found: false };
   const poses = [...laid.poses].filter(([, { place }]) => laid.places.has(place));
   const cuts = cutLengths(laid, build.plan.schools);
+  const dry = balanceOf(laid.assembly, {}, laid);
   const lines = [
     ...margins.map(({ verdict, what, says, remedies }) =>
       [`${verdict}  ${what}: ${says}`, ...remedies.map((remedy) => `      ${remedy.says}`)].join('\n'),
@@ -30,7 +31,8 @@ export function layoutFile(build: BuildFile, catalogue: Catalogue, as: LayoutAs)
         `cut ${wire}: ${mm} mm, ${awg} AWG ${colour}, ${from} to ${to}, way ${tenths(runMm)} mm`,
     ),
     `harness ${Math.round(harnessMm)} mm along its ways`,
+    `dry ${dry.g.map((g) => g.toFixed(0)).join(' to ')} g${dry.centre ? `, its centre ${centreWords(dry.centre)}` : ''}`,
   ];
-  const data = { margins, poses: Object.fromEntries(poses), cuts, harnessMm };
+  const data = { margins, poses: Object.fromEntries(poses), cuts, harnessMm, dry };
   return { text: lines.join('\n'), data, found: margins.some(({ verdict }) => verdict === 'no') };
 }

@@ -18,6 +18,7 @@ import { quadRoutes } from './quads/routes';
 import { recordRoutes } from './records/routes';
 import { requirePerson } from './session/session';
 import { sessionRoutes } from './session/routes';
+import { weightClassRoutes } from './shop/weightClasses';
 import { stockRoutes } from './stock/routes';
 import { toolRoutes } from './tools/routes';
 
@@ -62,6 +63,7 @@ function api(deps: LogDeps): express.Router {
     recordRoutes,
     floorRoutes,
     toolRoutes,
+    weightClassRoutes,
     modelRoutes,
     partRoutes,
     stockRoutes,

@@ -19,6 +19,7 @@ export const places = {
   part: (partId: string) => `/stores/parts/${part(partId)}`,
   stock: '/stores/stock',
   meters: '/stores/meters',
+  weightClasses: '/weight-classes',
   people: '/people',
   password: (personId: string) => `/people/${part(personId)}/password`,
   kept: '/kept',

@@ -88,6 +88,7 @@ const inShop: RouteObject[] = [
   at('stores/parts/:partId', stores.page('PartPage')),
   at('stores/stock', stores.page('StockPage')),
   at('stores/meters', tools.page('MetersPage')),
+  at('weight-classes', intake.page('WeightClassesPage')),
   at('people', people.page('PeoplePage')),
   at('people/:personId/password', people.page('PasswordPage')),
   at('kept', kept.page('KeptPage')),

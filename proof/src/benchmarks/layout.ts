@@ -1,21 +1,22 @@
 /** The layout: ways, margins, tolerances, the best lay, and how long they take. */
 import { shippedModels, shippedTemplates } from '@junctor/catalogue';
-import { assemble, bestLay, cutList, layoutOf, posesFor, routeMap } from '@junctor/core';
+import { assemble, balanceOf, bestLay, cutList, layoutOf, posesFor, routeMap } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import { layoutsByHand } from '../cases/layouts/byHand';
 import { random } from '../generators/generate';
 import { shortestByWalking } from '../oracles/shortestWays';
 import { cuttingOf, isPossible, triedAll } from '../trials/cutting';
+import { weighedByDrawing } from '../trials/masses';
 import { byHandMm, marginOf, moved, searchedAndTried, smallAircraft } from '../trials/layouts';
 import { catalogue } from '../trials/ruleTrial';
 import type { Measurement } from './measurement';
 import { atMost, none } from './measurement';
 import { median, timed } from './timed';
 
-const [draws, smallOnes] = [2000, 25];
+const [draws, smallOnes, weighings] = [2000, 25, 1000];
 
 export async function layout(): Promise<Measurement[]> {
-  return [ways(), byHand(), ...tolerances(), lays(), ...times(), ...(await cuts())];
+  return [ways(), byHand(), ...tolerances(), ...masses(), lays(), ...times(), ...(await cuts())];
 }
 
 function ways(): Measurement {
@@ -62,6 +63,31 @@ function tolerances(): Measurement[] {
       bar: '>=95',
       met: least >= 95,
     },
+  ];
+}
+
+/** A quarter each of four aircraft; half of the draws flat, half normal. */
+function masses(): Measurement[] {
+  const chance = random(20261202);
+  const plans = shippedTemplates().map(({ plan: { target } }) => target);
+  const layouts = plans.map((target) => layoutOf(assemble(target, catalogue))!);
+  const tried = Array.from({ length: weighings }, (_, index) => {
+    const build = plans[index % plans.length]!;
+    const shape = index % 8 < 4 ? 'flat' : 'normal';
+    const { laid } = layouts[index % plans.length]!;
+    const { g, centre } = balanceOf(laid.assembly, {}, laid);
+    const drawn = weighedByDrawing(build, { catalogue, poses: laid.poses }, chance, shape);
+    const isWithin = g[0] <= drawn.g && drawn.g <= g[1];
+    const offMm = Math.abs(drawn.centreMm[1] - centre!.atMm[1]);
+    return { isWithin, isCentred: offMm <= centre!.offMm };
+  });
+  const share = (what: string, of: (one: (typeof tried)[number]) => boolean): Measurement => {
+    const inside = (100 * tried.filter(of).length) / tried.length;
+    return { what, value: inside.toFixed(1), unit: '%', bar: '>=95', met: inside >= 95 };
+  };
+  return [
+    share(`masses within the band, of ${weighings} drawn:`, ({ isWithin }) => isWithin),
+    share(`centres of gravity within theirs, of ${weighings} drawn:`, ({ isCentred }) => isCentred),
   ];
 }
 

@@ -7,7 +7,8 @@ import {
   emptyLog,
   expectedLoss,
   extrasFor,
-  forecastWeight,
+  balanceOf,
+  flyingWith,
   gradeJob,
   insteadFor,
   lostWords,
@@ -212,14 +213,13 @@ describe('intake', () => {
 
   it('forecasts weight with any pack, narrower once parts are weighed', () => {
     const pack = model('moss-pack-6s-1500');
-    const rough = forecastWeight(assemble(target, catalogue), {}, [pack], null);
-    const fine = forecastWeight(assemble(target, catalogue), { ESC: 15.3, FC: 8.5, M1: 61 }, [pack], null);
+    const planned = assemble(target, catalogue);
+    const rough = balanceOf(planned, {}).g;
+    const fine = balanceOf(planned, { ESC: 15.3, FC: 8.5, M1: 61 }).g;
     const width = ([low, high]: readonly [number, number]) => high - low;
-    expect(width(fine.dryG)).toBeLessThan(width(rough.dryG));
-    expect((rough.withPack[0]!.g[0] + rough.withPack[0]!.g[1]) / 2 - (rough.dryG[0] + rough.dryG[1]) / 2).toBeCloseTo(
-      pack.massG,
-      5,
-    );
+    expect(width(fine)).toBeLessThan(width(rough));
+    const { g } = flyingWith(planned, {}, { pack, propeller: null });
+    expect((g[0] + g[1]) / 2 - (rough[0] + rough[1]) / 2).toBeCloseTo(pack.massG, 5);
   });
 });
 

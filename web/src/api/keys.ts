@@ -16,6 +16,7 @@ export const keys = {
   quadsOf: (customerId: string) => ['quads', 'of', customerId],
   people: ['people'],
   tools: ['tools'],
+  weightClasses: ['weight classes'],
   templates: ['templates'],
   template: (id: string | null) => ['template', id],
   models: (named: readonly unknown[]) => ['models', named],

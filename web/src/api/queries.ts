@@ -1,5 +1,6 @@
 /** What the screens read from the server. */
 import type {
+  WeightClass,
   Build,
   Catalogue,
   FloorLine,
@@ -96,6 +97,15 @@ export function usePeople() {
 
 export function useTools() {
   return useQuery({ queryKey: keys.tools, queryFn: () => request<Tool[]>('GET', '/tools'), staleTime: 60_000 });
+}
+
+/** The shop's own list, and its version. */
+export function useWeightClasses() {
+  return useQuery({
+    queryKey: keys.weightClasses,
+    queryFn: () => request<{ version: number; classes: readonly WeightClass[] }>('GET', '/shop/weight-classes'),
+    staleTime: 60_000,
+  });
 }
 
 /** The shop's meter with its card; null until the tools have come. */

@@ -5,6 +5,7 @@ export type { Checked, Mistake } from './validate';
 export { check } from './validate';
 export { build, buildFile, planDraft } from './build';
 export { newMeter } from './meter';
+export { weightClasses } from './weightClasses';
 export { partModel } from './partModel';
 export { newPart, newPartNote, newStock, sentStock, stockMove, wantedModels } from './stores';
 export { sentRecords } from './record';

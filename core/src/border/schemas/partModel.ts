@@ -193,6 +193,17 @@ export const partModel = Joi.object({
     typicalA: Joi.number().positive().max(1000),
     peakA: Joi.number().positive().max(1000),
   }).optional(),
+  thrust: Joi.array()
+    .max(100)
+    .items(
+      Joi.object({
+        propellerMm: Joi.number().positive().max(3000),
+        volts: Joi.number().positive().max(100),
+        atA: Joi.number().positive().max(1000),
+        g: Joi.number().positive().max(1e5),
+      }),
+    )
+    .optional(),
   wantsCapacitor: Joi.object({ farads: Joi.number().positive().max(10) }).optional(),
   cells: Joi.object({
     series: Joi.number().integer().min(1).max(14),

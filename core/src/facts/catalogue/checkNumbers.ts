@@ -126,7 +126,7 @@ function promised({ terminals, elements }: PartModel): ModelMistake[] {
   );
 }
 
-function ofWhole({ ports, connectors, motorCurrent }: PartModel): ModelMistake[] {
+function ofWhole({ ports, connectors, motorCurrent, thrust = [] }: PartModel): ModelMistake[] {
   return [
     ...ports.flatMap(({ id, radio }, index) =>
       when(
@@ -145,5 +145,19 @@ function ofWhole({ ports, connectors, motorCurrent }: PartModel): ModelMistake[]
       'current',
       'the motor draws more typically than at its peak',
     ),
+    ...thrust.flatMap((row, index) =>
+      when(
+        thrust.some((less) => isSameStand(less, row) && less.atA < row.atA && less.g >= row.g),
+        `thrust.${index}.g`,
+        'thrust',
+        `with ${row.propellerMm} mm it pulls no more at ${row.atA} A than at less`,
+      ),
+    ),
   ];
+}
+
+type ThrustRow = NonNullable<PartModel['thrust']>[number];
+
+function isSameStand(a: ThrustRow, b: ThrustRow): boolean {
+  return a.propellerMm === b.propellerMm && a.volts === b.volts;
 }

@@ -59,6 +59,8 @@ export interface PartModel {
    * end, and for seconds.
    */
   motorCurrent?: { typicalA: number; peakA: number };
+  /** For a motor: what it pulls on a stand, with which propeller, at which volts and current. */
+  thrust?: readonly { propellerMm: number; volts: number; atA: number; g: number }[];
   /** For what switches the pack's current: its sheet wants so much outside, on the rail that the pack feeds. */
   wantsCapacitor?: { farads: number };
   /** For a motor built for one turning sense, told by the colour of its leads; others turn either way. */

@@ -3,11 +3,13 @@
  * measured, else what it is cut to where its parts lie. In mm.
  */
 import type { Build, Wire } from '../../facts/assembly/build';
+import type { Plan } from '../../facts/plan/plan';
 import type { Assembly } from '../../facts/assembly/assembly';
 import type { TerminalRef } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
 import { terminalUnder } from '../../facts/wiring/terminalUnder';
 import { placeOf } from '../geometry/place';
+import { bestLay } from './bestLay';
 import { alongMm } from './cutLength';
 import { cutPartsOf } from './cutLengths';
 import type { Laid } from './laid';
@@ -32,33 +34,43 @@ function laidAsPlanned(assembly: Assembly): Laid | null {
  * @throws {RangeError} If one of them does not exist.
  */
 export function joinMm(assembly: Assembly, a: TerminalRef, b: TerminalRef): number {
-  return Math.round(alongMm(wayMm(assembly, a, b)));
+  return Math.round(alongMm(wayMm(assembly, laidAsPlanned(assembly), [a, b])));
 }
 
 /** The way from one terminal to another; straight without a frame. */
-function wayMm(assembly: Assembly, a: TerminalRef, b: TerminalRef): number {
-  const laid = laidAsPlanned(assembly);
+function wayMm(assembly: Assembly, laid: Laid | null, [a, b]: readonly [TerminalRef, TerminalRef]): number {
   if (laid) return routeBetween(laid, a, b).mm;
   const poses = new Map([a, b].map((ref) => [splitRef(ref).slot, placeOf(assembly, splitRef(ref).slot)]));
   return distance(pointIn({ assembly, poses }, a), pointIn({ assembly, poses }, b));
 }
 
 export function lengthMmOf(assembly: Assembly, wire: Wire): number {
-  return wire.lengthMm ?? cutMmOf(assembly, wire, {}) ?? hangingMm;
+  return wire.lengthMm ?? cutMm({ assembly, laid: laidAsPlanned(assembly) }, wire) ?? hangingMm;
 }
 
-/** What a wire is cut to; null where an end of it hangs in the air. @param schools Of the plan: slack and solder. */
-export function cutMmOf(assembly: Assembly, wire: Wire, schools: Readonly<Record<string, string>>): number | null {
+interface Lying {
+  assembly: Assembly;
+  laid: Laid | null;
+}
+
+/** What a wire is cut to; null where an end of it hangs in the air. */
+function cutMm({ assembly, laid }: Lying, wire: Wire, schools: Plan['schools'] = {}): number | null {
   const [a, b] = wire.ends.map((end) => terminalUnder(assembly, end));
   if (!a || !b) return null;
-  return cutPartsOf(assembly, { wire, ends: [a, b], runMm: wayMm(assembly, a, b) }, schools).mm;
+  return cutPartsOf(assembly, { wire, ends: [a, b], runMm: wayMm(assembly, laid, [a, b]) }, schools).mm;
 }
 
-/** The build with a length for every wire that has none. All wires of a lead are as long as its longest. */
-export function withLengths(assembly: Assembly, schools: Readonly<Record<string, string>>): Build {
+/**
+ * The build with a length for every wire that has none, as its parts lie best. All wires of a lead are as long as its
+ * longest.
+ * @param schools Of the plan: slack and solder.
+ */
+export function withLengths(assembly: Assembly, schools: Plan['schools'] = {}): Build {
   const { build } = assembly;
   const open = Object.values(build.wires).filter(({ lengthMm }) => lengthMm === null);
-  const cut = new Map(open.map((wire) => [wire.id, cutMmOf(assembly, wire, schools)]));
+  if (open.length === 0) return build;
+  const laid = laidOut(assembly, bestLay(assembly).poses);
+  const cut = new Map(open.map((wire) => [wire.id, cutMm({ assembly, laid }, wire, schools)]));
   const longest = (bundle: string) =>
     Math.max(...open.filter((one) => one.bundle === bundle).map(({ id }) => cut.get(id) ?? 0));
   const lengthOf = ({ id, from, bundle }: Wire) =>

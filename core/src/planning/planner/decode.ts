@@ -3,8 +3,6 @@ import type { Build } from '../../facts/assembly/build';
 import type { Link } from '../../facts/plan/plan';
 import { terminalUnder } from '../../facts/wiring/terminalUnder';
 import type { Assembly } from '../../facts/assembly/assembly';
-import { assemble } from '../../facts/assembly/assembly';
-import { withLengths } from '../../physics/layout/wireLength';
 import type { Option } from './ways';
 import type { Chosen } from './Drawing';
 import { Drawing } from './Drawing';
@@ -44,8 +42,7 @@ export function decode(chosen: Chosen): { target: Build; links: Link[] } {
   const drawing = new Drawing(chosen);
   const wires = joins.map((join) => ({ join, wire: drawing.wire(join) }));
   for (const link of links) link.wires = wires.filter(({ join }) => join.link === link.id).map(({ wire }) => wire.id);
-  const target = withLengths(assemble(drawing.build(), chosen.assembly.catalogue), {});
-  return { target, links: links.filter(({ wires: own, ends }) => own.length > 0 || ends.length > 0) };
+  return { target: drawing.build(), links: links.filter(({ wires: own, ends }) => own.length > 0 || ends.length > 0) };
 }
 
 function purposeWords({ wish, way }: Option): string {

@@ -2,7 +2,7 @@
 import type { Build, Wire, WireEnd } from '../../facts/assembly/build';
 import type { TerminalRef, WireId } from '../../facts/terms/names';
 import { splitRef, tailWireId } from '../../facts/terms/names';
-import { cutMmOf, joinMm } from '../../physics/layout/wireLength';
+import { joinMm } from '../../physics/layout/wireLength';
 import type { Wanted } from './joinable';
 import { hasRole } from '../../facts/catalogue/roles';
 import type { Remedy, Scene } from './scene';
@@ -107,7 +107,7 @@ function newWire(scene: Scene, own: TerminalRef, to: WireEnd, pad: TerminalRef):
     return 'violet';
   };
   const colour = colourOf();
-  const wire: Wire = {
+  return {
     id: freeWireId(target),
     awg: Math.max(26, one.thickestAwg, other.thickestAwg),
     colour,
@@ -117,7 +117,6 @@ function newWire(scene: Scene, own: TerminalRef, to: WireEnd, pad: TerminalRef):
     via: [],
     ends: [from, to],
   };
-  return { ...wire, lengthMm: cutMmOf(assembly, wire, {}) };
 }
 
 function freeWireId({ wires }: Build): WireId {

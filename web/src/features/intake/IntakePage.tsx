@@ -4,7 +4,6 @@ import {
   expectedLoss,
   extrasFor,
   failureChance,
-  forecastWeight,
   gradeJob,
   motorRisks,
   notesOf,
@@ -23,6 +22,7 @@ import { useBench } from '../../bench/provider/useBench';
 import { IntoTheFrame } from './IntoTheFrame';
 import { KitFile } from './KitFile';
 import { Pictures } from './Pictures';
+import { Weight } from './Weight';
 import { WeightsBefore } from './WeightsBefore';
 
 const none: Intake = { wants: '', valueMinor: 0, pack: null, propeller: null, extras: [] };
@@ -50,7 +50,6 @@ export function IntakePage() {
   const packs = candidates.filter(
     ({ kind, cells: pack }) => kind === 'pack' && pack && pack.series >= cells[0] && pack.series <= cells[1],
   );
-  const weight = forecastWeight(assemble(target, catalogue), weighed, packs, propeller);
   const extras = extrasFor(assemble(target, catalogue), candidates, intake.valueMinor);
   const money = (minor: number) => (minor / 100).toLocaleString('en-GB', { maximumFractionDigits: 0 });
   const { grade } = judged;
@@ -63,6 +62,7 @@ export function IntakePage() {
         { key: 'Enter', label: 'Take it to the bench', to: jobPlaces(job.id).now },
         { key: 'l', label: 'Layout', to: jobPlaces(job.id).layout },
         { key: 'c', label: 'Cut list', to: jobPlaces(job.id).cuts },
+        { key: 'w', label: 'Weight classes', to: places.weightClasses },
         { key: 'q', label: 'Quad book', to: places.quadBook(job.quadId) },
       ]}
       note={`${job.customer}, ${job.title}, ${cells[1]} cells${intake.valueMinor > 0 ? `, ${money(intake.valueMinor)} at risk` : ''}.`}
@@ -153,25 +153,7 @@ export function IntakePage() {
             ))}
           </Lines>
           <h2>Weight</h2>
-          <Lines aria-label="Weight">
-            <li>
-              <span>
-                Planned, dry:{' '}
-                <strong>
-                  {weight.dryG[0].toFixed(0)} to {weight.dryG[1].toFixed(0)} g
-                </strong>
-                {propeller ? '' : '; propellers not said'}
-              </span>
-            </li>
-            {weight.withPack.map(({ id, pack, g }) => (
-              <li key={id}>
-                <span>
-                  {id === intake.pack ? <strong>{pack}</strong> : pack}: {g[0].toFixed(0)} to {g[1].toFixed(0)} g ready
-                  to fly
-                </span>
-              </li>
-            ))}
-          </Lines>
+          <Weight weighed={weighed} packs={packs} chosen={intake.pack} propeller={propeller} />
           <WeightsBefore bench={bench} weighed={weighed} />
           <Pictures bench={bench} />
         </section>

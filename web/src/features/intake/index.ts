@@ -4,3 +4,4 @@ export { IntakePage } from './IntakePage';
 export { JobForm } from './JobForm';
 export { NewCustomer } from './NewCustomer';
 export { NewQuad } from './NewQuad';
+export { WeightClassesPage } from './WeightClassesPage';

@@ -68,6 +68,14 @@ export function sheetFacts(model: PartModel): SheetFact[] {
     fact({ pointer: '/massG', what: 'mass', unit: 'g', value: model.massG }),
     ...numbers('/speed', 'speed', model.speed),
     ...numbers('/motorCurrent', 'motor current', model.motorCurrent),
+    ...(model.thrust ?? []).map(({ propellerMm, volts, atA, g }, index) =>
+      fact({
+        pointer: `/thrust/${index}/g`,
+        what: `pulls with ${propellerMm} mm at ${volts} V, ${atA} A`,
+        unit: 'g',
+        value: g,
+      }),
+    ),
     ...(wants !== undefined || drivesMotors(model)
       ? [maybe({ pointer: '/wantsCapacitor/farads', what: 'capacitor outside', unit: 'F', open: 'how much' }, wants)]
       : []),

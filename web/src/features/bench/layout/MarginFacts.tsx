@@ -1,6 +1,6 @@
 /** Between the hands: the margins, the worst first, and what a part that is held otherwise would change. */
 import type { Layout, Margin } from '@junctor/core';
-import { alignmentOf, alignmentWords, tenths, whatChanges } from '@junctor/core';
+import { alignmentOf, alignmentWords, balanceOf, centreWords, tenths, whatChanges } from '@junctor/core';
 import styled from 'styled-components';
 import { verdictMark } from '../../../bench/frame/verdictMark';
 import { Fact } from '../../../ui/Frame';
@@ -53,6 +53,10 @@ export function ChangeFacts({ planned, shown }: { planned: Layout; shown: Layout
         </dd>
       </Fact>
       <Fact>
+        <dt>its centre</dt>
+        <dd className="long">{centreOf(shown)}</dd>
+      </Fact>
+      <Fact>
         <dt>worse</dt>
         <dd className="long">{named(worse)}</dd>
       </Fact>
@@ -68,6 +72,12 @@ export function ChangeFacts({ planned, shown }: { planned: Layout; shown: Layout
       )}
     </>
   );
+}
+
+/** Dry, without a pack. */
+function centreOf({ laid }: Layout): string {
+  const { centre } = balanceOf(laid.assembly, {}, laid);
+  return centre ? centreWords(centre) : 'not known';
 }
 
 function named(margins: readonly Margin[]): string {

@@ -28,6 +28,8 @@ export type NumberPrompt<Id extends string> = Asked<Id> & {
   typical?: Range | undefined;
   /** What the meter may show in place of a number; answered with `open`. */
   open?: string;
+  /** What speaks against a number: it is asked again with these words, then believed. */
+  doubt?: (value: number) => string | null;
   /** Why the next question cannot be asked after this answer; null when it can. */
   objection?: (value: number) => string | null;
 };
@@ -92,7 +94,7 @@ function useTypedNumber(give: (value: string) => void) {
     setDoubted(value);
     setTyped('');
   };
-  const enter = ({ unit, possible, typical, objection }: NumberPrompt<string>) => {
+  const enter = ({ unit, possible, typical, doubt, objection }: NumberPrompt<string>) => {
     const value = parseQuantity(typed, unit);
     if (value === null)
       return setProblem(
@@ -108,6 +110,8 @@ function useTypedNumber(give: (value: string) => void) {
     if ((value < possible[0] || value > possible[1]) && doubted !== value) {
       return askAgain(`${value} ${unit} is far from anything possible here. If it is so, type it once more`, value);
     }
+    const doubtful = doubted === value ? null : (doubt?.(value) ?? null);
+    if (doubtful) return askAgain(`${doubtful} If it is so, type it once more`, value);
     const against = objection?.(value) ?? null;
     if (against) return askAgain(against, null);
     setTyped('');

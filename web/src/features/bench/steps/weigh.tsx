@@ -1,6 +1,6 @@
 /** A part or the whole quad on the scale: narrows or proves what the finished quad must weigh. */
-import type { StepOf } from '@junctor/core';
-import { forecastWeight, notesOf, possible, stepWords } from '@junctor/core';
+import type { Range, StepOf } from '@junctor/core';
+import { balanceOf, notesOf, possible, stepWords } from '@junctor/core';
 import { BigLines } from '../../../ui/BigLines';
 import type { Hand } from '../../../ui/Frame';
 import { Fact } from '../../../ui/Frame';
@@ -35,6 +35,7 @@ function WeighScreen({ step }: { step: WeighStep }) {
         hint: craft ? 'As it flies, propellers beside it.' : 'With its own leads, without screws.',
         unit: 'g',
         possible: craft ? possible.craftG : possible.partG,
+        ...(step.subject === 'dry' ? { doubt: (grams) => offTheBand(grams, dryBand(bench)) } : {}),
       },
     ],
     ({ grams }) => {
@@ -78,9 +79,7 @@ function WeighScreen({ step }: { step: WeighStep }) {
 
 /** What it must weigh by its parts, and what it weighed before. */
 function weightsHand(bench: Bench): Hand {
-  const { log, target } = bench.state;
-  const parts = Object.fromEntries(notesOf(log, 'weight').map(({ record: { body } }) => [body.what, body.grams]));
-  const [low, high] = forecastWeight(target, parts, [], null).dryG;
+  const [low, high] = dryBand(bench);
   const weighed = ['dry', 'with pack', 'with propellers'].flatMap((what) => {
     const grams = before(bench, what);
     return grams ? [`${what}: ${grams}`] : [];
@@ -92,6 +91,19 @@ function weightsHand(bench: Bench): Hand {
       <BigLines label="What it should weigh" lines={[`dry: ${low.toFixed(0)} to ${high.toFixed(0)} g`, ...weighed]} />
     ),
   };
+}
+
+function dryBand({ state: { log, target } }: Bench): Range {
+  const parts = Object.fromEntries(notesOf(log, 'weight').map(({ record: { body } }) => [body.what, body.grams]));
+  return balanceOf(target, parts).g;
+}
+
+/** Of a scale that says otherwise than the parts; null while it lies in the band. */
+function offTheBand(grams: number, [low, high]: Range): string | null {
+  if (grams < low) return `${Math.ceil(low - grams)} g less than its parts: is something not in it?`;
+  return grams > high
+    ? `${Math.ceil(grams - high)} g more than its parts: does something else lie on the scale?`
+    : null;
 }
 
 /** The newest weight before this one, in words. */

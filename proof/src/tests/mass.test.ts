@@ -1,0 +1,74 @@
+/** Mass, balance and thrust: against drawn aircraft, against moments by hand. */
+import { shippedTemplate } from '@junctor/catalogue';
+import { assemble, balanceOf, flyingWith, layoutOf, packWords, weightClassOf } from '@junctor/core';
+import { describe, expect, it } from 'vitest';
+import { random } from '../generators/generate';
+import { weighedByDrawing } from '../trials/masses';
+import { catalogue } from '../trials/ruleTrial';
+
+const { laid } = layoutOf(assemble(shippedTemplate('quad-serial-6s').plan.target, catalogue))!;
+const { assembly } = laid;
+const model = (id: string) => catalogue.model({ model: id, revision: 1 })!;
+const pack = model('moss-pack-6s-4000');
+const propeller = model('sycamore-prop-8');
+
+describe('the mass', () => {
+  it('of aircraft whose parts are drawn lies in its band, and their centre in its own', () => {
+    const chance = random(11);
+    const { g, centre } = balanceOf(assembly, {}, laid);
+    const drawn = Array.from({ length: 200 }, (_, index) =>
+      weighedByDrawing(assembly.build, { catalogue, poses: laid.poses }, chance, index % 2 ? 'flat' : 'normal'),
+    );
+    expect(drawn.filter((one) => one.g >= g[0] && one.g <= g[1]).length).toBeGreaterThanOrEqual(190);
+    const isCentred = (mm: number) => Math.abs(mm - centre!.atMm[1]) <= centre!.offMm;
+    expect(drawn.filter(({ centreMm }) => isCentred(centreMm[1])).length).toBeGreaterThanOrEqual(186);
+  });
+
+  it('is narrower once parts are weighed, and moves with what the scale said', () => {
+    const [rough, fine] = [balanceOf(assembly, {}, laid).g, balanceOf(assembly, { M1: 70 }, laid).g];
+    expect((fine[0] + fine[1]) / 2 - (rough[0] + rough[1]) / 2).toBeCloseTo(4 * (70 - 62), 6);
+    expect(fine[1] - fine[0]).toBeLessThan(rough[1] - rough[0]);
+  });
+});
+
+describe('the pack', () => {
+  it('brings the centre over the motors where it is told to lie', () => {
+    const { g, centre } = balanceOf(assembly, {}, laid);
+    const { packAt } = flyingWith(assembly, {}, { pack, propeller, laid });
+    const dry = (g[0] + g[1]) / 2;
+    expect(dry * centre!.atMm[1] + pack.massG * packAt!.forwardMm).toBeCloseTo(0, 6);
+    expect(packWords(packAt!)).toMatch(/^its middle \d+ mm forward of the motors’ middle, \d+ mm either way$/);
+  });
+
+  it('reaches over the plate when it is longer than that', () => {
+    const long = flyingWith(assembly, {}, { pack: model('moss-pack-6s-10000'), propeller, laid });
+    expect(packWords(long.packAt!)).toMatch(/reaches \d+ mm over the plate’s edge$/);
+  });
+});
+
+describe('thrust', () => {
+  it('is said by the motors’ own table, and not without one for these propellers', () => {
+    const { g, thrust } = flyingWith(assembly, {}, { pack, propeller, laid });
+    // Four motors of 1420 g at 22.2 V, fifteen hundredths less in the aircraft at worst.
+    expect(thrust!.toWeight[0]).toBeCloseTo((4 * 1420 * 0.85) / g[1], 6);
+    expect(thrust!.toWeight[1]).toBeCloseTo((4 * 1420) / g[0], 6);
+    const other = flyingWith(assembly, {}, { pack, propeller: model('sycamore-prop-10'), laid });
+    expect(other.thrust).toBeNull();
+    expect(flyingWith(assembly, {}, { pack, propeller: null, laid }).thrust).toBeNull();
+  });
+});
+
+describe('a weight class', () => {
+  const classes = [
+    { name: 'light', upToG: 250 },
+    { name: 'heavy', upToG: 900 },
+  ];
+
+  it('is the one in which the whole band lies; else it must be weighed', () => {
+    expect(weightClassOf(classes, [200, 240])).toBe('light');
+    expect(weightClassOf(classes, [240, 260])).toBe('light or heavy: weigh it');
+    expect(weightClassOf(classes, [890, 910])).toBe('heavy or over 900 g: weigh it');
+    expect(weightClassOf(classes, [950, 990])).toBe('over 900 g');
+    expect(weightClassOf([], [1, 2])).toBeNull();
+  });
+});
