@@ -25,13 +25,32 @@ export function powerBegun(bench: Bench, startMs: number): QuadRecord[] {
 /** What the lead found when it came in, and its weights. */
 export function cameIn(bench: Bench, startMs: number, asFound: Build): QuadRecord[] {
   const found = difference(emptyBuild, asFound).flatMap(({ effect }) => [...effect]);
+  const { dry, pack, propellers } = weighedAs(bench, asFound);
   const weights: Note[] = [
-    { saw: 'weight', what: 'dry', grams: 752 },
-    { saw: 'weight', what: 'with pack', grams: 1319 },
-    { saw: 'weight', what: 'with propellers', grams: 1369 },
+    { saw: 'weight', what: 'dry', grams: dry },
+    { saw: 'weight', what: 'with pack', grams: dry + pack },
+    { saw: 'weight', what: 'with propellers', grams: dry + pack + propellers },
   ];
   const begun = record(bench, startWalk(bench, startMs), null, [...found, ...weights]);
   return begun.records.map((entry) => ({ ...entry, how: 'found' }));
+}
+
+/** Its parts with what joins them, a pack of its cells, and the propellers that its motors are listed with; in g. */
+function weighedAs({ catalogue, plan }: Bench, { slots }: Build): { dry: number; pack: number; propellers: number } {
+  const models = Object.values(slots).map((fitted) => catalogue.model(fitted)!);
+  const parts = models.reduce((sum, { massG }) => sum + massG, 0);
+  const motors = models.filter(({ kind }) => kind === 'motor');
+  const acrossMm = motors[0]?.thrust?.[0]?.propellerMm;
+  const pack = catalogue.models.find(({ kind, cells }) => kind === 'pack' && cells?.series === plan.cells[1]);
+  const blade = catalogue.models.find(
+    ({ kind, body }) =>
+      kind === 'propeller' && Math.round(2 * Math.max(...body.outlineMm.map(([x]) => x))) === acrossMm,
+  );
+  return {
+    dry: Math.round(parts * 1.04),
+    pack: Math.round(pack?.massG ?? 0),
+    propellers: Math.round(motors.length * (blade?.massG ?? 0)),
+  };
 }
 
 /** A build without some parts and whatever hangs on them. */

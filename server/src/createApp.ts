@@ -18,9 +18,9 @@ import { quadRoutes } from './quads/routes';
 import { recordRoutes } from './records/routes';
 import { requirePerson } from './session/session';
 import { sessionRoutes } from './session/routes';
-import { weightClassRoutes } from './shop/weightClasses';
 import { stockRoutes } from './stock/routes';
 import { toolRoutes } from './tools/routes';
+import { weightClassRoutes } from './tools/weightClasses';
 
 export function createApp(deps: LogDeps): express.Express {
   const app = express();

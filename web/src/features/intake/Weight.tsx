@@ -41,8 +41,8 @@ export function Weight({ weighed, packs, chosen, propeller }: WeightProps) {
       {flying.map((one) => (
         <li key={one.pack.id}>
           <span>
-            {one.pack.id === chosen ? <strong>{one.pack.name}</strong> : one.pack.name}: {grams(one.g)} ready to fly,{' '}
-            {weightClassOf(classes, one.g)}
+            {one.pack.id === chosen ? <strong>{one.pack.name}</strong> : one.pack.name}: {grams(one.g)} ready to fly;
+            class: {weightClassOf(classes, one.g) ?? 'none said'}
             {one.pack.id === chosen ? <br /> : null}
             {one.pack.id === chosen ? inFlight(one) : null}
           </span>
