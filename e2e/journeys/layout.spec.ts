@@ -41,6 +41,27 @@ test('an 8-inch quad is laid out before its first joint', async ({ page, shop })
     await expect(sentence(page)).toContainText('to spare at worst');
   });
 
+  await test.step('a gap that measures less than reckoned is asked again, then believed: tape goes under it', async () => {
+    while (!/Gap under ESC/.test(await sentence(page).innerText())) await answer(page, 'ArrowDown');
+    await press(page, '5');
+    await expect(sentence(page)).toHaveText(
+      'Measure the gap between what hangs lowest under ESC and the plate, squeezed',
+    );
+    await readable(page);
+    await page.keyboard.type('1.4');
+    await press(page, 'Enter');
+    await expect(under(page)).toContainText('is the gauge at nought? If it is so, type it once more');
+    await page.keyboard.type('1.4');
+    await press(page, 'Enter');
+    await expect(sentence(page)).toHaveText(
+      '▲ Gap under ESC, squeezed: 0.6 mm too little. Lay insulating tape on the plate',
+    );
+    await expect(under(page)).toContainText('Measured: 1.4 mm where');
+    await expect(page.getByRole('button', { name: /Let it in/ })).toBeVisible();
+    await press(page, '4');
+    await expect(sentence(page)).not.toContainText('too little');
+  });
+
   await test.step('a part is moved by hand and stays there', async () => {
     while (!/^. RX in /.test(await sentence(page).innerText())) await answer(page, 'ArrowDown');
     await press(page, '6');
@@ -61,6 +82,15 @@ test('an 8-inch quad is laid out before its first joint', async ({ page, shop })
     const { plan } = await jobNamed(page, shop.url, 'Frost watcher');
     expect(plan.target.stacks?.stack?.screw.lengthMm).toBe(25);
     await expect(page.getByRole('navigation', { name: 'The job as a cord' })).toContainText('Layout passed');
+  });
+
+  await test.step('the tape is a step before the board that hides it, and wires have the lengths of this lay', async () => {
+    const { id, plan } = await jobNamed(page, shop.url, 'Frost watcher');
+    const step = 'say:insulating tape on the plate 0.2 mm under ESC';
+    await page.goto(`${shop.url}/jobs/${id}/step/${encodeURIComponent(step)}`);
+    await expect(sentence(page)).toHaveText('Looking: Under the ESC: insulating tape on the plate, 0.2 mm');
+    const stock = Object.values(plan.target.wires).filter(({ from }) => from === 'stock');
+    expect(stock.every(({ lengthMm }) => lengthMm !== null && lengthMm % 5 === 0)).toBe(true);
   });
 
   async function poseOf(slot: string) {

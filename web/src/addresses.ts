@@ -51,6 +51,8 @@ export function jobPlaces(jobId: string) {
     sheet: `${at}/sheet`,
     touches: `${at}/touches`,
     layout: `${at}/layout`,
+    measure: (margin: string) => `${at}/layout/measure/${part(margin)}`,
+    letIn: `${at}/layout/let-in`,
     cuts: `${at}/cuts`,
     wiring: (joint: string | null = null) => (joint === null ? `${at}/wiring` : `${at}/wiring/${part(joint)}`),
     wireBody: (wireId: string) => `${at}/wire/${part(wireId)}`,

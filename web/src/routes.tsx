@@ -55,6 +55,8 @@ const inJob: RouteObject[] = [
   at('sheet', bench.page('SheetPage')),
   at('touches', bench.page('TouchesPage')),
   at('layout', bench.page('LayoutPage')),
+  at('layout/measure/:margin', bench.page('MeasurePage')),
+  at('layout/let-in', bench.page('LetInPage')),
   at('cuts', bench.page('CutsPage')),
   at('wiring/:at?', wiring.page('WiringPage')),
   at('wire/:wireId', wiring.page('WireBodyPage')),

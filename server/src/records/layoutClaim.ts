@@ -1,6 +1,6 @@
 /** A signed layout is a claim: what the server finds must have been said, and a lead lets in what does not fit. */
-import type { Catalogue, Plan } from '@junctor/core';
-import { assemble, keepingChanges, layoutBasis, layoutOf, layoutNote } from '@junctor/core';
+import type { Catalogue, LogState, Plan } from '@junctor/core';
+import { assemble, keepingChanges, layoutBasis, layoutOf, layoutNote, measuredIn, notesOf } from '@junctor/core';
 import { ApiError } from '../http/ApiError';
 import type { SentRecord } from '../log/repository';
 import type { Person } from '../session/session';
@@ -11,7 +11,7 @@ import type { Person } from '../session/session';
  * @throws {ApiError} 422 when a margin does not hold that the record does not name, or no lead has said why it goes in.
  */
 export function refuseLayoutClaim(
-  { plan, catalogue }: { plan: Plan; catalogue: Catalogue },
+  { plan, catalogue, log }: { plan: Plan; catalogue: Catalogue; log: LogState },
   role: Person['role'],
   { body }: SentRecord,
   index: number,
@@ -20,7 +20,12 @@ export function refuseLayoutClaim(
   const path = `records.${index}.body`;
   if (body.no.length > 0 && (role !== 'lead' || !body.reason))
     throw new ApiError(422, 'layout.refused', 'Only a lead lets in what does not fit, and says why', { path });
-  const layout = layoutOf(assemble(plan.target, catalogue), new Map());
+  const target = assemble(plan.target, catalogue);
+  const measured = measuredIn(
+    notesOf(log, 'gap').map(({ record }) => record.body),
+    target,
+  );
+  const layout = layoutOf(target, new Map(), measured);
   if (!layout || keepingChanges(layout.laid).length > 0) return;
   const unsaid = layoutNote(plan.target, layout.margins).no.find((says) => !body.no.includes(says));
   if (unsaid) throw new ApiError(422, 'layout.otherwise', `It does not fit: ${unsaid}`, { path: `${path}.no` });

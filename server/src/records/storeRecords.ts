@@ -71,7 +71,7 @@ export function storeRecords(
         refuseWaiver({ plan, catalogue, log, list }, person.role, record, index);
       }
       refuseFaultClaim(log, person.role, record, index);
-      refuseLayoutClaim({ plan, catalogue }, person.role, record, index);
+      refuseLayoutClaim({ plan, catalogue, log }, person.role, record, index);
       seq += 1;
       const judged = await arrivals.judge(record, log);
       const next = onTrial(log, { ...record, quadId, seq, arrivedAt, ...(judged ? { judged } : {}) }, index);

@@ -162,6 +162,13 @@ const note = {
     tight: Joi.number().integer().min(0).max(1000),
     reason: text,
   },
+  gap: {
+    kind: Joi.string().max(40),
+    slots: Joi.array().items(key).min(1).max(40),
+    models: Joi.array().items(Joi.string().max(120)).min(1).max(40),
+    mm: Joi.number().min(-500).max(2000),
+    reckonedMm: Joi.number().min(-2000).max(2000),
+  },
   skip: { step: stepId, reason: text },
   picture: { of: key, blob: id },
   symptom: {

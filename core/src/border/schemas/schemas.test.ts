@@ -90,6 +90,7 @@ const bodies: Readonly<Record<string, object>> = {
     },
   },
   caution: { saw: 'caution', id: 'hot iron' },
+  gap: { saw: 'gap', kind: 'gap below', slots: ['ESC'], models: ['lapwing@1'], mm: 1.4, reckonedMm: 2.2 },
   'taken back': { saw: 'taken back', reason: 'no' },
 };
 const send = (given: unknown) => check(sentRecords, { records: [{ ...head, body: given }] });

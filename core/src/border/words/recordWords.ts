@@ -95,6 +95,8 @@ function noteWords(body: Note, now: Assembly): string {
       return `signature of the loose ${slotTitle(body.slot, now)}: ${body.readings.length} readings${body.readings.some(({ verdict }) => verdict === 'stop') ? ', one a good part cannot show' : ''}`;
     case 'layout':
       return `layout signed: ${body.no.length} margins do not hold, ${body.tight} tight${body.reason ? `; ${body.reason}` : ''}`;
+    case 'gap':
+      return `measured, ${body.kind} of ${body.slots.join(' and ')}: ${body.mm} mm, reckoned ${body.reckonedMm} mm`;
     case 'skip':
       return `put off: ${body.step.replace(':', ' ')}${body.reason ? `, ${body.reason}` : ''}`;
     case 'picture':

@@ -22,6 +22,7 @@ const ofIntake: ReadonlySet<NoteKind> = new Set([
   'kit',
   'signature',
   'layout',
+  'gap',
   'caution',
   'skip',
   'open point',

@@ -23,6 +23,8 @@ export function subjectOf(note: Note): string {
       return note.what;
     case 'signature':
       return note.slot;
+    case 'gap':
+      return `${note.kind} ${note.slots.join(' ')}`;
     case 'skip':
       return note.step;
     case 'waiver':

@@ -65,6 +65,7 @@ export type Note =
     }
   | { saw: 'weight'; what: string; grams: number }
   | LayoutNote
+  | MeasuredGap
   | { saw: 'signature'; slot: Slot; part: Id | null; readings: readonly SignatureReading[] }
   | { saw: 'skip'; step: StepId; reason: string }
   | { saw: 'picture'; of: string; blob: Id }
@@ -103,6 +104,18 @@ export interface LayoutNote {
   tight: number;
   /** Why it goes in all the same: a lead's word. Empty where every margin holds. */
   reason: string;
+}
+
+/** What a gauge showed of a length that the layout had reckoned: it is believed, and the difference is kept. */
+export interface MeasuredGap {
+  saw: 'gap';
+  /** Which margin, and of which parts. */
+  kind: string;
+  slots: readonly Slot[];
+  /** What these parts were then: another model there is another gap. */
+  models: readonly string[];
+  mm: number;
+  reckonedMm: number;
 }
 
 /** One touch of a loose part: terminals without their slot. */

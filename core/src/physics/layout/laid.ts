@@ -6,6 +6,7 @@ import type { FrameBody, Place } from '../../facts/catalogue/frame';
 import type { Slot } from '../../facts/terms/names';
 import { lookUp } from '../../facts/terms/lookUp';
 import { placeOf } from '../geometry/place';
+import type { Measured } from './measured';
 import { placesOf } from './places';
 import type { StackInPlace } from './stack';
 import { below, stackOf } from './stack';
@@ -18,10 +19,19 @@ export interface Laid {
   /** Of every part but the frame itself. */
   poses: ReadonlyMap<Slot, Pose>;
   stack: StackInPlace | null;
+  measured: Measured;
 }
 
-/** @param proposed Poses of parts that have none of their own in the plan. @returns null without a frame. */
-export function laidOut(assembly: Assembly, proposed: ReadonlyMap<Slot, Pose> = new Map()): Laid | null {
+/**
+ * @param proposed Poses of parts that have none of their own in the plan.
+ * @param measured What a gauge has shown.
+ * @returns null without a frame.
+ */
+export function laidOut(
+  assembly: Assembly,
+  proposed: ReadonlyMap<Slot, Pose> = new Map(),
+  measured: Measured = new Map(),
+): Laid | null {
   const frame = frameOf(assembly);
   if (!frame) return null;
   const slots = Object.keys(assembly.build.slots).filter((slot) => !assembly.model(slot)!.frame);
@@ -36,6 +46,7 @@ export function laidOut(assembly: Assembly, proposed: ReadonlyMap<Slot, Pose> = 
       ]),
     ),
     stack: stackOf(assembly, frame),
+    measured,
   };
 }
 

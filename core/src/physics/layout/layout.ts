@@ -6,6 +6,7 @@ import { harnessMm } from './harness';
 import type { Laid } from './laid';
 import { laidOut } from './laid';
 import { layoutMargins } from './layoutMargins';
+import type { Measured } from './measured';
 import type { Margin } from './margin';
 
 export interface Layout {
@@ -15,7 +16,11 @@ export interface Layout {
 }
 
 /** @returns null where the plan has no frame. */
-export function layoutOf(assembly: Assembly, proposed: Lay['poses'] = bestLay(assembly).poses): Layout | null {
-  const laid = laidOut(assembly, proposed);
+export function layoutOf(
+  assembly: Assembly,
+  proposed: Lay['poses'] = bestLay(assembly).poses,
+  measured?: Measured,
+): Layout | null {
+  const laid = laidOut(assembly, proposed, measured);
   return laid && { laid, margins: layoutMargins(laid), harnessMm: harnessMm(laid) };
 }

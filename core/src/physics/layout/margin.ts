@@ -1,6 +1,8 @@
 /** One margin of a layout: what there is beyond what is needed, and what would mend it. */
 import type { Range, Slot } from '../../facts/terms/names';
 import type { PlanChange } from '../../facts/plan/planChange';
+import type { Gauge } from './measured';
+import { corrected, measuredWords } from './measured';
 import type { Reckoned } from './sized';
 
 export type MarginKind =
@@ -43,6 +45,8 @@ export interface Margin {
   /** A sentence with the figures. */
   says: string;
   remedies: readonly Remedy[];
+  /** How it is measured, where a gauge reaches it. */
+  gauge?: Gauge;
 }
 
 /** Below this much a drawing is not exact. */
@@ -53,12 +57,15 @@ function verdictOf({ mm, worstMm }: Reckoned): MarginVerdict {
   return worstMm < -nothingMm ? 'tight' : 'go';
 }
 
-type Said = Pick<Margin, 'kind' | 'slots' | 'what' | 'says'>;
+type Said = Pick<Margin, 'kind' | 'slots' | 'what' | 'says' | 'gauge'>;
 
 /** @param mend Asked for only where it does not hold at worst. */
 export function margin(said: Said, reckoned: Reckoned, mend: () => readonly Remedy[] = () => []): Margin {
-  const verdict = verdictOf(reckoned);
-  return { ...said, ...reckoned, verdict, remedies: verdict === 'go' ? [] : mend() };
+  const { gauge } = said;
+  const there = gauge ? corrected(reckoned, gauge) : reckoned;
+  const verdict = verdictOf(there);
+  const says = gauge ? said.says + measuredWords(gauge) : said.says;
+  return { ...said, ...there, says, verdict, remedies: verdict === 'go' ? [] : mend() };
 }
 
 export function notKnown(said: Said): Margin {

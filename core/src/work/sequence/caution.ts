@@ -13,7 +13,9 @@ export type Caution =
   | { is: 'eye protection' }
   | { is: 'antenna'; slot: Slot }
   | { is: 'set up'; slot: Slot }
-  | { is: 'lead in the lid'; wire: WireId };
+  | { is: 'lead in the lid'; wire: WireId }
+  /** Tape or a washer of the stack, under a board. */
+  | { is: 'underlay'; slot: Slot; layer: string; mm: number };
 
 /** As it stands in records and in the ids of steps. */
 export function cautionId(caution: Caution): string {
@@ -24,6 +26,8 @@ export function cautionId(caution: Caution): string {
       return `set up ${caution.slot}`;
     case 'lead in the lid':
       return `lead in the lid ${caution.wire}`;
+    case 'underlay':
+      return `${caution.layer} ${caution.mm} mm under ${caution.slot}`;
     default:
       return caution.is;
   }
@@ -48,6 +52,8 @@ export function cautionWords(caution: Caution, { start, target }: Pick<Stages, '
       const words = wire ? wireWords(wire, start) : caution.wire;
       return `Before the lid lifts, find and unplug ${words}: it tears`;
     }
+    case 'underlay':
+      return `Under ${slotWords(caution.slot, target)}: ${caution.layer}, ${caution.mm} mm`;
     default:
       return plainWords[caution.is];
   }

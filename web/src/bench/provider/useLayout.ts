@@ -1,6 +1,6 @@
 /** The layout of the plan: poses that the plan leaves open are searched off the page, margins are worked out here. */
-import type { Layout, Pose } from '@junctor/core';
-import { assemble, layoutOf } from '@junctor/core';
+import type { Assembly, Layout, NoteOf, Pose } from '@junctor/core';
+import { assemble, layoutOf, measuredIn, notesOf } from '@junctor/core';
 import { useEffect, useMemo, useState } from 'react';
 import { compute } from '../../compute/compute';
 import type { Bench } from './bench';
@@ -15,7 +15,7 @@ export interface HeldPart {
 
 /** As planned, and as it would be with what is held; null while it is searched. */
 export function useLayout(
-  { job, catalogue }: Pick<Bench, 'job' | 'catalogue'>,
+  { job, catalogue, state }: Pick<Bench, 'job' | 'catalogue' | 'state'>,
   held: HeldPart | null,
 ): { planned: Layout; shown: Layout } | 'no frame' | null {
   const { target } = job.plan;
@@ -32,15 +32,25 @@ export function useLayout(
       isAsked = false;
     };
   }, [target, catalogue]);
-  const planned = useMemo(
-    () => (poses ? (layoutOf(assemble(target, catalogue), poses) ?? 'no frame') : null),
-    [poses, target, catalogue],
-  );
+  const gaps = useMemo(() => notesOf(state.log, 'gap'), [state.log]);
+  const planned = useMemo(() => {
+    if (!poses) return null;
+    const assembly = assemble(target, catalogue);
+    return layoutOf(assembly, poses, measuredBy(gaps, assembly)) ?? 'no frame';
+  }, [poses, target, catalogue, gaps]);
   return useMemo(() => {
     if (planned === null || planned === 'no frame') return planned;
     if (!held) return { planned, shown: planned };
     const fitted = target.slots[held.slot]!;
     const other = { ...target, slots: { ...target.slots, [held.slot]: { ...fitted, pose: held.pose } } };
-    return { planned, shown: layoutOf(assemble(other, catalogue), poses!)! };
-  }, [planned, held, target, catalogue, poses]);
+    const assembly = assemble(other, catalogue);
+    return { planned, shown: layoutOf(assembly, poses!, measuredBy(gaps, assembly))! };
+  }, [planned, held, target, catalogue, poses, gaps]);
+}
+
+function measuredBy(gaps: readonly NoteOf<'gap'>[], assembly: Assembly) {
+  return measuredIn(
+    gaps.map(({ record }) => record.body),
+    assembly,
+  );
 }

@@ -10,6 +10,8 @@ export { OpenPointPage } from './handOver/OpenPointPage';
 export { SheetPage } from './handOver/SheetPage';
 export { CutsPage } from './kit/CutsPage';
 export { LayoutPage } from './layout/LayoutPage';
+export { LetInPage } from './layout/LetInPage';
+export { MeasurePage } from './layout/MeasurePage';
 export { Fault } from './modes/Fault';
 export { Looking } from './modes/Looking';
 export { NoSuchPlace } from './modes/NoSuchPlace';

@@ -6,7 +6,6 @@ import type { Finding, TerminalRef } from '@junctor/core';
 import { splitRef, waiverObjection, whyRule } from '@junctor/core';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import styled from 'styled-components';
 import type { Answer } from '../../ui/Answers';
 import { Fact } from '../../ui/Frame';
 import { severityWord } from '../../bench/frame/FindingsLine';
@@ -18,25 +17,12 @@ import { useBench } from '../../bench/provider/useBench';
 import { useDoors } from '../../bench/provider/useDoors';
 import { nameOf, useSaid } from './FindingHere';
 import { Words } from '../../ui/layout';
+import { OwnWords } from '../../ui/OwnWords';
 
 const reasons: Readonly<Record<'stop' | 'warn', readonly string[]>> = {
   stop: ['Not used here', 'Another job sets it right', 'The customer wants it so'],
   warn: ['Measured: it works here', 'The customer wants it so', 'Only until the part comes'],
 };
-const Own = styled.label`
-  display: grid;
-  gap: 6px;
-  font-size: 18px;
-  font-weight: 700;
-  padding-top: 14px;
-  input {
-    padding: 10px 12px;
-    font-size: 20px;
-    border: 2px solid ${({ theme }) => theme.ink};
-    border-radius: 6px;
-    background: ${({ theme }) => theme.paper};
-  }
-`;
 
 export function WaivePage() {
   const { finding } = useParams();
@@ -85,15 +71,12 @@ function Waiving({ finding, waiver }: { finding: Finding; waiver: string | null 
     if (waiver) return <Words $large>{reasonOf(bench, waiver)}</Words>;
     if (objection) return null;
     return (
-      <Own>
-        Why, by key or in your own words
-        <input
-          value={reason}
-          maxLength={300}
-          onChange={({ target }) => setReason(target.value)}
-          onKeyDown={(event) => event.key === 'Enter' && reason.trim().length >= 3 && waive()}
-        />
-      </Own>
+      <OwnWords
+        label="Why, by key or in your own words"
+        value={reason}
+        onChange={setReason}
+        onEnter={() => reason.trim().length >= 3 && waive()}
+      />
     );
   };
   return (

@@ -4,6 +4,7 @@ import { highest, standingOn } from '../box';
 import type { Laid } from '../laid';
 import type { Margin } from '../margin';
 import { margin } from '../margin';
+import { gaugeOf } from '../measured';
 import { reckon, sized, tenths } from '../sized';
 import { below, boardsIn } from '../stack';
 import { stackChange } from './thread';
@@ -23,9 +24,11 @@ export function belowStackMargins(laid: Laid): Margin[] {
   const needMm = isTaped ? overTapeMm : clearMm;
   const gapMm = under.reduce((sum, { mm }) => sum + mm, 0) - hangingMm;
   const reckoned = reckon(under, [sized(hangingMm, 'board'), { mm: needMm, tolMm: 0 }]);
+  const of = { kind: 'gap below', slots: [slot] } as const;
+  const asks = `the gap between what hangs lowest under ${slot} and the plate, squeezed`;
   const said = {
-    kind: 'gap below',
-    slots: [slot],
+    ...of,
+    gauge: gaugeOf(laid, of, { asks, needMm }),
     what: `gap under ${slot}, squeezed`,
     says:
       `${tenths(gapMm)} mm between what hangs lowest under ${slot} and the plate, squeezed; ` +

@@ -7,6 +7,7 @@ import { areaOf, doOverlap, standingOn } from '../box';
 import type { Laid } from '../laid';
 import type { Margin, Remedy } from '../margin';
 import { margin, notKnown } from '../margin';
+import { gaugeOf } from '../measured';
 import { reckon, sized, tenths } from '../sized';
 import { between, boardsIn } from '../stack';
 import { stackChange } from './thread';
@@ -41,9 +42,11 @@ function onePair(laid: Laid, lower: Slot, upper: Slot): Margin {
       needMm: 0,
     });
   const reckoned = reckon(gap, [sized(nearest.mm, 'board'), { mm: nearest.needMm, tolMm: 0 }]);
+  const of = { kind: 'between boards', slots: [lower, upper] } as const;
+  const asks = `the gap between ${lower} and ${upper} at ${nearest.names}, squeezed`;
   const said = {
-    kind: 'between boards',
-    slots: [lower, upper],
+    ...of,
+    gauge: gaugeOf(laid, of, { asks, needMm: nearest.needMm }),
     what: `between ${lower} and ${upper}`,
     says:
       `${tenths(gapMm - nearest.mm)} mm between ${lower} and ${upper}, squeezed: ${nearest.names}; ` +
@@ -51,7 +54,7 @@ function onePair(laid: Laid, lower: Slot, upper: Slot): Margin {
   } as const;
   // Parts that stand nobody knows where may miss each other.
   const isKnown = [lower, upper].every((slot) => laid.assembly.model(slot)!.body.heightsMm);
-  if (!isKnown && reckoned.mm < 0)
+  if (!isKnown && !said.gauge.measured && reckoned.mm < 0)
     return notKnown({ ...said, says: `${said.says}. Nobody has said where parts stand on these boards: look` });
   return margin(said, reckoned, () => [washers(laid, upper)]);
 }

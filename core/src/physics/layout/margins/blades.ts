@@ -6,6 +6,7 @@ import { heightMm, outlineOf } from '../box';
 import type { Laid } from '../laid';
 import type { Margin } from '../margin';
 import { margin } from '../margin';
+import { gaugeOf } from '../measured';
 import { reckon, sized, tenths } from '../sized';
 
 /** What can move keeps farther away than what is screwed or taped down. */
@@ -27,11 +28,12 @@ export function bladeMargins(laid: Laid, slot: Slot): Margin[] {
     }),
   );
   if (awayMm === Infinity) return [];
+  const of = { kind: 'blades', slots: [slot] } as const;
   return [
     margin(
       {
-        kind: 'blades',
-        slots: [slot],
+        ...of,
+        gauge: gaugeOf(laid, of, { asks: `from ${slot} to the nearest blade's reach`, needMm }),
         what: `${slot} beside the blades`,
         says: `${tenths(awayMm)} mm from ${slot} to the nearest blade's reach, ${needMm} mm are wanted`,
       },

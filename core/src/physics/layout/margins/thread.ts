@@ -5,6 +5,7 @@ import { lookUp } from '../../../facts/terms/lookUp';
 import type { Laid } from '../laid';
 import type { Margin, Remedy } from '../margin';
 import { margin } from '../margin';
+import { corrected, gaugeOf } from '../measured';
 import { reckon, sized, tenths } from '../sized';
 import { layerMm, platesUnder, stackedSlots, threadOf } from '../stack';
 
@@ -18,9 +19,10 @@ export function threadMargins(laid: Laid): Margin[] {
   const reckoned = reckon([sized(lengthMm, 'screw')], needed);
   const clampedMm = clamped.reduce((sum, { mm }) => sum + mm, 0);
   const leftMm = lengthMm - clampedMm;
+  const of = { kind: 'thread', slots: stackedSlots(laid.assembly) } as const;
   const said = {
-    kind: 'thread',
-    slots: stackedSlots(laid.assembly),
+    ...of,
+    gauge: gaugeOf(laid, of, { asks: 'the thread above the top nut, squeezed', needMm: turnMm }),
     what: 'thread above the top nut',
     says:
       `${tenths(leftMm)} mm of thread above the top nut, one turn (${turnMm} mm) is wanted: ` +
@@ -29,7 +31,9 @@ export function threadMargins(laid: Laid): Margin[] {
   return [
     margin(said, reckoned, () =>
       sold
-        .filter((longer) => longer > lengthMm && reckon([sized(longer, 'screw')], needed).worstMm >= 0)
+        .filter(
+          (longer) => longer > lengthMm && corrected(reckon([sized(longer, 'screw')], needed), said.gauge).worstMm >= 0,
+        )
         .slice(0, 1)
         .map((longer): Remedy => ({
           says: `Take ${thread} x ${longer} screws`,

@@ -2,6 +2,7 @@ import type { Assembly } from '../../../facts/assembly/assembly';
 import { frameOf } from '../../../facts/assembly/frameOf';
 import { layoutBasis } from '../../../physics/layout/layoutBasis';
 import type { JobContext } from '../jobContext';
+import { notesOf } from '../../../facts/log/notesOf';
 import { lastNote } from '../jobContext';
 import type { Draft, StepKind } from '../step';
 import { done, open } from '../step';
@@ -38,5 +39,7 @@ function signed(_: LayStep, job: JobContext) {
   const { basis, no, reason } = note.record.body;
   if (basis !== layoutBasis(job.plan.target)) return open('The plan lies otherwise since it was signed');
   if (no.length > 0 && !reason) return open(no[0]);
+  if (notesOf(job.log, 'gap').some(({ placeSeq }) => placeSeq > note.placeSeq))
+    return open('Something was measured since it was signed');
   return done(note.record.id);
 }

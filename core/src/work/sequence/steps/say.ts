@@ -1,4 +1,7 @@
 import type { Assembly } from '../../../facts/assembly/assembly';
+import type { StackLayer } from '../../../facts/assembly/build';
+import { frameOf } from '../../../facts/assembly/frameOf';
+import { stackOf } from '../../../physics/layout/stack';
 import { isTransmitter } from '../../../facts/catalogue/kinds';
 import type { Caution } from '../caution';
 import { cautionId, cautionWords } from '../caution';
@@ -6,7 +9,7 @@ import type { JobContext } from '../jobContext';
 import { lastNote, sinceLastActOrPower } from '../jobContext';
 import { kitPlace, kitTurns, looseParts, notedOrSkipped } from '../looseParts';
 import type { Place } from '../order';
-import { offTurns } from '../order';
+import { offTurns, turns } from '../order';
 import type { Draft, StepKind, StepState } from '../step';
 import { done, open } from '../step';
 import { untilWorkBegins } from '../untilWorkBegins';
@@ -20,6 +23,7 @@ export const say: StepKind<SayStep> = {
     ...untilWorkBegins(setUps(job), job, say.state),
     draft({ is: 'hot iron' }, { stretch: 'power path', group: { kind: 'bench' }, turn: 0 }),
     ...untilWorkBegins(leadsInLid(job), job, say.state),
+    ...underlays(job),
     ...beforePower(job.target).map((caution) => draft(caution, powerPlace(powerTurns.say))),
   ],
   state: ({ about, subject }, job) => {
@@ -28,13 +32,17 @@ export const say: StepKind<SayStep> = {
         return notedOrSkipped(job, 'caution', subject, `say:${subject}`);
       case 'hot iron':
       case 'lead in the lid':
+      case 'underlay':
         return said(subject, job);
       default:
         return saidSinceLastAct(subject, job);
     }
   },
   words: ({ about }, stages) => cautionWords(about.caution, stages),
-  why: () => 'the next step gives power',
+  why: ({ about }) =>
+    about.caution.is === 'underlay'
+      ? 'the board hides it: under it now, or it comes off again'
+      : 'the next step gives power',
   takesS: ({ about }) => (about.caution.is === 'set up' ? 300 : 5),
 };
 
@@ -55,6 +63,28 @@ function leadsInLid({ changes, start }: JobContext): SayStep[] {
   const inLid = Object.values(start.build.wires).filter(({ via }) => via.some((place) => place.startsWith('lid')));
   const place: Place = { stretch: 'power path', group: { kind: 'what comes off' }, turn: offTurns.lid };
   return inLid.map(({ id }) => draft({ is: 'lead in the lid', wire: id }, place));
+}
+
+/** Tape and washers that the layout wants under a board, just before the board goes on. */
+function underlays({ changes, target }: JobContext): SayStep[] {
+  const frame = frameOf(target);
+  const layers = (frame && stackOf(target, frame)?.stack.layers) ?? [];
+  return changes.flatMap(({ verb, about, place }) => {
+    if (verb !== 'fit') return [];
+    const at = layers.findIndex((layer) => 'slot' in layer && layer.slot === about.slot);
+    const from = layers.slice(0, Math.max(at, 0)).findLastIndex((layer) => 'slot' in layer) + 1;
+    return layers.slice(from, Math.max(at, 0)).flatMap((layer): SayStep[] => {
+      const name = underlayName(layer);
+      if (name === null || !('mm' in layer)) return [];
+      const caution = { is: 'underlay', slot: about.slot, layer: name, mm: layer.mm } as const;
+      return [draft(caution, { ...place, turn: turns.fit - 0.5 })];
+    });
+  });
+}
+
+function underlayName(layer: StackLayer): string | null {
+  if ('tape' in layer) return layer.tape;
+  return 'washer' in layer ? layer.washer : null;
 }
 
 /** What must be said before limited first power of this build. */

@@ -3,17 +3,8 @@
  * moved by key; what that makes better and worse shows before it is made. Signed, the plan keeps it.
  */
 import type { Layout, Margin, Pose } from '@junctor/core';
-import {
-  capital,
-  isSamePose,
-  keepingChanges,
-  layoutNote,
-  lengthChanges,
-  placesToMove,
-  posesFor,
-  tenths,
-} from '@junctor/core';
-import { useEffect, useState } from 'react';
+import { capital, isSamePose, placesToMove, posesFor, tenths } from '@junctor/core';
+import { useState } from 'react';
 import { verdictMark } from '../../../bench/frame/verdictMark';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import { useBench } from '../../../bench/provider/useBench';
@@ -24,24 +15,13 @@ import { LaidFromTheSide } from '../../../drawing/LaidFromTheSide';
 import type { Answer } from '../../../ui/Answers';
 import { ChangeFacts, MarginFacts } from './MarginFacts';
 import type { HeldPart } from '../../../bench/provider/useLayout';
-import { useLayout } from '../../../bench/provider/useLayout';
+import { marginName } from './MeasurePage';
+import { useSigning } from './useSigning';
+import { WithLayout } from './WithLayout';
 
 export function LayoutPage() {
-  const bench = useBench();
-  const doors = useDoors();
   const [held, setHeld] = useState<HeldPart | null>(null);
-  const layout = useLayout(bench, held);
-  if (layout && layout !== 'no frame') return <Laid {...layout} held={held} hold={setHeld} />;
-  return (
-    <JobFrame
-      place="Layout"
-      shown={bench.state.current}
-      answers={[{ key: 'Escape', label: 'Bench', act: () => doors.leave(doors.places.now) }]}
-      sentence={layout ? 'This plan has no frame' : 'Every place and every turn is being tried'}
-      under={layout ? 'Without one there is nothing to lay it out in.' : 'One moment.'}
-      both={{ title: 'layout', note: '', body: null }}
-    />
-  );
+  return <WithLayout held={held}>{(layout) => <Laid {...layout} held={held} hold={setHeld} />}</WithLayout>;
 }
 
 interface LaidProps {
@@ -113,6 +93,12 @@ function Laid({ planned, shown, held, hold }: LaidProps) {
       act: mend,
       blocked: mendBlocked(remedy !== undefined, held !== null, edits.pending),
     },
+    {
+      key: '5',
+      label: 'Measure it',
+      act: () => margin && doors.open(doors.places.measure(marginName(margin))),
+      blocked: measureBlocked(margin, held !== null),
+    },
     { key: 'c', label: 'The cut list', hidden: true, act: () => doors.open(doors.places.cuts) },
     held
       ? {
@@ -124,9 +110,9 @@ function Laid({ planned, shown, held, hold }: LaidProps) {
         }
       : {
           key: 'Enter',
-          label: 'Sign: it fits',
+          label: no.length > 0 ? 'Let it in…' : 'Sign: it fits',
           main: true,
-          act: sign.sign,
+          act: () => (no.length > 0 ? doors.open(doors.places.letIn) : sign.sign('')),
           blocked:
             sign.blocked ?? (no.length > 0 && bench.person.role !== 'lead' ? `▲ ${no[0]!.what}: mend it first` : null),
         },
@@ -168,6 +154,11 @@ function mendBlocked(canMend: boolean, isHeld: boolean, isPending: boolean): str
   return canMend ? null : 'no key mends this';
 }
 
+function measureBlocked(margin: Margin | null, isHeld: boolean): string | null {
+  if (isHeld) return 'a part is in hand';
+  return margin?.gauge ? null : 'no gauge reaches it';
+}
+
 function sentenceFor({ verdict, mm, worstMm, remedies }: Margin): string {
   if (mm === null) return 'look yourself';
   const mend = remedies[0] ? `. ${remedies[0].says}` : '';
@@ -200,41 +191,4 @@ function freePlaces(laid: Layout['laid'], slot: string): Pose[] {
     ),
   );
   return placesToMove(laid, slot).filter(({ place }) => !taken.has(place));
-}
-
-/** First the plan keeps every pose and what each wire is cut to, then it is signed as it stands there. */
-function useSigning(planned: Layout) {
-  const bench = useBench();
-  const doors = useDoors();
-  const edits = usePlanEdits(bench);
-  const [isSigning, setSigning] = useState(false);
-  const { plan } = bench.job;
-  const open = [
-    ...keepingChanges(planned.laid),
-    ...lengthChanges(planned.laid, plan.schools, bench.state.asBuilt.build),
-  ];
-  const step = bench.state.steps.find(({ verb }) => verb === 'lay');
-  const isReady = isSigning && open.length === 0;
-  useEffect(() => {
-    if (!isReady) return;
-    setSigning(false);
-    const no = planned.margins.some(({ verdict }) => verdict === 'no');
-    const note = layoutNote(bench.job.plan.target, planned.margins, no ? 'tried dry by a lead: it goes in' : '');
-    bench.record([note], step?.id ?? null);
-    doors.leave(doors.places.now);
-  }, [isReady, planned, bench, step, doors]);
-  return {
-    sign: () => {
-      setSigning(true);
-      if (open.length > 0) edits.make(open);
-    },
-    failed: edits.failed,
-    blocked: blockedOf(step, isSigning && !edits.failed),
-  };
-}
-
-function blockedOf(step: { done: boolean } | undefined, isSigning: boolean): string | null {
-  if (isSigning) return 'being kept';
-  if (!step) return 'work has begun: nothing to sign';
-  return step.done ? 'signed as it lies' : null;
 }

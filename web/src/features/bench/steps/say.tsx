@@ -20,6 +20,7 @@ export const say = plainStep<SayStep>({
       const recipe = firstRecipe(bench);
       return `${recipe ? `Iron at ${recipe.setC} °C for the first joint. ` : ''}Lithium packs stay away from it; fire plan known.`;
     }
+    if (about.caution.is === 'underlay') return 'The board that goes on next hides it.';
     if (stretch === 'kit') return 'On a header, before any solder: once it is in the quad this costs an hour.';
     return 'Limited power comes next. One line at a time.';
   },

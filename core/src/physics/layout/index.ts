@@ -1,0 +1,20 @@
+/** Every part in its place: what the rest of the house asks of a layout. */
+export type { Lay } from './bestLay';
+export { bestLay } from './bestLay';
+export type { Laid } from './laid';
+export type { Layout } from './layout';
+export { layoutOf } from './layout';
+export { gapDoubt, gapNote, measuredIn } from './measured';
+export type { CutWire } from './cutLengths';
+export { cutLengths, lengthChanges } from './cutLengths';
+export { layoutBasis } from './layoutBasis';
+export { layoutNote } from './layoutNote';
+export type { Margin, MarginVerdict } from './margin';
+export { areaOf, heightMm, outlineOf, roomMm, standingOn } from './box';
+export { placesToMove, posesFor } from './candidates';
+export { isSamePose, keepingChanges, poseChange, turnsOf } from './turned';
+export { levelsOf, lidPlate } from './stack';
+export { tenths } from './sized';
+export { routeBetween, routeMap } from './routes';
+export { runsBetween } from './runs';
+export { whatChanges } from './whatChanges';

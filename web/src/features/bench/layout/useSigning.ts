@@ -1,0 +1,48 @@
+/** First the plan keeps every pose and what each wire is cut to, then it is signed as it stands there. */
+import type { Layout } from '@junctor/core';
+import { keepingChanges, layoutNote, lengthChanges } from '@junctor/core';
+import { useEffect, useState } from 'react';
+import { useBench } from '../../../bench/provider/useBench';
+import { useDoors } from '../../../bench/provider/useDoors';
+import { usePlanEdits } from '../../../bench/provider/usePlanEdits';
+
+interface Signing {
+  /** @param reason Why it goes in, of what does not fit; empty where it fits. */
+  sign: (reason: string) => void;
+  failed: string | null;
+  blocked: string | null;
+}
+
+export function useSigning(planned: Layout): Signing {
+  const bench = useBench();
+  const doors = useDoors();
+  const edits = usePlanEdits(bench);
+  const [reason, setReason] = useState<string | null>(null);
+  const { plan } = bench.job;
+  const open = [
+    ...keepingChanges(planned.laid),
+    ...lengthChanges(planned.laid, plan.schools, bench.state.asBuilt.build),
+  ];
+  const step = bench.state.steps.find(({ verb }) => verb === 'lay');
+  const isReady = reason !== null && open.length === 0;
+  useEffect(() => {
+    if (!isReady) return;
+    setReason(null);
+    bench.record([layoutNote(plan.target, planned.margins, reason)], step?.id ?? null);
+    doors.leave(doors.places.now);
+  }, [isReady, reason, planned, plan, bench, step, doors]);
+  return {
+    sign: (why) => {
+      setReason(why);
+      if (open.length > 0) edits.make(open);
+    },
+    failed: edits.failed,
+    blocked: blockedOf(step, reason !== null && !edits.failed),
+  };
+}
+
+function blockedOf(step: { done: boolean } | undefined, isSigning: boolean): string | null {
+  if (isSigning) return 'being kept';
+  if (!step) return 'work has begun: nothing to sign';
+  return step.done ? 'signed as it lies' : null;
+}
