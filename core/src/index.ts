@@ -96,7 +96,16 @@ export type { CutWire, Laid, Lay, Layout, Margin, MarginVerdict } from './physic
 export { areaOf, bestLay, cutLengths, gapDoubt, gapNote, heightMm, isSamePose } from './physics/layout';
 export { keepingChanges, layoutBasis, layoutNote, layoutOf, lengthChanges, levelsOf } from './physics/layout';
 export { lidPlate, measuredIn, outlineOf, placesToMove, poseChange, posesFor, roomMm } from './physics/layout';
-export { routeBetween, routeMap, runsBetween, standingOn, tenths, turnsOf, whatChanges } from './physics/layout';
+export {
+  routeBetween,
+  routeMap,
+  runsBetween,
+  standingOn,
+  tenths,
+  turnsOf,
+  wayOut,
+  whatChanges,
+} from './physics/layout';
 export type { Branch, Circuit } from './physics/circuit/compile';
 export { compile, compileSound } from './physics/circuit/compile';
 export { reduceToPort } from './physics/circuit/reduce';
@@ -209,7 +218,7 @@ export type { Offcut, WireToCut } from './planning/kit/offcut';
 export { cutList } from './planning/kit/cutList';
 export type { LayoutView } from './border/formats/layoutSvg';
 export { layoutSvg } from './border/formats/layoutSvg';
-export type { LayoutNote } from './facts/log/records';
+export type { LayoutNote, MeasuredGap } from './facts/log/records';
 export { possibleWishes, wishesFor } from './planning/planner/wishesFor';
 export type { Amps, Rail, SupplyTree } from './physics/loads/supplyTree';
 export { planShare, railWords, supplyTree, usbLimitA } from './physics/loads/supplyTree';

@@ -1,14 +1,17 @@
 /** The layout of real jobs: when it is asked for, what keeps its gate shut, and what opens it again. */
-import type { Note } from '@junctor/core';
+import type { Margin, MeasuredGap, Note } from '@junctor/core';
 import {
   applyPlanChanges,
   assemble,
   bestLay,
   deriveJob,
+  gapDoubt,
+  gapNote,
   keepingChanges,
   layoutNote,
   layoutOf,
   makeCatalogue,
+  measuredIn,
 } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { shippedModels, shippedTemplate } from '@junctor/catalogue';
@@ -24,6 +27,7 @@ const counted = walk(bench, startWalk(bench, Date.UTC(2026, 0, 5, 8)), ({ verb }
 const step = counted.state.current!;
 const layout = layoutOf(assemble(plan.target, catalogue))!;
 const gateIn = ({ gates }: Pick<typeof counted.state, 'gates'>) => gates.find(({ id }) => id === 'layout')!;
+const gaps = (notes: readonly MeasuredGap[]) => measuredIn(notes, layout.laid.assembly);
 const signing = (note: Note) => record(bench, counted, step, [note]);
 
 describe('the layout', () => {
@@ -52,6 +56,60 @@ describe('the layout', () => {
       blockedReason: 'The plan lies otherwise since it was signed',
     });
   });
+
+  it('is signed again when a gauge has shown something since, and what it showed is judged', () => {
+    const below = layout.margins.find(({ kind }) => kind === 'gap below')!;
+    const note = gapNote(layout.laid, below, 1.4)!;
+    expect(note).toMatchObject({ slots: ['ESC'], mm: 1.4, reckonedMm: below.mm! + 2 });
+    const signed = signing(layoutNote(plan.target, layout.margins));
+    const measured = record(bench, signed, null, [note]);
+    expect(measured.state.steps.find(({ verb }) => verb === 'lay')).toMatchObject({
+      done: false,
+      blockedReason: 'Something was measured since it was signed',
+    });
+    const { margins } = layoutOf(assemble(plan.target, catalogue), bestLay(layout.laid.assembly).poses, gaps([note]))!;
+    const now = margins.find(({ kind }) => kind === 'gap below')!;
+    expect([now.verdict, now.mm, now.worstMm]).toEqual(['no', expect.closeTo(-0.6), expect.closeTo(-0.7)]);
+    expect(now.says).toContain('Measured: 1.4 mm where 4.3 mm was reckoned');
+  });
+
+  it('believes a gauge with a washer more as well, of the same parts alone', () => {
+    const below = layout.margins.find(({ kind }) => kind === 'gap below')!;
+    const note = gapNote(layout.laid, below, 1.4)!;
+    const [, washers] = mended(below, note);
+    const raised = applyPlanChanges(plan, washers!.changes);
+    if (!raised.ok) throw new Error('the plan has changed');
+    const again = layoutOf(assemble(raised.plan.target, catalogue), undefined, gaps([note]))!;
+    const now = again.margins.find(({ kind }) => kind === 'gap below')!;
+    expect([now.verdict, now.mm]).toEqual(['go', expect.closeTo(1.4)]);
+    const twice = gapNote(again.laid, now, 3.5)!;
+    expect(twice.reckonedMm).toBeCloseTo(below.mm! + 2 + 2);
+    const other = { ...note, models: ['another@1'] };
+    expect(measuredIn([other], layout.laid.assembly).size).toBe(0);
+    expect(gapDoubt(below, below.mm! + 2)).toBeNull();
+    expect(gapDoubt(below, 1.4)).toContain('is reckoned');
+  });
+
+  it('has its tape laid before the board that hides it, and once', () => {
+    const below = layout.margins.find(({ kind }) => kind === 'gap below')!;
+    const [tape] = mended(below, gapNote(layout.laid, below, 1.4)!);
+    const taped = applyPlanChanges(plan, tape!.changes);
+    if (!taped.ok) throw new Error('the plan has changed');
+    const own = plainBench({ plan: { ...taped.plan, version: 2 }, catalogue, packV: 23, newId: seededIds(6) });
+    const there = walk(own, startWalk(own, Date.UTC(2026, 0, 5, 8)), ({ subject }) => subject.includes('tape on the'));
+    expect(there.state.current).toMatchObject({
+      verb: 'say',
+      subject: 'insulating tape on the plate 0.2 mm under ESC',
+    });
+    const after = record(own, there, there.state.current!, [{ saw: 'caution', id: there.state.current!.subject }]);
+    expect(after.state.current).toMatchObject({ verb: 'fit', subject: 'ESC' });
+  });
+
+  /** What mends a margin once the gauge has spoken against it. */
+  function mended(below: Margin, note: MeasuredGap) {
+    const { margins } = layoutOf(assemble(plan.target, catalogue), undefined, gaps([note]))!;
+    return margins.find(({ kind }) => kind === below.kind)!.remedies;
+  }
 
   it('keeps every part where the search has put it', () => {
     const kept = applyPlanChanges(plan, keepingChanges(layout.laid));

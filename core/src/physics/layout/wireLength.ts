@@ -60,6 +60,24 @@ function cutMm({ assembly, laid }: Lying, wire: Wire, schools: Plan['schools'] =
   return cutPartsOf(assembly, { wire, ends: [a, b], runMm: wayMm(assembly, laid, [a, b]) }, schools).mm;
 }
 
+/** The way in which a wire leaves its pad: "forward left"; null without a frame, or where an end hangs in the air. */
+export function wayOut(assembly: Assembly, wire: Wire, end: 0 | 1): string | null {
+  const laid = laidAsPlanned(assembly);
+  const [a, b] = wire.ends.map((one) => terminalUnder(assembly, one));
+  if (!laid || !a || !b) return null;
+  const [from, to] = routeBetween(laid, ...(end === 0 ? ([a, b] as const) : ([b, a] as const))).points;
+  return directionOf(to![0] - from![0], to![1] - from![1]);
+}
+
+/** Of eight; nearer than this to straight is straight. */
+const straight = Math.tan(Math.PI / 8);
+
+function directionOf(right: number, forward: number): string {
+  const along = Math.abs(forward) > straight * Math.abs(right) ? [forward > 0 ? 'forward' : 'back'] : [];
+  const across = Math.abs(right) > straight * Math.abs(forward) ? [right > 0 ? 'right' : 'left'] : [];
+  return [...along, ...across].join(' ') || 'straight up';
+}
+
 /**
  * The build with a length for every wire that has none, as its parts lie best. All wires of a lead are as long as its
  * longest.

@@ -1,6 +1,6 @@
 /** How a joint is made: tip, setting, strip, seconds. */
 import type { Recipe } from '@junctor/core';
-import { alloyOf, landedOn, recipeFor, splitJoint } from '@junctor/core';
+import { alloyOf, landedOn, recipeFor, splitJoint, wayOut } from '@junctor/core';
 import type { Bench } from '../../bench/provider/bench';
 import { useBench } from '../../bench/provider/useBench';
 import { Fact } from '../../ui/Frame';
@@ -14,6 +14,10 @@ export function recipeOf({ job, state: { target } }: Bench, joint: string): Reci
 
 export function RecipeFacts({ joint }: { joint: string }) {
   const bench = useBench();
+  const { wire: id, end } = splitJoint(joint)!;
+  const { target } = bench.state;
+  const wire = target.build.wires[id]!;
+  const leaves = wayOut(target, wire, end);
   const { tipMm, setC, stripMm, flowsS, stopS } = recipeOf(bench, joint);
   return (
     <>
@@ -40,9 +44,18 @@ export function RecipeFacts({ joint }: { joint: string }) {
         <dd>{stopS} s</dd>
       </Fact>
       <Fact>
-        <dt>colour</dt>
-        <dd>{bench.state.target.build.wires[splitJoint(joint)!.wire]!.colour}</dd>
+        <dt>wire</dt>
+        <dd>
+          {wire.colour}
+          {wire.from === 'stock' && wire.lengthMm !== null ? `, cut ${wire.lengthMm} mm` : ''}
+        </dd>
       </Fact>
+      {leaves && (
+        <Fact>
+          <dt>leaves its pad</dt>
+          <dd>{leaves}</dd>
+        </Fact>
+      )}
     </>
   );
 }
