@@ -103,7 +103,8 @@ export {
   standingOn,
   tenths,
   turnsOf,
-  wayOut,
+  lengthMmOf,
+  leavesTo,
   whatChanges,
 } from './physics/layout';
 export type { Branch, Circuit } from './physics/circuit/compile';

@@ -1,8 +1,8 @@
 /** Layouts: margins as reckoned by hand, remedies that mend, the best lay of all there are. */
 import { describe, expect, it } from 'vitest';
 import { shippedTemplates } from '@junctor/catalogue';
-import type { Margin } from '@junctor/core';
-import { applyPlanChanges, assemble, bestLay, layoutOf } from '@junctor/core';
+import type { Margin, WireEnd } from '@junctor/core';
+import { applyPlanChanges, assemble, bestLay, layoutOf, lengthMmOf, leavesTo } from '@junctor/core';
 import { layoutsByHand } from '../cases/layouts/byHand';
 import { random } from '../generators/generate';
 import { byHandMm, marginOf, moved, searchedAndTried, smallAircraft } from '../trials/layouts';
@@ -58,6 +58,58 @@ describe('the best lay', () => {
     expect(poses.has('RX')).toBe(false);
     expect([...poses.values()].map(({ place }) => place)).not.toContain('front deck');
     expect(layoutOf(assembly, poses)!.laid.poses.get('RX')).toEqual(pose);
+  });
+});
+
+describe('a wire', () => {
+  const { target } = shippedTemplates().find(({ id }) => id === 'quad-serial-6s')!.plan;
+
+  it('leaves its pad to where its way goes, once its parts lie where somebody said', () => {
+    expect(leavesTo(assemble(target, catalogue), target.wires.W3!, 1)).toBeNull();
+    const pose = (place: string, atMm: readonly [number, number, number]) =>
+      ({ place, atMm, yawDeg: 0, face: 'up' }) as const;
+    const slots = {
+      ...target.slots,
+      FC: { ...target.slots.FC!, pose: pose('stack', [0, 0, 12]) },
+      RX: { ...target.slots.RX!, pose: pose('rear bay', [0, -46, 6.2]) },
+    };
+    const laid = assemble({ ...target, slots }, catalogue);
+    expect(leavesTo(laid, target.wires.W3!, 0)).toContain('front');
+    expect(leavesTo(laid, target.wires.W3!, 1)).toContain('back');
+  });
+
+  it('without a length is as long as it would be cut; as long as it was measured, once it was', () => {
+    const cut = { ...target.wires.W3!, lengthMm: null };
+    const assembly = assemble({ ...target, wires: { ...target.wires, W3: cut } }, catalogue);
+    expect(lengthMmOf(assembly, cut) % 5).toBe(0);
+    expect(lengthMmOf(assembly, { ...cut, lengthMm: 83 })).toBe(83);
+    const air: WireEnd = { at: { on: 'air', end: 'bare' }, by: 'solder' };
+    const hanging = { ...cut, ends: [cut.ends[0], air] as const };
+    expect(lengthMmOf(assembly, hanging)).toBe(120);
+  });
+});
+
+describe('two parts that somebody has put into one place', () => {
+  const { target } = shippedTemplates().find(({ id }) => id === 'quad-serial-6s')!.plan;
+  const laidWith = (slots: (typeof target)['slots']) => {
+    const assembly = assemble({ ...target, slots: { ...target.slots, ...slots } }, catalogue);
+    return layoutOf(assembly, bestLay(assembly).poses)!;
+  };
+  const into = (slot: string, atMm: readonly [number, number, number]) => ({
+    [slot]: { ...target.slots[slot]!, pose: { place: 'rear bay', atMm, yawDeg: 90, face: 'up' as const } },
+  });
+
+  it('do not go, by as much as one would have to give way', () => {
+    const { margins } = laidWith({ ...into('RX', [0, -46, 6.2]), ...into('CAP', [0, -46, 6.2]) });
+    const shared = margins.find(({ kind, slots }) => kind === 'place' && slots.length === 2)!;
+    expect(shared).toMatchObject({ verdict: 'no', what: expect.stringContaining('in rear bay') });
+    expect(shared.mm).toBeLessThan(0);
+    expect(shared.says).toContain('one of them goes elsewhere');
+  });
+
+  it('go where they lie beside each other', () => {
+    const { margins } = laidWith({ ...into('RX', [-12, -60, 6.2]), ...into('CAP', [10, -34, 6.2]) });
+    expect(margins.filter(({ kind, slots }) => kind === 'place' && slots.length === 2)).toEqual([]);
   });
 });
 

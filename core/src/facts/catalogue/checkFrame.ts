@@ -4,12 +4,18 @@ import { mistake } from './mistake';
 import type { PartModel } from './partModel';
 import { twice } from './twice';
 
+/** The smallest frames have their motors twice as far from the middle: whoever is below has typed another unit. */
+const leastMm = 15;
+
 export function checkFrame({ kind, frame }: Pick<PartModel, 'kind' | 'frame'>): ModelMistake[] {
   if (!frame) return [];
-  const { plates = [], places = [], ways = [], lid, route } = frame;
+  const { corners, plates = [], places = [], ways = [], lid, route } = frame;
   const points = new Set(Object.keys(route.points));
   return [
     ...(kind === 'frame' ? [] : [mistake('frame', 'kind', `a ${kind} is no frame`)]),
+    ...(corners.length > 0 && corners.every(({ atMm }) => Math.hypot(...atMm) < leastMm)
+      ? [mistake('frame.corners', 'unit', `no motor is ${leastMm} mm from the middle: lengths are in mm`)]
+      : []),
     ...twice(plates, 'frame.plates'),
     ...twice(places, 'frame.places'),
     ...twice(ways, 'frame.ways'),

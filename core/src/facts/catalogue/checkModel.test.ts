@@ -186,6 +186,19 @@ describe('insides', () => {
   });
 });
 
+it('says of a frame that no motor is anywhere near where one can be: another unit was meant', () => {
+  const frame = {
+    corners: [{ index: 1, atMm: [0.12, 0.12], level: 'upper', discMm: 204 }],
+    bays: [],
+    posts: [],
+    route: { points: {}, edges: [] },
+    conducts: true,
+  } as const;
+  expect(codes({ kind: 'frame', frame })).toContain('frame.corners unit');
+  const whole = { ...frame, corners: [{ ...frame.corners[0], atMm: [120, 120] }] } as const;
+  expect(codes({ kind: 'frame', frame: whole })).not.toContain('frame.corners unit');
+});
+
 describe('revisions', () => {
   it('follow each other, add terminals and drop none', () => {
     expect(revisionMistakes(null, model({ revision: 2 }))).toHaveLength(1);

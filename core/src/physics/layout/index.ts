@@ -17,5 +17,5 @@ export { levelsOf, lidPlate } from './stack';
 export { tenths } from './sized';
 export { routeBetween, routeMap } from './routes';
 export { runsBetween } from './runs';
-export { wayOut } from './wireLength';
+export { lengthMmOf, leavesTo } from './wireLength';
 export { whatChanges } from './whatChanges';

@@ -12,6 +12,7 @@ import { notPlacedMargins } from './margins/notPlaced';
 import { plugRoomMargins } from './margins/plugRoom';
 import { reachMargins } from './margins/reach';
 import { roomMargins } from './margins/room';
+import { sharedPlaceMargins } from './margins/sharedPlace';
 import { threadMargins } from './margins/thread';
 
 /** Margins that follow from one part's own pose. */
@@ -21,6 +22,14 @@ export function marginsOf(laid: Laid, slot: Slot): Margin[] {
 
 export function layoutMargins(laid: Laid): Margin[] {
   const own = [...laid.poses.keys()].flatMap((slot) => marginsOf(laid, slot));
-  const together = [threadMargins, belowStackMargins, betweenBoardsMargins, lidMargins, leadMargins, notPlacedMargins];
+  const together = [
+    threadMargins,
+    belowStackMargins,
+    betweenBoardsMargins,
+    lidMargins,
+    leadMargins,
+    sharedPlaceMargins,
+    notPlacedMargins,
+  ];
   return worstFirst([...own, ...together.flatMap((of) => of(laid))]);
 }

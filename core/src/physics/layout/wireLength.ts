@@ -7,6 +7,7 @@ import type { Plan } from '../../facts/plan/plan';
 import type { Assembly } from '../../facts/assembly/assembly';
 import type { TerminalRef } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
+import { lookUp } from '../../facts/terms/lookUp';
 import { terminalUnder } from '../../facts/wiring/terminalUnder';
 import { placeOf } from '../geometry/place';
 import { bestLay } from './bestLay';
@@ -60,11 +61,16 @@ function cutMm({ assembly, laid }: Lying, wire: Wire, schools: Plan['schools'] =
   return cutPartsOf(assembly, { wire, ends: [a, b], runMm: wayMm(assembly, laid, [a, b]) }, schools).mm;
 }
 
-/** The way in which a wire leaves its pad: "forward left"; null without a frame, or where an end hangs in the air. */
-export function wayOut(assembly: Assembly, wire: Wire, end: 0 | 1): string | null {
+/**
+ * To where a wire leaves its pad: "front left". null without a frame, where an end hangs in the air, and while nobody
+ * has said where its parts lie.
+ */
+export function leavesTo(assembly: Assembly, wire: Wire, end: 0 | 1): string | null {
   const laid = laidAsPlanned(assembly);
   const [a, b] = wire.ends.map((one) => terminalUnder(assembly, one));
   if (!laid || !a || !b) return null;
+  const isLaid = [a, b].every((ref) => lookUp(assembly.build.slots, splitRef(ref).slot)?.pose);
+  if (!isLaid) return null;
   const [from, to] = routeBetween(laid, ...(end === 0 ? ([a, b] as const) : ([b, a] as const))).points;
   return directionOf(to![0] - from![0], to![1] - from![1]);
 }
@@ -72,10 +78,10 @@ export function wayOut(assembly: Assembly, wire: Wire, end: 0 | 1): string | nul
 /** Of eight; nearer than this to straight is straight. */
 const straight = Math.tan(Math.PI / 8);
 
-function directionOf(right: number, forward: number): string {
-  const along = Math.abs(forward) > straight * Math.abs(right) ? [forward > 0 ? 'forward' : 'back'] : [];
+function directionOf(right: number, forward: number): string | null {
+  const along = Math.abs(forward) > straight * Math.abs(right) ? [forward > 0 ? 'front' : 'back'] : [];
   const across = Math.abs(right) > straight * Math.abs(forward) ? [right > 0 ? 'right' : 'left'] : [];
-  return [...along, ...across].join(' ') || 'straight up';
+  return [...along, ...across].join(' ') || null;
 }
 
 /**

@@ -1,6 +1,6 @@
 /** How a joint is made: tip, setting, strip, seconds. */
 import type { Recipe } from '@junctor/core';
-import { alloyOf, landedOn, recipeFor, splitJoint, wayOut } from '@junctor/core';
+import { alloyOf, landedOn, recipeFor, splitJoint, leavesTo } from '@junctor/core';
 import type { Bench } from '../../bench/provider/bench';
 import { useBench } from '../../bench/provider/useBench';
 import { Fact } from '../../ui/Frame';
@@ -17,7 +17,7 @@ export function RecipeFacts({ joint }: { joint: string }) {
   const { wire: id, end } = splitJoint(joint)!;
   const { target } = bench.state;
   const wire = target.build.wires[id]!;
-  const leaves = wayOut(target, wire, end);
+  const leaves = leavesTo(target, wire, end);
   const { tipMm, setC, stripMm, flowsS, stopS } = recipeOf(bench, joint);
   return (
     <>
@@ -43,16 +43,20 @@ export function RecipeFacts({ joint }: { joint: string }) {
         <dt>stop at</dt>
         <dd>{stopS} s</dd>
       </Fact>
-      <Fact>
-        <dt>wire</dt>
-        <dd>
-          {wire.colour}
-          {wire.from === 'stock' && wire.lengthMm !== null ? `, cut ${wire.lengthMm} mm` : ''}
-        </dd>
-      </Fact>
+      {wire.from === 'stock' && wire.lengthMm !== null ? (
+        <Fact>
+          <dt>{wire.colour}, cut to</dt>
+          <dd>{wire.lengthMm} mm</dd>
+        </Fact>
+      ) : (
+        <Fact>
+          <dt>colour</dt>
+          <dd>{wire.colour}</dd>
+        </Fact>
+      )}
       {leaves && (
         <Fact>
-          <dt>leaves its pad</dt>
+          <dt>leaves its pad to the</dt>
           <dd>{leaves}</dd>
         </Fact>
       )}
