@@ -104,6 +104,7 @@ export {
   tenths,
   turnsOf,
   lengthMmOf,
+  lowerNut,
   leavesTo,
   whatChanges,
 } from './physics/layout';
@@ -217,6 +218,7 @@ export type { Pose, Stack, StackLayer } from './facts/assembly/build';
 export type { CutList, CutPiece } from './planning/kit/cutList';
 export type { Offcut, WireToCut } from './planning/kit/offcut';
 export { cutList } from './planning/kit/cutList';
+export { cutNote, offcutLine } from './planning/kit/cutOut';
 export type { LayoutView } from './border/formats/layoutSvg';
 export { layoutSvg } from './border/formats/layoutSvg';
 export type { LayoutNote, MeasuredGap } from './facts/log/records';

@@ -93,6 +93,18 @@ test('an 8-inch quad is laid out before its first joint', async ({ page, shop })
     expect(stock.every(({ lengthMm }) => lengthMm !== null && lengthMm % 5 === 0)).toBe(true);
   });
 
+  await test.step('the cut list is counted out of the stores, once', async () => {
+    const { id } = await jobNamed(page, shop.url, 'Frost watcher');
+    await page.goto(`${shop.url}/jobs/${id}/cuts`);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('4 wires to cut');
+    await readable(page);
+    await press(page, 'Enter');
+    await expect(page.getByText(/^Cut by the list: /)).toBeVisible();
+    await expect(page.getByRole('button', { name: /count it out/ })).toBeHidden();
+    const log = await logOf(page, shop.url, await quadId(page, shop.url, 'Frost watcher'));
+    expect(log.at(-1)!.body).toMatchObject({ saw: 'cut' });
+  });
+
   async function poseOf(slot: string) {
     return (await jobNamed(page, shop.url, 'Frost watcher')).plan.target.slots[slot]!.pose;
   }

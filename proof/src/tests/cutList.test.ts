@@ -1,6 +1,6 @@
 /** Cut lists: possible, as short as any, and said how far from the least where that is not known. */
 import { describe, expect, it } from 'vitest';
-import { cutLengths, cutList, layoutOf, assemble } from '@junctor/core';
+import { cutLengths, cutList, cutNote, layoutOf, assemble, offcutLine } from '@junctor/core';
 import { shippedTemplates } from '@junctor/catalogue';
 import { loadSolver } from '@junctor/solver/node';
 import { random } from '../generators/generate';
@@ -49,6 +49,43 @@ describe('a cut list', () => {
     const list = cutList(cutting.wires, cutting.offcuts, solve);
     expect(isPossible(cutting, list)).toBe(true);
     expect(list.leastNewMm).toBeLessThanOrEqual(list.newMm);
+  });
+});
+
+describe('what is cut', () => {
+  const ids = () => {
+    let next = 0;
+    return () => `new${(next += 1)}`;
+  };
+
+  it('uses its offcuts up, puts back what stays, and gives the reel what no wire needed', () => {
+    const wires = [wire('A', 100), wire('B', 60), wire('C', 200)];
+    const list = cutList(wires, [offcut('long', 170), offcut('just', 260)], solve);
+    const counted = new Map([['wire:28:red', [{ stock: 'reel', quantity: 396 }]]]);
+    const { from, back } = cutNote(list, counted, ids());
+    expect(new Set(from.flatMap(({ wires: own }) => own))).toEqual(new Set(['A', 'B', 'C']));
+    // Of 260 the tinned 5 go and C's 200: 55 stay, the last cut takes no more. Of the other 4 stay, which is swarf.
+    expect(from.find(({ stock }) => stock === 'just')!.left).toEqual({ id: 'new1', lengthMm: 55 });
+    expect(from.find(({ stock }) => stock === 'long')!.left).toBeNull();
+    expect(back).toEqual([{ stock: 'reel', mm: 396 }]);
+  });
+
+  it('gives nothing back of wire that nobody counted in, nor more than came off', () => {
+    const list = cutList([wire('A', 100)], [], solve);
+    expect(cutNote(list, new Map(), ids()).back).toEqual([]);
+    const short = new Map([['wire:28:red', [{ stock: 'reel', quantity: 80 }]]]);
+    expect(cutNote(list, short, ids())).toEqual({ saw: 'cut', from: [], back: [] });
+  });
+
+  it('is an offcut of the same wire, where the old one lay', () => {
+    const of = { doc: { awg: 28, colour: 'red', lengthMm: 260 }, place: 'tray 2' };
+    expect(offcutLine(of, { id: 'new1', lengthMm: 54 })).toMatchObject({
+      key: 'offcut:wire:28:red',
+      name: 'red wire, 28 AWG, 54 mm',
+      place: 'tray 2',
+      onHand: 1,
+      doc: { lengthMm: 54 },
+    });
   });
 });
 

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { shippedTemplates } from '@junctor/catalogue';
 import type { Margin, WireEnd } from '@junctor/core';
-import { applyPlanChanges, assemble, bestLay, layoutOf, lengthMmOf, leavesTo } from '@junctor/core';
+import { applyPlanChanges, assemble, bestLay, layoutOf, lengthMmOf, leavesTo, lowerNut } from '@junctor/core';
 import { layoutsByHand } from '../cases/layouts/byHand';
 import { random } from '../generators/generate';
 import { byHandMm, marginOf, moved, searchedAndTried, smallAircraft } from '../trials/layouts';
@@ -58,6 +58,24 @@ describe('the best lay', () => {
     expect(poses.has('RX')).toBe(false);
     expect([...poses.values()].map(({ place }) => place)).not.toContain('front deck');
     expect(layoutOf(assembly, poses)!.laid.poses.get('RX')).toEqual(pose);
+  });
+});
+
+describe('a lower nut', () => {
+  it('takes its height of the thread above, lifts the stack by it, and comes out again', () => {
+    const { plan } = shippedTemplates().find(({ id }) => id === 'quad-serial-6s')!;
+    const whole = { ...plan, jobId: 'job', version: 1 };
+    const before = layoutOf(assemble(plan.target, catalogue))!;
+    const put = applyPlanChanges(whole, lowerNut(before.laid)!.changes);
+    if (!put.ok) throw new Error('the change does not hold');
+    const after = layoutOf(assemble(put.plan.target, catalogue))!;
+    const mmOf = ({ margins }: typeof before, kind: Margin['kind']) => margins.find((one) => one.kind === kind)!.mm!;
+    expect(mmOf(after, 'thread')).toBeCloseTo(mmOf(before, 'thread') - 2.4);
+    expect(mmOf(after, 'gap below')).toBeCloseTo(mmOf(before, 'gap below') + 2.4);
+    const out = applyPlanChanges(put.plan, lowerNut(after.laid)!.changes);
+    if (!out.ok) throw new Error('the change does not hold');
+    const figures = ({ margins }: typeof before) => margins.map(({ what, mm, worstMm }) => [what, mm, worstMm]);
+    expect(figures(layoutOf(assemble(out.plan.target, catalogue))!)).toEqual(figures(before));
   });
 });
 

@@ -76,6 +76,7 @@ const names = [
   'shop/insertSetting',
   'stock/findMove',
   'stock/findStockByKey',
+  'stock/findStock',
   'stock/insertStock',
   'stock/insertStockMove',
   'stock/listMovesOfRecord',

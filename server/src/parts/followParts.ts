@@ -2,14 +2,14 @@
  * Physical parts and stock follow what the log says: counted in, fitted, taken off, taken back. In the log's own
  * transaction, so that a record and what it moves are stored together or not at all.
  */
-import type { Act, Entry, LogState, Note, QuadRecord } from '@junctor/core';
-import { findEntry } from '@junctor/core';
+import type { Act, Entry, LogState, Note, QuadRecord, StockLine } from '@junctor/core';
+import { findEntry, offcutLine } from '@junctor/core';
 import { v7 } from 'uuid';
 import type { Queries } from '../database/Database';
 import { fromJson, toSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import type { StockMove } from '../stock/repository';
-import { moveStock } from '../stock/repository';
+import { addLine, moveStock } from '../stock/repository';
 
 type Sent = Pick<QuadRecord, 'id' | 'personId' | 'doneAt' | 'body' | 'replaces'>;
 
@@ -35,6 +35,8 @@ export async function followParts(quad: Quad, record: Sent): Promise<void> {
     for (const { stock, quantity } of body.takes) {
       await move(queries, record, { stockId: stock, delta: -quantity, why: 'counted in for a job' });
     }
+  } else if (body.saw === 'cut') {
+    await cutUp(queries, body, record);
   } else if (body.saw === 'goes') {
     await goes(quad, body, record);
   } else if (body.saw === 'signature' && body.part) {
@@ -74,6 +76,19 @@ async function move(
     throw new ApiError(422, 'stock.missing', 'No such line in stock', { path: 'body.takes' });
   }
   await moveStock(queries, { stockId, delta, why, personId, at: toSqlTime(doneAt), recordId: id });
+}
+
+/** Offcuts go, what stays of them is put back as new ones where they lay, and wire that nobody needed goes back. */
+async function cutUp(queries: Queries, { from, back }: Extract<Note, { saw: 'cut' }>, record: Sent): Promise<void> {
+  for (const { stock, left } of from) {
+    await move(queries, record, { stockId: stock, delta: -1, why: 'cut up for a job' });
+    const of = left && (await queries.row<{ place: string; doc: string }>('stock/findStock', { id: stock }));
+    if (!of) continue;
+    const line = offcutLine({ place: of.place, doc: fromJson<StockLine['doc']>(of.doc) }, left);
+    const { id: recordId, personId, doneAt } = record;
+    await addLine(queries, line, { why: 'left over from a cut', personId, at: toSqlTime(doneAt), recordId });
+  }
+  for (const { stock, mm } of back) await move(queries, record, { stockId: stock, delta: mm, why: 'not needed' });
 }
 
 /** What was known of a part before it came off. */

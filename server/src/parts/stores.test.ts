@@ -115,6 +115,53 @@ describe('stock', () => {
     );
     expect((await stock()).filter(({ offcut }) => offcut)).toHaveLength(1);
   });
+
+  it('loses an offcut that is cut up, has what stays of it, and as it was when that is taken back', async () => {
+    const [reel, offcut] = [
+      line({ key: 'wire:26:blue', name: 'blue wire', onHand: 500, doc: { awg: 26, colour: 'blue' } }),
+      line({
+        key: 'offcut:wire:26:blue',
+        name: 'blue wire, 26 AWG, 200 mm',
+        offcut: true,
+        onHand: 1,
+        unit: 'pieces',
+        place: 'tray 4',
+        doc: { awg: 26, colour: 'blue', lengthMm: 200 },
+      }),
+    ];
+    for (const one of [reel, offcut]) await lead.post('/stock', one);
+    const left = { id: v7(), lengthMm: 118 };
+    const body = { saw: 'cut', from: [{ stock: offcut.id, wires: ['W1'], left }], back: [{ stock: reel.id, mm: 83 }] };
+    const record = sent(lead, job.jobId, body);
+    const send = () => lead.post(`/quads/${job.quadId}/records`, { records: [record] });
+    expect([(await send()).status, (await send()).status]).toEqual([200, 200]);
+    const blue = async () =>
+      (await stock()).filter(({ key }) => key.endsWith('blue')).map(({ id, onHand }) => [id, onHand]);
+    expect(new Map((await blue()) as [string, number][])).toEqual(
+      new Map([
+        [reel.id, 583],
+        [offcut.id, 0],
+        [left.id, 1],
+      ]),
+    );
+    expect((await stock()).find(({ id }) => id === left.id)).toMatchObject({
+      name: 'blue wire, 26 AWG, 118 mm',
+      place: 'tray 4',
+      offcut: true,
+    });
+    await lead.post(`/quads/${job.quadId}/records`, {
+      records: [{ ...sent(lead, job.jobId, { saw: 'taken back', reason: 'not cut' }), replaces: record.id }],
+    });
+    expect(new Map((await blue()) as [string, number][])).toEqual(
+      new Map([
+        [reel.id, 500],
+        [offcut.id, 1],
+        [left.id, 0],
+      ]),
+    );
+    const missing = { saw: 'cut', from: [{ stock: v7(), wires: [], left: null }], back: [] };
+    expect((await post(missing)).body.code).toBe('stock.missing');
+  });
 });
 
 describe('a part in hand', () => {

@@ -27,7 +27,7 @@ export async function moveStock(queries: Queries, { id = v7(), recordId = null, 
 export async function addLine(
   queries: Queries,
   { id, key, name, unit, offcut, place, doc, onHand }: StockLine,
-  move: Pick<StockMove, 'why' | 'personId' | 'at'>,
+  move: Pick<StockMove, 'why' | 'personId' | 'at' | 'recordId'>,
 ): Promise<void> {
   const line = { id, key, name, unit, offcut: offcut ? 1 : 0, place, doc: JSON.stringify(doc) };
   await queries.write('stock/insertStock', line);

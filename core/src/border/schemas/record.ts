@@ -169,6 +169,20 @@ const note = {
     mm: Joi.number().min(-500).max(2000),
     reckonedMm: Joi.number().min(-2000).max(2000),
   },
+  cut: {
+    from: Joi.array()
+      .max(200)
+      .items(
+        Joi.object({
+          stock: id,
+          wires: Joi.array().items(key).max(100),
+          left: Joi.object({ id, lengthMm: Joi.number().positive().max(100000) }).allow(null),
+        }),
+      ),
+    back: Joi.array()
+      .max(40)
+      .items(Joi.object({ stock: id, mm: amount })),
+  },
   skip: { step: stepId, reason: text },
   picture: { of: key, blob: id },
   symptom: {

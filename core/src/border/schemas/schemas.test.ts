@@ -90,6 +90,11 @@ const bodies: Readonly<Record<string, object>> = {
     },
   },
   caution: { saw: 'caution', id: 'hot iron' },
+  cut: {
+    saw: 'cut',
+    from: [{ stock: id, wires: ['W1'], left: { id, lengthMm: 60 } }],
+    back: [{ stock: id, mm: 40 }],
+  },
   gap: { saw: 'gap', kind: 'gap below', slots: ['ESC'], models: ['lapwing@1'], mm: 1.4, reckonedMm: 2.2 },
   'taken back': { saw: 'taken back', reason: 'no' },
 };

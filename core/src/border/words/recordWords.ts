@@ -95,6 +95,8 @@ function noteWords(body: Note, now: Assembly): string {
       return `signature of the loose ${slotTitle(body.slot, now)}: ${body.readings.length} readings${body.readings.some(({ verdict }) => verdict === 'stop') ? ', one a good part cannot show' : ''}`;
     case 'layout':
       return `layout signed: ${body.no.length} margins do not hold, ${body.tight} tight${body.reason ? `; ${body.reason}` : ''}`;
+    case 'cut':
+      return `cut by the list: ${body.from.length} offcuts used, ${body.from.filter(({ left }) => left).length} put back${body.back.length > 0 ? `, ${body.back.reduce((sum, { mm }) => sum + mm, 0)} mm back on the reels` : ''}`;
     case 'gap':
       return `measured, ${body.kind} of ${body.slots.join(' and ')}: ${body.mm} mm, reckoned ${body.reckonedMm} mm`;
     case 'skip':

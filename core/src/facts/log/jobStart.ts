@@ -23,6 +23,7 @@ const ofIntake: ReadonlySet<NoteKind> = new Set([
   'signature',
   'layout',
   'gap',
+  'cut',
   'caution',
   'skip',
   'open point',

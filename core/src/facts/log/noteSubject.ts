@@ -38,6 +38,7 @@ export function subjectOf(note: Note): string {
     case 'goes':
       return note.act;
     case 'layout':
+    case 'cut':
     case 'power':
     case 'meter proof':
     case 'pack':

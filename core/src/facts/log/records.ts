@@ -4,7 +4,7 @@
  */
 import type { Judged } from './judged';
 import type { Reading } from './reading';
-import type { Id, Range, Slot, TerminalId, StepId } from '../terms/names';
+import type { Id, Range, Slot, TerminalId, StepId, WireId } from '../terms/names';
 import type { PowerStage } from '../terms/powerStage';
 import type { Act } from '../assembly/act';
 import type { Length } from '../terms/toneLength';
@@ -66,6 +66,7 @@ export type Note =
   | { saw: 'weight'; what: string; grams: number }
   | LayoutNote
   | MeasuredGap
+  | CutNote
   | { saw: 'signature'; slot: Slot; part: Id | null; readings: readonly SignatureReading[] }
   | { saw: 'skip'; step: StepId; reason: string }
   | { saw: 'picture'; of: string; blob: Id }
@@ -116,6 +117,15 @@ export interface MeasuredGap {
   models: readonly string[];
   mm: number;
   reckonedMm: number;
+}
+
+/** Wires were cut as the cut list says. */
+export interface CutNote {
+  saw: 'cut';
+  /** Offcuts that were cut up, and what stays of each as a new one. */
+  from: readonly { stock: Id; wires: readonly WireId[]; left: { id: Id; lengthMm: number } | null }[];
+  /** Wire that the kit had taken off a reel, and that no wire needed. */
+  back: readonly { stock: Id; mm: number }[];
 }
 
 /** One touch of a loose part: terminals without their slot. */

@@ -18,4 +18,5 @@ export { tenths } from './sized';
 export { routeBetween, routeMap } from './routes';
 export { runsBetween } from './runs';
 export { lengthMmOf, leavesTo } from './wireLength';
+export { lowerNut } from './lowerNut';
 export { whatChanges } from './whatChanges';

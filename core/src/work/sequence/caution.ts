@@ -14,7 +14,7 @@ export type Caution =
   | { is: 'antenna'; slot: Slot }
   | { is: 'set up'; slot: Slot }
   | { is: 'lead in the lid'; wire: WireId }
-  /** Tape or a washer of the stack, under a board. */
+  /** Tape, a washer or a nut of the stack, under a board. */
   | { is: 'underlay'; slot: Slot; layer: string; mm: number };
 
 /** As it stands in records and in the ids of steps. */

@@ -13,11 +13,14 @@ export interface HeldPart {
   pose: Pose;
 }
 
+/** null while it is searched. */
+export type PlannedLayout = { planned: Layout; shown: Layout } | 'no frame' | null;
+
 /** As planned, and as it would be with what is held; null while it is searched. */
 export function useLayout(
   { job, catalogue, state }: Pick<Bench, 'job' | 'catalogue' | 'state'>,
   held: HeldPart | null,
-): { planned: Layout; shown: Layout } | 'no frame' | null {
+): PlannedLayout {
   const { target } = job.plan;
   // Until they are searched again, those of before: what the plan has kept stays where it is.
   const [poses, setPoses] = useState<Poses | null>(null);

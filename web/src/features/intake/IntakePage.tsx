@@ -19,6 +19,7 @@ import { keys } from '../../api/keys';
 import { useModelIndex } from '../../api/stores';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
 import { useBench } from '../../bench/provider/useBench';
+import { useLayout } from '../../bench/provider/useLayout';
 import { IntoTheFrame } from './IntoTheFrame';
 import { KitFile } from './KitFile';
 import { Pictures } from './Pictures';
@@ -32,6 +33,7 @@ export function IntakePage() {
   const bench = useBench();
   const navigate = useNavigate();
   const { job, state, catalogue } = bench;
+  const layout = useLayout(bench, null);
   const intake = job.intake ?? none;
   const candidates = useCandidates();
   const { target, cells } = job.plan;
@@ -103,7 +105,7 @@ export function IntakePage() {
             {judged.motors.length === 0 && <li>No motor speed is known.</li>}
           </Lines>
           <h2>Into the frame</h2>
-          <IntoTheFrame />
+          <IntoTheFrame layout={layout} />
           <KitFile bench={bench} />
         </section>
         <section>
@@ -153,7 +155,13 @@ export function IntakePage() {
             ))}
           </Lines>
           <h2>Weight</h2>
-          <Weight weighed={weighed} packs={packs} chosen={intake.pack} propeller={propeller} />
+          <Weight
+            weighed={weighed}
+            packs={packs}
+            chosen={intake.pack}
+            propeller={propeller}
+            laid={layout && layout !== 'no frame' ? layout.planned.laid : null}
+          />
           <WeightsBefore bench={bench} weighed={weighed} />
           <Pictures bench={bench} />
         </section>

@@ -1,11 +1,9 @@
 /** Does what is planned go into its frame: the margins that do not hold at worst, and how many do. */
 import { verdictMark } from '../../bench/frame/verdictMark';
-import { useBench } from '../../bench/provider/useBench';
-import { useLayout } from '../../bench/provider/useLayout';
+import type { PlannedLayout } from '../../bench/provider/useLayout';
 import { Lines } from '../../ui/Sheet';
 
-export function IntoTheFrame() {
-  const layout = useLayout(useBench(), null);
+export function IntoTheFrame({ layout }: { layout: PlannedLayout }) {
   if (layout === null || layout === 'no frame')
     return (
       <Lines aria-label="Room">

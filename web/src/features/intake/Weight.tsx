@@ -1,10 +1,9 @@
 /** What it will weigh, where its pack must lie, what its motors make of it: with any pack of its cells. */
-import type { Flying, PartModel } from '@junctor/core';
+import type { Flying, Laid, PartModel } from '@junctor/core';
 import { assemble, balanceOf, centreWords, flyingWith, packWords, thrustWords, weightClassOf } from '@junctor/core';
 import { useMemo } from 'react';
 import { useWeightClasses } from '../../api/queries';
 import { useBench } from '../../bench/provider/useBench';
-import { useLayout } from '../../bench/provider/useLayout';
 import { Lines } from '../../ui/Sheet';
 
 interface WeightProps {
@@ -13,13 +12,12 @@ interface WeightProps {
   /** The one that it flies with, where that is said. */
   chosen: string | null;
   propeller: PartModel | null;
+  /** How its parts lie; null while that is searched, and without a frame. */
+  laid: Laid | null;
 }
 
-export function Weight({ weighed, packs, chosen, propeller }: WeightProps) {
-  const bench = useBench();
-  const { job, catalogue } = bench;
-  const layout = useLayout(bench, null);
-  const laid = layout && layout !== 'no frame' ? layout.planned.laid : null;
+export function Weight({ weighed, packs, chosen, propeller, laid }: WeightProps) {
+  const { job, catalogue } = useBench();
   const classes = useWeightClasses().data?.classes ?? [];
   const { target } = job.plan;
   const { dry, flying } = useMemo(() => {

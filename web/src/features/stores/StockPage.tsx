@@ -52,7 +52,8 @@ export function StockPage() {
   const [faults, setFaults] = useState<readonly CsvFault[]>([]);
   const [message, setMessage] = useState<string | null>(null);
   const counted = useSend<{ rows: readonly StockLine[] }>(() => '/stock/counted', [keys.stock]);
-  const lines = stock.data ?? [];
+  // An offcut that was cut up is no line any more.
+  const lines = (stock.data ?? []).filter(({ offcut, onHand }) => !offcut || onHand > 0);
   const isMeant = matching(typed);
   const found = lines.filter(({ name, key, place }) => isMeant(`${name} ${key} ${place}`));
   const take = async (file: File) => {

@@ -65,7 +65,7 @@ function leadsInLid({ changes, start }: JobContext): SayStep[] {
   return inLid.map(({ id }) => draft({ is: 'lead in the lid', wire: id }, place));
 }
 
-/** Tape and washers that the layout wants under a board, just before the board goes on. */
+/** Tape, washers and nuts that the layout wants under a board, just before the board goes on. */
 function underlays({ changes, target }: JobContext): SayStep[] {
   const frame = frameOf(target);
   const layers = (frame && stackOf(target, frame)?.stack.layers) ?? [];
@@ -84,6 +84,7 @@ function underlays({ changes, target }: JobContext): SayStep[] {
 
 function underlayName(layer: StackLayer): string | null {
   if ('tape' in layer) return layer.tape;
+  if ('nut' in layer) return layer.nut;
   return 'washer' in layer ? layer.washer : null;
 }
 

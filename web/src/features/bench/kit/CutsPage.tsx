@@ -1,8 +1,10 @@
 /** The cut list: which wire is cut from which piece, in cutting order, to be worked off or printed. */
 import type { CutPiece, CutWire } from '@junctor/core';
-import { terminalWords } from '@junctor/core';
+import { capital, cutNote, notesOf, ofJob, recordWords, terminalWords } from '@junctor/core';
 import { useNavigate } from 'react-router';
 import { jobPlaces } from '../../../addresses';
+import { newId } from '../../../api/device';
+import type { Bench } from '../../../bench/provider/bench';
 import { useBench } from '../../../bench/provider/useBench';
 import { Lines, Sheet } from '../../../ui/Sheet';
 import { Words } from '../../../ui/layout';
@@ -14,6 +16,10 @@ export function CutsPage() {
   const { job } = bench;
   const cuts = useCuts();
   const list = cuts && cuts !== 'no frame' ? cuts.list : null;
+  const said = notesOf(bench.state.log, 'cut').findLast(ofJob(job.id));
+  const countOut = () => {
+    if (list) bench.record([cutNote(list, countedWire(bench), newId)], null);
+  };
   return (
     <Sheet
       place={`${job.quad}, cut list`}
@@ -24,9 +30,13 @@ export function CutsPage() {
         { key: 'b', label: 'To the bench', to: jobPlaces(job.id).now },
         { key: 'l', label: 'Layout', to: jobPlaces(job.id).layout },
         { key: 'p', label: 'Print it', act: () => window.print() },
+        ...(list && list.pieces.length > 0 && !said
+          ? [{ key: 'Enter', label: 'All cut: count it out', act: countOut }]
+          : []),
       ]}
     >
       <section>
+        {said && <Words role="status">{`${capital(recordWords(said.record, bench.state.asBuilt))}.`}</Words>}
         {list && cuts && cuts !== 'no frame' && (
           <>
             <Words>
@@ -66,6 +76,17 @@ function Cut({ mm, cut: { from, to, runMm, slackMm, via } }: { mm: number; cut: 
         way {Math.round(runMm)} mm{via.length > 0 ? ` by ${via.join(', ')}` : ''}, slack {slackMm} mm
       </span>
     </li>
+  );
+}
+
+/** What the kit has taken off reels, by its line. */
+function countedWire({ state, job }: Bench) {
+  const counted = notesOf(state.log, 'kit').filter(ofJob(job.id));
+  return new Map(
+    counted
+      .map(({ record }) => record.body)
+      .filter(({ line }) => line.startsWith('wire:'))
+      .map(({ line, takes }) => [line, takes] as const),
   );
 }
 

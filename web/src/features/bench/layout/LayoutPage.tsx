@@ -3,7 +3,7 @@
  * moved by key; what that makes better and worse shows before it is made. Signed, the plan keeps it.
  */
 import type { Layout, Margin, Pose } from '@junctor/core';
-import { capital, isSamePose, placesToMove, posesFor, tenths } from '@junctor/core';
+import { capital, isSamePose, lowerNut, placesToMove, posesFor, tenths } from '@junctor/core';
 import { useState } from 'react';
 import { verdictMark } from '../../../bench/frame/verdictMark';
 import { JobFrame } from '../../../bench/frame/JobFrame';
@@ -43,6 +43,7 @@ function Laid({ planned, shown, held, hold }: LaidProps) {
   const sign = useSigning(planned);
   const no = planned.margins.filter(({ verdict }) => verdict === 'no');
   const remedy = margin?.remedies[0];
+  const nut = lowerNut(planned.laid);
   const change = (by: 'turn' | 'place') => {
     if (inHand) hold(nextPose(planned, inHand, { held, by }));
   };
@@ -98,6 +99,14 @@ function Laid({ planned, shown, held, hold }: LaidProps) {
       label: 'Measure it',
       act: () => margin && doors.open(doors.places.measure(marginName(margin))),
       blocked: measureBlocked(margin, held !== null),
+    },
+    {
+      key: '7',
+      also: ['n'],
+      label: nut?.says ?? 'Lower nuts',
+      hidden: true,
+      act: () => nut && edits.make(nut.changes),
+      blocked: held || edits.pending ? 'changing' : null,
     },
     { key: 'c', label: 'The cut list', hidden: true, act: () => doors.open(doors.places.cuts) },
     held
