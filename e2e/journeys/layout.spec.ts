@@ -99,7 +99,7 @@ test('an 8-inch quad is laid out before its first joint', async ({ page, shop })
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('4 wires to cut');
     await readable(page);
     await press(page, 'Enter');
-    await expect(page.getByText(/^Cut by the list: /)).toBeVisible();
+    await expect(page.getByText(/^Cut by the list, /)).toBeVisible();
     await expect(page.getByRole('button', { name: /count it out/ })).toBeHidden();
     const log = await logOf(page, shop.url, await quadId(page, shop.url, 'Frost watcher'));
     expect(log.at(-1)!.body).toMatchObject({ saw: 'cut' });

@@ -5,7 +5,7 @@ import { housingWords, plugWords } from '../../facts/assembly/plugWords';
 import { contactWords, jointWords, siteWords, wireWords } from '../../facts/assembly/itemWords';
 import { terminalWords } from '../../facts/assembly/padWords';
 import { slotTitle, slotWords } from '../../facts/assembly/slotWords';
-import type { Note, QuadRecord } from '../../facts/log/records';
+import type { CutNote, Note, QuadRecord } from '../../facts/log/records';
 import { isAct } from '../../facts/log/records';
 import type { Act } from '../../facts/assembly/act';
 import type { WireId } from '../../facts/terms/names';
@@ -96,7 +96,7 @@ function noteWords(body: Note, now: Assembly): string {
     case 'layout':
       return `layout signed: ${body.no.length} margins do not hold, ${body.tight} tight${body.reason ? `; ${body.reason}` : ''}`;
     case 'cut':
-      return `cut by the list: ${body.from.length} offcuts used, ${body.from.filter(({ left }) => left).length} put back${body.back.length > 0 ? `, ${body.back.reduce((sum, { mm }) => sum + mm, 0)} mm back on the reels` : ''}`;
+      return cutWords(body);
     case 'gap':
       return `measured, ${body.kind} of ${body.slots.join(' and ')}: ${body.mm} mm, reckoned ${body.reckonedMm} mm`;
     case 'skip':
@@ -122,4 +122,11 @@ function noteWords(body: Note, now: Assembly): string {
     case 'taken back':
       return `taken back: ${body.reason}`;
   }
+}
+
+function cutWords({ from, back }: CutNote): string {
+  const kept = from.filter(({ left }) => left).length;
+  const used = from.length === 0 ? 'all of it off the reels' : `offcuts cut up: ${from.length}, put back: ${kept}`;
+  const mm = back.reduce((sum, one) => sum + one.mm, 0);
+  return `cut by the list, ${used}${mm > 0 ? `; ${mm} mm back on the reels` : ''}`;
 }

@@ -23,7 +23,10 @@ export function CutsPage() {
   return (
     <Sheet
       place={`${job.quad}, cut list`}
-      title={titleFor(list?.pieces.flatMap(({ wires }) => wires).length ?? null, cuts === 'no frame')}
+      title={titleFor(list?.pieces.flatMap(({ wires }) => wires).length ?? null, {
+        hasNoFrame: cuts === 'no frame',
+        isCut: said !== undefined,
+      })}
       note={`${job.quad}, ${job.title}, plan version ${job.plan.version}; by the way that each wire goes in the layout.`}
       go={(to) => void navigate(to)}
       doors={[
@@ -90,10 +93,11 @@ function countedWire({ state, job }: Bench) {
   );
 }
 
-function titleFor(cuts: number | null, hasNoFrame: boolean): string {
+function titleFor(cuts: number | null, { hasNoFrame, isCut }: { hasNoFrame: boolean; isCut: boolean }): string {
   if (hasNoFrame) return 'This plan has no frame: no wire has a way';
   if (cuts === null) return 'The cut list is being made';
-  return cuts === 0 ? 'Nothing is cut for this plan' : `${cuts} wires to cut`;
+  if (cuts === 0) return 'Nothing is cut for this plan';
+  return isCut ? `${cuts} wires, cut` : `${cuts} wires to cut`;
 }
 
 function pieceTitle({ offcut, awg, colour, leftMm }: CutPiece, name?: string, place?: string): string {
