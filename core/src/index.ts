@@ -192,7 +192,7 @@ export { applySignature, firstMeasures, measuredWords } from './judgement/draft/
 export type { Lost, Swapped } from './facts/plan/swapModel';
 export { lostWords, swapModel } from './facts/plan/swapModel';
 export type { Flying, WeightClass } from './planning/mass';
-export { balanceOf, centreWords, flyingWith, packWords, thrustWords, weightClassOf } from './planning/mass';
+export { balanceOf, centreWords, flyingWith, packWords, thrustWords, weighedIn, weightClassOf } from './planning/mass';
 export type { KitLine } from './planning/kit/kitLine';
 export { kitList } from './planning/kit/kitList';
 export type { Pick } from './planning/kit/pick';
@@ -296,4 +296,4 @@ export { replacementOf } from './work/sequence/replacementWork';
 export type { SheetSection } from './border/words/customerSheet';
 export { customerSheet } from './border/words/customerSheet';
 export { betweenWords, partsBetween } from './judgement/diagnosis/between';
-export { touchKey } from './facts/log/noteSubject';
+export { gapKey, touchKey } from './facts/log/noteSubject';

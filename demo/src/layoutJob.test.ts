@@ -27,7 +27,11 @@ const counted = walk(bench, startWalk(bench, Date.UTC(2026, 0, 5, 8)), ({ verb }
 const step = counted.state.current!;
 const layout = layoutOf(assemble(plan.target, catalogue))!;
 const gateIn = ({ gates }: Pick<typeof counted.state, 'gates'>) => gates.find(({ id }) => id === 'layout')!;
-const gaps = (notes: readonly MeasuredGap[]) => measuredIn(notes, layout.laid.assembly);
+const gaps = (notes: readonly MeasuredGap[]) =>
+  measuredIn(
+    notes.map((body) => ({ record: { body } })),
+    layout.laid.assembly,
+  );
 const signing = (note: Note) => record(bench, counted, step, [note]);
 
 describe('the layout', () => {
@@ -85,7 +89,7 @@ describe('the layout', () => {
     const twice = gapNote(again.laid, now, 3.5)!;
     expect(twice.reckonedMm).toBeCloseTo(below.mm! + 2 + 2);
     const other = { ...note, models: ['another@1'] };
-    expect(measuredIn([other], layout.laid.assembly).size).toBe(0);
+    expect(gaps([other]).size).toBe(0);
     expect(gapDoubt(below, below.mm! + 2)).toBeNull();
     expect(gapDoubt(below, 1.4)).toContain('is reckoned');
   });
@@ -103,6 +107,19 @@ describe('the layout', () => {
     });
     const after = record(own, there, there.state.current!, [{ saw: 'caution', id: there.state.current!.subject }]);
     expect(after.state.current).toMatchObject({ verb: 'fit', subject: 'ESC' });
+  });
+
+  it('names washers that lie on each other as one step', () => {
+    const { stack, place } = layout.laid.stack!;
+    const washer = { washer: 'washer', mm: 1 };
+    const twice = { ...stack, layers: [washer, washer, ...stack.layers] };
+    const target = { ...plan.target, stacks: { [place.id]: twice } };
+    const own = plainBench({ plan: { ...plan, target }, catalogue, packV: 23, newId: seededIds(7) });
+    const { steps } = startWalk(own, Date.UTC(2026, 0, 5, 8)).state;
+    expect(steps.filter(({ subject }) => subject.startsWith('washer')).map(({ subject }) => subject)).toEqual([
+      'washer 2 mm under ESC',
+    ]);
+    expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
   });
 
   /** What mends a margin once the gauge has spoken against it. */

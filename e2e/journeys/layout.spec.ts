@@ -58,6 +58,18 @@ test('an 8-inch quad is laid out before its first joint', async ({ page, shop })
     );
     await expect(under(page)).toContainText('Measured: 1.4 mm where');
     await expect(page.getByRole('button', { name: /Let it in/ })).toBeVisible();
+    // Nobody but a lead lets it in, by no key.
+    const { id } = await jobNamed(page, shop.url, 'Frost watcher');
+    await page.goto(`${shop.url}/jobs/${id}/layout/let-in`);
+    await page.getByLabel('Why, by key or in your own words').focus();
+    await page.keyboard.type('it goes in');
+    await page.keyboard.press('Enter');
+    await expect(under(page)).toContainText('Only a lead lets in what does not fit');
+    await expect(sentence(page)).toHaveText('Gap under ESC, squeezed does not hold: may it go in?');
+    const log = await logOf(page, shop.url, await quadId(page, shop.url, 'Frost watcher'));
+    expect(log.map(({ body }) => body.saw)).not.toContain('layout');
+    await page.goto(`${shop.url}/jobs/${id}/layout`);
+    await expect(sentence(page)).toContainText('0.6 mm too little');
     await press(page, '4');
     await expect(sentence(page)).not.toContainText('too little');
   });

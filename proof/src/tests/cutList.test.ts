@@ -78,8 +78,7 @@ describe('what is cut', () => {
   });
 
   it('is an offcut of the same wire, where the old one lay', () => {
-    const of = { doc: { awg: 28, colour: 'red', lengthMm: 260 }, place: 'tray 2' };
-    expect(offcutLine(of, { id: 'new1', lengthMm: 54 })).toMatchObject({
+    expect(offcutLine({ id: 'new1', awg: 28, colour: 'red', lengthMm: 54 }, 'tray 2')).toMatchObject({
       key: 'offcut:wire:28:red',
       name: 'red wire, 28 AWG, 54 mm',
       place: 'tray 2',

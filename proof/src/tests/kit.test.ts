@@ -218,7 +218,7 @@ describe('intake', () => {
     const fine = balanceOf(planned, { ESC: 15.3, FC: 8.5, M1: 61 }).g;
     const width = ([low, high]: readonly [number, number]) => high - low;
     expect(width(fine)).toBeLessThan(width(rough));
-    const { g } = flyingWith(planned, {}, { pack, propeller: null });
+    const { g } = flyingWith(planned, balanceOf(planned, {}), { pack, propeller: null });
     expect((g[0] + g[1]) / 2 - (rough[0] + rough[1]) / 2).toBeCloseTo(pack.massG, 5);
   });
 });

@@ -34,27 +34,27 @@ describe('the mass', () => {
 describe('the pack', () => {
   it('brings the centre over the motors where it is told to lie', () => {
     const { g, centre } = balanceOf(assembly, {}, laid);
-    const { packAt } = flyingWith(assembly, {}, { pack, propeller, laid });
+    const { packAt } = flyingWith(assembly, balanceOf(assembly, {}, laid), { pack, propeller });
     const dry = (g[0] + g[1]) / 2;
     expect(dry * centre!.atMm[1] + pack.massG * packAt!.forwardMm).toBeCloseTo(0, 6);
     expect(packWords(packAt!)).toMatch(/^its middle \d+ mm forward of the motors’ middle, \d+ mm either way$/);
   });
 
   it('reaches over the plate when it is longer than that', () => {
-    const long = flyingWith(assembly, {}, { pack: model('moss-pack-6s-10000'), propeller, laid });
+    const long = flyingWith(assembly, balanceOf(assembly, {}, laid), { pack: model('moss-pack-6s-10000'), propeller });
     expect(packWords(long.packAt!)).toMatch(/reaches \d+ mm over the plate’s edge$/);
   });
 });
 
 describe('thrust', () => {
   it('is said by the motors’ own table, and not without one for these propellers', () => {
-    const { g, thrust } = flyingWith(assembly, {}, { pack, propeller, laid });
+    const { g, thrust } = flyingWith(assembly, balanceOf(assembly, {}, laid), { pack, propeller });
     // Four motors of 1420 g at 22.2 V, fifteen hundredths less in the aircraft at worst.
     expect(thrust!.toWeight[0]).toBeCloseTo((4 * 1420 * 0.85) / g[1], 6);
     expect(thrust!.toWeight[1]).toBeCloseTo((4 * 1420) / g[0], 6);
-    const other = flyingWith(assembly, {}, { pack, propeller: model('sycamore-prop-10'), laid });
+    const other = flyingWith(assembly, balanceOf(assembly, {}, laid), { pack, propeller: model('sycamore-prop-10') });
     expect(other.thrust).toBeNull();
-    expect(flyingWith(assembly, {}, { pack, propeller: null, laid }).thrust).toBeNull();
+    expect(flyingWith(assembly, balanceOf(assembly, {}, laid), { pack, propeller: null }).thrust).toBeNull();
   });
 });
 

@@ -5,11 +5,12 @@ import type { ModelIndexLine, PartModel } from '@junctor/core';
 import { wantedModels } from '@junctor/core/schemas';
 import express, { Router } from 'express';
 import type { Request, Response } from 'express';
-import { fromJson, fromSqlTime, toSqlTime } from '../database/Database';
+import { fromSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import type { Deps } from '../http/Deps';
 import { validated } from '../http/validated';
 import { personIn, requireLead } from '../session/session';
+import { saySetting, settingOf } from '../shop/shop';
 import { takeModels } from './takeModels';
 
 /** A catalogue file larger than this is refused before it is read. */
@@ -75,14 +76,9 @@ export function modelRoutes(deps: Deps): Router {
     const list = await retired();
     if (wanted) list.add(id);
     else list.delete(id);
-    const last = await database.row<{ version: number }>('shop/findSetting', { name: retiredSetting });
-    await database.write('shop/insertSetting', {
-      name: retiredSetting,
-      version: (last?.version ?? 0) + 1,
-      value: JSON.stringify([...list]),
-      personId: personIn(response).personId,
-      at: toSqlTime(now().toISOString()),
-    });
+    const version = ((await settingOf(database, retiredSetting))?.version ?? 0) + 1;
+    const by = { personId: personIn(response).personId, at: now() };
+    await saySetting(database, retiredSetting, { version, value: [...list] }, by);
     response.status(204).end();
   });
 
@@ -126,8 +122,7 @@ export function modelRoutes(deps: Deps): Router {
   }
 
   async function retired(): Promise<Set<string>> {
-    const found = await database.row<{ value: string }>('shop/findSetting', { name: retiredSetting });
-    return new Set(found ? fromJson<string[]>(found.value) : []);
+    return new Set((await settingOf<string[]>(database, retiredSetting))?.value);
   }
   return router;
 }

@@ -6,7 +6,8 @@ import { demoShop } from '@junctor/demo';
 import type { Catalogue } from '@junctor/core';
 import { v7 } from 'uuid';
 import type { Database, Queries } from '../database/Database';
-import { fromJson, toSqlTime } from '../database/Database';
+import { toSqlTime } from '../database/Database';
+import { saySetting, settingOf } from '../shop/shop';
 import { StartError } from '../database/StartError';
 import { noteModels } from '../jobs/repository';
 import { insertRecord } from '../log/repository';
@@ -24,9 +25,9 @@ export async function ensureShop(
   wanted: ShopKind | null,
   now: Date,
 ): Promise<ShopKind> {
-  const found = await database.row<{ value: string }>('shop/findSetting', { name: 'first start' });
+  const found = await settingOf<ShopKind>(database, 'first start');
   if (found) {
-    const kind = fromJson<ShopKind>(found.value);
+    const kind = found.value;
     if (wanted === 'empty' && kind !== 'empty') {
       throw new StartError(
         'This data folder holds the demo shop. For an empty shop set JUNCTOR_DATA to a new folder, or move the old one away.',
@@ -56,13 +57,9 @@ export async function ensureShop(
     for (const { id, kind: toolKind, name, doc } of toolIds)
       await queries.write('tools/insertTool', { id, kind: toolKind, name, doc: JSON.stringify(doc) });
     if (demo) await insertDemo(queries, demo, hashes, now);
-    await queries.write('shop/insertSetting', setting('first start', kind, now));
+    await saySetting(queries, 'first start', { version: 1, value: kind }, { personId: null, at: now });
   });
   return kind;
-}
-
-function setting(name: string, value: unknown, now: Date) {
-  return { name, version: 1, value: JSON.stringify(value), personId: null, at: toSqlTime(now.toISOString()) };
 }
 
 async function insertDemo(
@@ -71,7 +68,7 @@ async function insertDemo(
   hashes: ReadonlyMap<string, string>,
   now: Date,
 ): Promise<void> {
-  await queries.write('shop/insertSetting', setting('shop name', demo.shop, now));
+  await saySetting(queries, 'shop name', { version: 1, value: demo.shop }, { personId: null, at: now });
   await queries.write('session/insertDevice', demo.device);
   for (const { id, name, role } of demo.people)
     await queries.write('people/insertPerson', { id, name, role, secretHash: hashes.get(id)! });

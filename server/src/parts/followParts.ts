@@ -2,7 +2,7 @@
  * Physical parts and stock follow what the log says: counted in, fitted, taken off, taken back. In the log's own
  * transaction, so that a record and what it moves are stored together or not at all.
  */
-import type { Act, Entry, LogState, Note, QuadRecord, StockLine } from '@junctor/core';
+import type { Act, Entry, LogState, Note, QuadRecord } from '@junctor/core';
 import { findEntry, offcutLine } from '@junctor/core';
 import { v7 } from 'uuid';
 import type { Queries } from '../database/Database';
@@ -84,7 +84,8 @@ async function cutUp(queries: Queries, { from, back }: Extract<Note, { saw: 'cut
     await move(queries, record, { stockId: stock, delta: -1, why: 'cut up for a job' });
     const of = left && (await queries.row<{ place: string; doc: string }>('stock/findStock', { id: stock }));
     if (!of) continue;
-    const line = offcutLine({ place: of.place, doc: fromJson<StockLine['doc']>(of.doc) }, left);
+    const { awg, colour } = fromJson<{ awg: number; colour: string }>(of.doc);
+    const line = offcutLine({ ...left, awg, colour }, of.place);
     const { id: recordId, personId, doneAt } = record;
     await addLine(queries, line, { why: 'left over from a cut', personId, at: toSqlTime(doneAt), recordId });
   }

@@ -21,11 +21,7 @@ export function refuseLayoutClaim(
   if (body.no.length > 0 && (role !== 'lead' || !body.reason))
     throw new ApiError(422, 'layout.refused', 'Only a lead lets in what does not fit, and says why', { path });
   const target = assemble(plan.target, catalogue);
-  const measured = measuredIn(
-    notesOf(log, 'gap').map(({ record }) => record.body),
-    target,
-  );
-  const layout = layoutOf(target, new Map(), measured);
+  const layout = layoutOf(target, new Map(), measuredIn(notesOf(log, 'gap'), target));
   if (!layout || keepingChanges(layout.laid).length > 0) return;
   const unsaid = layoutNote(plan.target, layout.margins).no.find((says) => !body.no.includes(says));
   if (unsaid) throw new ApiError(422, 'layout.otherwise', `It does not fit: ${unsaid}`, { path: `${path}.no` });

@@ -3,11 +3,10 @@ import { firstLead, newPassword, signIn } from '@junctor/core/schemas';
 import type { RequestHandler } from 'express';
 import { Router } from 'express';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
-import { toSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import type { Deps } from '../http/Deps';
 import { validated } from '../http/validated';
-import { hasPeople, shopName } from '../shop/shop';
+import { hasPeople, saySetting, shopName } from '../shop/shop';
 import {
   closeOtherSessions,
   closeSession,
@@ -71,14 +70,7 @@ function makeFirstLead({ database, now }: Deps): RequestHandler {
     const hand = await database.transaction(async (queries) => {
       if (await hasPeople(queries)) throw new ApiError(409, 'shop.has.people', 'This shop has a lead already: sign in');
       await queries.write('people/insertPerson', { id, name, role: 'lead', secretHash });
-      const at = toSqlTime(now().toISOString());
-      await queries.write('shop/insertSetting', {
-        name: 'shop name',
-        version: 1,
-        value: JSON.stringify(shop),
-        personId: id,
-        at,
-      });
+      await saySetting(queries, 'shop name', { version: 1, value: shop }, { personId: id, at: now() });
       return openSession(queries, response, { personId: id, device, now: now() });
     });
     response.status(201).json({ personId: id, deviceId: device.id, name, role: 'lead', hand });

@@ -4,10 +4,10 @@
 import type { WeightClass } from '@junctor/core';
 import { weightClasses } from '@junctor/core/schemas';
 import { Router } from 'express';
-import { fromJson, toSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import type { Deps } from '../http/Deps';
 import { validated } from '../http/validated';
+import { saySetting, settingOf } from '../shop/shop';
 import { personIn, requireLead } from '../session/session';
 
 const name = 'weight classes';
@@ -23,10 +23,8 @@ const usual: readonly WeightClass[] = [
 export function weightClassRoutes({ database, now }: Deps): Router {
   const router = Router();
   const said = async () => {
-    const found = await database.row<{ version: number; value: string }>('shop/findSetting', { name });
-    return found
-      ? { version: found.version, classes: fromJson<WeightClass[]>(found.value) }
-      : { version: 0, classes: usual };
+    const found = await settingOf<readonly WeightClass[]>(database, name);
+    return { version: found?.version ?? 0, classes: found?.value ?? usual };
   };
   router.get('/shop/weight-classes', async (_request, response) => {
     response.json(await said());
@@ -37,14 +35,9 @@ export function weightClassRoutes({ database, now }: Deps): Router {
     if (version !== (await said()).version)
       throw new ApiError(409, 'classes.changed', 'Somebody else has changed the weight classes meanwhile');
     const rising = [...classes].sort((a, b) => a.upToG - b.upToG);
-    await database.write('shop/insertSetting', {
-      name,
-      version: version + 1,
-      value: JSON.stringify(rising),
-      personId: personIn(response).personId,
-      at: toSqlTime(now().toISOString()),
-    });
-    response.json({ version: version + 1, classes: rising });
+    const next = { version: version + 1, value: rising };
+    await saySetting(database, name, next, { personId: personIn(response).personId, at: now() });
+    response.json({ version: next.version, classes: rising });
   });
   return router;
 }

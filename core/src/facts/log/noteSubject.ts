@@ -1,10 +1,15 @@
 /** What a note is about, as a key: notes of one kind with one subject follow each other. */
 import type { Touch } from './reading';
-import type { Note } from './records';
+import type { MeasuredGap, Note } from './records';
 
 /** A touch is told by its terminals, in their order, its mode and the power it was read under. */
 export function touchKey({ black, red, mode, power }: Touch): string {
   return `${black}~${red}~${mode}~${power}`;
+}
+
+/** A length that can be measured is told by its margin and its parts. */
+export function gapKey({ kind, slots }: Pick<MeasuredGap, 'kind' | 'slots'>): string {
+  return `${kind} ${slots.join(' ')}`;
 }
 
 /** Empty for kinds of which there is one thing only. */
@@ -24,7 +29,7 @@ export function subjectOf(note: Note): string {
     case 'signature':
       return note.slot;
     case 'gap':
-      return `${note.kind} ${note.slots.join(' ')}`;
+      return gapKey(note);
     case 'skip':
       return note.step;
     case 'waiver':

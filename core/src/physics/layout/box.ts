@@ -36,6 +36,12 @@ export function outlineOf({ body }: PartModel, pose: Pose): Area {
   return around(body.outlineMm.map((at) => lying(pose, at)));
 }
 
+/** From left to right as it is drawn. */
+export function acrossMm({ body }: PartModel): number {
+  const xs = body.outlineMm.map(([x]) => x);
+  return Math.max(...xs) - Math.min(...xs);
+}
+
 /** A box on a board as it lies in the aircraft. */
 export function areaOf({ atMm: [x, y], sizeMm: [wide, long] }: Pick<HeightBox, 'atMm' | 'sizeMm'>, pose: Pose): Area {
   const corners = [-1, 1].flatMap((right) =>

@@ -1,8 +1,8 @@
 /** A nut on the plate under the stack: it locks the screws, so that the stack stays when its top nuts are off. */
 import type { Laid } from './laid';
 import type { Remedy } from './margin';
-import { stackChange } from './margins/thread';
 import { threadOf } from './stack';
+import { stackChange } from './turned';
 
 /** Puts it in, or takes it out again; null without a stack. */
 export function lowerNut(laid: Laid): Remedy | null {

@@ -1,5 +1,6 @@
 /** What a gauge has shown of a layout: it takes the place of what was reckoned, in this lay and in the next. */
 import type { Assembly } from '../../facts/assembly/assembly';
+import { gapKey } from '../../facts/log/noteSubject';
 import type { MeasuredGap } from '../../facts/log/records';
 import type { Slot } from '../../facts/terms/names';
 import { lookUp } from '../../facts/terms/lookUp';
@@ -23,20 +24,19 @@ export interface Gauge {
 /** As a caliper in a hand shows it. */
 const caliperMm = 0.1;
 
-const keyOf = (kind: string, slots: readonly Slot[]) => `${kind} ${slots.join(' ')}`;
-
 /** Notes about parts that are the same still, the last of each gap. */
-export function measuredIn(notes: readonly MeasuredGap[], assembly: Assembly): Measured {
-  const holding = notes.filter(({ slots, models }) => modelsOf(assembly, slots).join() === models.join());
-  return new Map(holding.map((note) => [keyOf(note.kind, note.slots), note]));
+export function measuredIn(notes: readonly { record: { body: MeasuredGap } }[], assembly: Assembly): Measured {
+  const gaps = notes.map(({ record }) => record.body);
+  const holding = gaps.filter(({ slots, models }) => modelsOf(assembly, slots).join() === models.join());
+  return new Map(holding.map((gap) => [gapKey(gap), gap]));
 }
 
 export function gaugeOf(
   { measured }: Pick<Laid, 'measured'>,
-  { kind, slots }: { kind: MarginKind; slots: readonly Slot[] },
+  of: { kind: MarginKind; slots: readonly Slot[] },
   asked: Pick<Gauge, 'asks' | 'needMm'>,
 ): Gauge {
-  return { ...asked, measured: measured.get(keyOf(kind, slots)) ?? null };
+  return { ...asked, measured: measured.get(gapKey(of)) ?? null };
 }
 
 /** By how much it was otherwise than reckoned it is otherwise still, also with a washer more. */

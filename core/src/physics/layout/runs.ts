@@ -1,4 +1,5 @@
 /** The wires of a layout with the terminals that they come to, through plugs as well. */
+import type { Assembly } from '../../facts/assembly/assembly';
 import type { Wire } from '../../facts/assembly/build';
 import type { Slot, TerminalRef } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
@@ -12,13 +13,19 @@ interface Run {
   slots: readonly [Slot, Slot];
 }
 
+/** The terminals that both ends of a wire come to; null where one hangs in the air. */
+export function endsOf(assembly: Assembly, wire: Wire): readonly [TerminalRef, TerminalRef] | null {
+  const [a, b] = wire.ends.map((end) => terminalUnder(assembly, end));
+  return a && b ? [a, b] : null;
+}
+
 /** Both ends on parts that lie somewhere: none that hangs in the air, and nothing on the frame. */
 export function runsOf({ assembly, poses }: Pick<Laid, 'assembly' | 'poses'>): Run[] {
   return Object.values(assembly.build.wires).flatMap((wire): Run[] => {
-    const [a, b] = wire.ends.map((end) => terminalUnder(assembly, end));
-    if (!a || !b) return [];
-    const slots = [splitRef(a).slot, splitRef(b).slot] as const;
-    return slots.every((slot) => poses.has(slot)) ? [{ wire, ends: [a, b], slots }] : [];
+    const ends = endsOf(assembly, wire);
+    if (!ends) return [];
+    const slots = [splitRef(ends[0]).slot, splitRef(ends[1]).slot] as const;
+    return slots.every((slot) => poses.has(slot)) ? [{ wire, ends, slots }] : [];
   });
 }
 

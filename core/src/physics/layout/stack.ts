@@ -89,6 +89,13 @@ export function layerMm(layer: StackLayer): Sized {
   return sized(layer.mm, 'nut');
 }
 
+/** What lies between a board and the next below it, from below; nothing of a board that is not in the stack. */
+export function layersUnder({ layers }: Stack, slot: Slot): readonly StackLayer[] {
+  const at = layers.findIndex((layer) => 'slot' in layer && layer.slot === slot);
+  if (at < 0) return [];
+  return layers.slice(layers.slice(0, at).findLastIndex((layer) => 'slot' in layer) + 1, at);
+}
+
 /** Heights from the surface that the stack stands on up to the underside of a board. */
 export function below({ layers }: Stack, slot: Slot): Sized[] {
   const at = layers.findIndex((layer) => 'slot' in layer && layer.slot === slot);

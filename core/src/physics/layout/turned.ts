@@ -1,5 +1,5 @@
 /** The same layout with one part otherwise, and the change of the plan that makes it so. */
-import type { Pose } from '../../facts/assembly/build';
+import type { Pose, Stack } from '../../facts/assembly/build';
 import type { PlanChange } from '../../facts/plan/planChange';
 import type { Slot } from '../../facts/terms/names';
 import { lookUp } from '../../facts/terms/lookUp';
@@ -12,6 +12,12 @@ export function withPose(laid: Laid, slot: Slot, pose: Pose): Laid {
 export function poseChange({ assembly }: Laid, slot: Slot, pose: Pose): PlanChange {
   const before = lookUp(assembly.build.slots, slot)!;
   return { path: `slots/${slot}`, before, after: { ...before, pose } };
+}
+
+/** The change that makes the plan's stack this one. */
+export function stackChange({ assembly, stack }: Laid, after: Stack): PlanChange {
+  const { id } = stack!.place;
+  return { path: `stacks/${id}`, before: lookUp(assembly.build.stacks ?? {}, id) ?? null, after };
 }
 
 /** As it stands, turned each way that its place allows; the present one among them. */

@@ -5,10 +5,10 @@
 import type { Build, Wire } from '../../facts/assembly/build';
 import type { Plan } from '../../facts/plan/plan';
 import type { Assembly } from '../../facts/assembly/assembly';
+import { remembered } from '../../facts/assembly/assembly';
 import type { TerminalRef } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
 import { lookUp } from '../../facts/terms/lookUp';
-import { terminalUnder } from '../../facts/wiring/terminalUnder';
 import { placeOf } from '../geometry/place';
 import { bestLay } from './bestLay';
 import { alongMm } from './cutLength';
@@ -16,19 +16,12 @@ import { cutPartsOf } from './cutLengths';
 import type { Laid } from './laid';
 import { laidOut } from './laid';
 import { distance, pointIn, routeBetween } from './routes';
+import { endsOf } from './runs';
 
 /** A wire that hangs free at one end: nobody knows where it goes. */
 const hangingMm = 120;
 
-const known = new WeakMap<Assembly, Laid | null>();
-
-function laidAsPlanned(assembly: Assembly): Laid | null {
-  const seen = known.get(assembly);
-  if (seen !== undefined) return seen;
-  const laid = laidOut(assembly);
-  known.set(assembly, laid);
-  return laid;
-}
+const laidAsPlanned = remembered((assembly) => laidOut(assembly));
 
 /**
  * What a wire from one terminal to another takes, in whole millimetres: plans are compared by it.
@@ -56,9 +49,8 @@ interface Lying {
 
 /** What a wire is cut to; null where an end of it hangs in the air. */
 function cutMm({ assembly, laid }: Lying, wire: Wire, schools: Plan['schools'] = {}): number | null {
-  const [a, b] = wire.ends.map((end) => terminalUnder(assembly, end));
-  if (!a || !b) return null;
-  return cutPartsOf(assembly, { wire, ends: [a, b], runMm: wayMm(assembly, laid, [a, b]) }, schools).mm;
+  const ends = endsOf(assembly, wire);
+  return ends && cutPartsOf(assembly, { wire, ends, runMm: wayMm(assembly, laid, ends) }, schools).mm;
 }
 
 /**
@@ -67,11 +59,10 @@ function cutMm({ assembly, laid }: Lying, wire: Wire, schools: Plan['schools'] =
  */
 export function leavesTo(assembly: Assembly, wire: Wire, end: 0 | 1): string | null {
   const laid = laidAsPlanned(assembly);
-  const [a, b] = wire.ends.map((one) => terminalUnder(assembly, one));
-  if (!laid || !a || !b) return null;
-  const isLaid = [a, b].every((ref) => lookUp(assembly.build.slots, splitRef(ref).slot)?.pose);
-  if (!isLaid) return null;
-  const [from, to] = routeBetween(laid, ...(end === 0 ? ([a, b] as const) : ([b, a] as const))).points;
+  const ends = endsOf(assembly, wire);
+  if (!laid || !ends?.every((ref) => lookUp(assembly.build.slots, splitRef(ref).slot)?.pose)) return null;
+  const { points } = routeBetween(laid, ends[0], ends[1]);
+  const [from, to] = end === 0 ? points : points.toReversed();
   return directionOf(to![0] - from![0], to![1] - from![1]);
 }
 

@@ -2,7 +2,10 @@
 import type { StockLine } from '../../facts/catalogue/stockLine';
 import type { CutNote } from '../../facts/log/records';
 import type { Id } from '../../facts/terms/names';
+import { groupedBy } from '../../facts/terms/groupedBy';
 import type { CutList } from './cutList';
+import type { Offcut } from './offcut';
+import { wireKey } from './offcut';
 
 /** Shorter than this is swarf. */
 const leastOffcutMm = 40;
@@ -20,12 +23,9 @@ export function cutNote(list: CutList, counted: ReadonlyMap<string, readonly Tak
     const left = lengthMm >= leastOffcutMm ? { id: newId(), lengthMm } : null;
     return [{ stock: offcut, wires: wires.map(({ wire }) => wire), left }];
   });
-  const kinds = [...new Set(list.pieces.map(({ awg, colour }) => `wire:${awg}:${colour}`))];
-  const back = kinds.flatMap((kind) => {
-    const needMm = list.pieces
-      .filter(({ offcut, awg, colour }) => offcut === null && `wire:${awg}:${colour}` === kind)
-      .flatMap(({ wires }) => wires)
-      .reduce((sum, { mm }) => sum + mm, 0);
+  const back = [...groupedBy(list.pieces, wireKey)].flatMap(([kind, pieces]) => {
+    const offReel = pieces.flatMap(({ offcut, wires }) => (offcut === null ? wires : []));
+    const needMm = offReel.reduce((sum, { mm }) => sum + mm, 0);
     const takes = counted.get(kind) ?? [];
     const mm = Math.floor(takes.reduce((sum, { quantity }) => sum + quantity, 0) - needMm);
     const last = takes.at(-1);
@@ -36,16 +36,15 @@ export function cutNote(list: CutList, counted: ReadonlyMap<string, readonly Tak
 }
 
 /** "red wire, 28 AWG, 140 mm": what an offcut is called, and what it is. */
-export function offcutLine(of: Pick<StockLine, 'doc' | 'place'>, left: { id: Id; lengthMm: number }): StockLine {
-  const { awg, colour } = of.doc;
+export function offcutLine({ id, awg, colour, lengthMm }: Offcut, place: string): StockLine {
   return {
-    id: left.id,
-    key: `offcut:wire:${awg}:${colour}`,
-    name: `${colour} wire, ${awg} AWG, ${left.lengthMm} mm`,
+    id,
+    key: `offcut:${wireKey({ awg, colour })}`,
+    name: `${colour} wire, ${awg} AWG, ${lengthMm} mm`,
     unit: 'pieces',
     onHand: 1,
     offcut: true,
-    place: of.place,
-    doc: { awg: awg!, colour: colour!, lengthMm: left.lengthMm },
+    place,
+    doc: { awg, colour, lengthMm },
   };
 }

@@ -7,6 +7,9 @@ export interface WireToCut {
   mm: number;
 }
 
+/** Of the kit's line, and of a reel in the stores. */
+export const wireKey = ({ awg, colour }: Pick<WireToCut, 'awg' | 'colour'>) => `wire:${awg}:${colour}`;
+
 export interface Offcut {
   id: string;
   awg: number;

@@ -8,6 +8,7 @@ import { offcutShare, sleeveFor, sleeveMm } from './amounts';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { lengthMmOf } from '../../physics/layout/wireLength';
 import type { Need } from './kitNeed';
+import { wireKey } from './offcut';
 import { lookUp } from '../../facts/terms/lookUp';
 
 export function partNeeds(changes: readonly Change[], target: Assembly): Need[] {
@@ -55,7 +56,7 @@ const cutWires = (start: Build, target: Build) =>
 
 export function wireNeeds(start: Build, target: Assembly): Need[] {
   return cutWires(start, target.build).map((wire): Need => ({
-    key: `wire:${wire.awg}:${wire.colour}`,
+    key: wireKey(wire),
     kind: 'wire',
     name: `${wire.colour} wire, ${wire.awg} AWG`,
     amount: lengthMmOf(target, wire) * (1 + offcutShare),

@@ -11,6 +11,7 @@ import type { Laid } from '../../physics/layout/laid';
 import { laidOut } from '../../physics/layout/laid';
 import type { MassPoint } from './massPoints';
 import { massPoints } from './massPoints';
+import { weightedMiddle } from './weightedMiddle';
 
 const flatBand = 2 / Math.sqrt(3);
 /** A part lies as exactly as holes and tape hold it, and its own centre is not quite its outline's; in mm. */
@@ -49,10 +50,9 @@ export function massBand(points: readonly Pick<MassPoint, 'kind' | 'g' | 'offG'>
 
 function centreOf(points: readonly MassPoint[], [x, y]: readonly [number, number]): Balance['centre'] {
   const placed = points.flatMap(({ atMm, ...point }) => (atMm ? [{ ...point, atMm }] : []));
+  const middle = weightedMiddle(placed.map(({ g: weight, atMm }) => ({ weight, atMm })));
+  if (!middle) return null;
   const g = placed.reduce((sum, point) => sum + point.g, 0);
-  if (g === 0) return null;
-  const along = (axis: 0 | 1 | 2) => placed.reduce((sum, point) => sum + point.g * point.atMm[axis], 0) / g;
-  const middle = [along(0), along(1), along(2)] as const;
   // A mass that is off pulls the centre by its share of the way to it; a part that lies off, by its share of the mass.
   const pulled = offTogether(placed, ({ offG, atMm }) => ((atMm[1] - middle[1]) * offG) / g);
   const lying = Math.sqrt(placed.reduce((sum, point) => sum + ((point.g / g) * laidMm) ** 2, 0));

@@ -2,11 +2,12 @@
 import type { Assembly } from '../../facts/assembly/assembly';
 import { frameOf } from '../../facts/assembly/frameOf';
 import type { PartModel } from '../../facts/catalogue/partModel';
-import type { Range, Slot } from '../../facts/terms/names';
-import type { Laid } from '../../physics/layout/laid';
-import { balanceOf, massBand } from './balance';
+import type { Range } from '../../facts/terms/names';
+import type { Balance } from './balance';
+import { massBand } from './balance';
 import type { Thrust } from './thrust';
-import { thrustOf } from './thrust';
+import { acrossMm } from '../../physics/layout/box';
+import { motorsOf, thrustOf } from './thrust';
 
 export interface Flying {
   pack: PartModel;
@@ -20,18 +21,13 @@ export interface Flying {
 const packOff = 0.03;
 const propellerOff = 0.03;
 
-/**
- * @param propeller null: not said; it is then in neither mass nor thrust.
- * @param laid How the parts lie where the plan does not say it for each.
- */
+/** @param propeller null: not said; it is then in neither mass nor thrust. */
 export function flyingWith(
   target: Assembly,
-  weighed: Readonly<Record<Slot, number>>,
-  { pack, propeller, laid }: { pack: PartModel; propeller: PartModel | null; laid?: Laid | null },
+  { g: dry, centre }: Balance,
+  { pack, propeller }: { pack: PartModel; propeller: PartModel | null },
 ): Flying {
-  const { g: dry, centre } = balanceOf(target, weighed, laid);
-  const motors = Object.keys(target.build.slots).filter((slot) => target.model(slot)!.kind === 'motor').length;
-  const blades = (propeller?.massG ?? 0) * motors;
+  const blades = (propeller?.massG ?? 0) * motorsOf(target).length;
   const g = massBand([
     { kind: 'dry', g: (dry[0] + dry[1]) / 2, offG: (dry[1] - dry[0]) / 2 },
     { kind: 'pack', g: pack.massG, offG: pack.massG * packOff },
@@ -53,7 +49,6 @@ function overMm(target: Assembly, pack: PartModel, forwardMm: number): number | 
   const top = [...(frameOf(target)?.plates ?? [])].sort((a, b) => b.zMm - a.zMm)[0];
   if (!top) return null;
   const ys = top.outlineMm.map(([, y]) => y);
-  const xs = pack.body.outlineMm.map(([x]) => x);
-  const half = (Math.max(...xs) - Math.min(...xs)) / 2;
+  const half = acrossMm(pack) / 2;
   return Math.max(0, forwardMm + half - Math.max(...ys), Math.min(...ys) - (forwardMm - half));
 }

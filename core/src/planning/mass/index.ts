@@ -3,5 +3,6 @@ export { balanceOf } from './balance';
 export type { Flying } from './flying';
 export { flyingWith } from './flying';
 export { centreWords, packWords, thrustWords } from './massWords';
+export { weighedIn } from './weighedIn';
 export type { WeightClass } from './weightClass';
 export { weightClassOf } from './weightClass';

@@ -2,7 +2,6 @@
  * What an aircraft is made of, each with its mass and where it is: parts in their poses, wires along their ways, and
  * what the bench adds. Grams with the band in which they lie; mm in the aircraft.
  */
-import type { Build } from '../../facts/assembly/build';
 import { emptyBuild, landedOn } from '../../facts/assembly/build';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { assemble } from '../../facts/assembly/assembly';
@@ -18,6 +17,7 @@ import { runsOf } from '../../physics/layout/runs';
 import { lengthMmOf } from '../../physics/layout/wireLength';
 import { areaMm2 } from '../../facts/wiring/wireAmps';
 import { kitList } from '../kit/kitList';
+import { weightedMiddle } from './weightedMiddle';
 
 export interface MassPoint {
   /** What is off by the same share is off together: all parts of one model, all wire. */
@@ -103,12 +103,9 @@ function partG(model: PartModel, weighed: { g: number; isIt: boolean } | undefin
 function frameMiddle({ plates = [] }: FrameBody): XYZ {
   const holds = plates.map(({ outlineMm, thicknessMm, zMm }) => {
     const { mm2, atMm } = areaMiddle(outlineMm);
-    return { mm3: mm2 * thicknessMm, at: [...atMm, zMm + thicknessMm / 2] as const };
+    return { weight: mm2 * thicknessMm, atMm: [...atMm, zMm + thicknessMm / 2] as const };
   });
-  const all = holds.reduce((sum, { mm3 }) => sum + mm3, 0);
-  if (all === 0) return [0, 0, 0];
-  const along = (axis: 0 | 1 | 2) => holds.reduce((sum, { mm3, at }) => sum + mm3 * at[axis], 0) / all;
-  return [along(0), along(1), along(2)];
+  return weightedMiddle(holds) ?? [0, 0, 0];
 }
 
 /** Area and middle of an outline, by its triangles (shoelace). */
@@ -129,7 +126,7 @@ function areaMiddle(outline: readonly XY[]): { mm2: number; atMm: XY } {
 /** Leads that a part brings are in its own mass. */
 function wirePoints(target: Assembly, laid: Laid | null): MassPoint[] {
   const ways = new Map(laid ? runsOf(laid).map(({ wire, ends }) => [wire.id, routeBetween(laid, ...ends).points]) : []);
-  const wires: Build['wires'][string][] = Object.values(target.build.wires).filter(({ from }) => from !== 'tail');
+  const wires = Object.values(target.build.wires).filter(({ from }) => from !== 'tail');
   return wires.map((wire) => {
     const g = lengthMmOf(target, wire) * wireGPerMm(wire.awg);
     const way = ways.get(wire.id);
@@ -141,12 +138,12 @@ function wirePoints(target: Assembly, laid: Laid | null): MassPoint[] {
 const wireGPerMm = (awg: number) => areaMm2(awg) * 8.96e-3 * (4 / 3);
 
 function middleOf(way: readonly XYZ[]): XYZ {
-  const legs = way.slice(1).map((to, index) => ({ from: way[index]!, to, mm: distance(way[index]!, to) }));
-  const all = legs.reduce((sum, { mm }) => sum + mm, 0);
-  if (all === 0) return way[0]!;
-  const along = (axis: 0 | 1 | 2) =>
-    legs.reduce((sum, { from, to, mm }) => sum + (mm * (from[axis] + to[axis])) / 2, 0) / all;
-  return [along(0), along(1), along(2)];
+  const legs = way.slice(1).map((to, index) => {
+    const from = way[index]!;
+    const half = (axis: 0 | 1 | 2) => (from[axis] + to[axis]) / 2;
+    return { weight: distance(from, to), atMm: [half(0), half(1), half(2)] as const };
+  });
+  return weightedMiddle(legs) ?? way[0]!;
 }
 
 /** Grams of one unit of what is no part: solder that stays, screws by length, ties, tape, sleeve. */

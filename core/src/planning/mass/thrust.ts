@@ -1,7 +1,9 @@
 /** Thrust against weight, by the motors' own table: only where it names this propeller. */
 import type { Assembly } from '../../facts/assembly/assembly';
+import { isMotor } from '../../facts/catalogue/kinds';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Range } from '../../facts/terms/names';
+import { acrossMm } from '../../physics/layout/box';
 
 export interface Thrust {
   /** All motors at full throttle against the weight. */
@@ -26,8 +28,8 @@ export function thrustOf(
   target: Assembly,
   { propeller, pack, g }: { propeller: PartModel; pack: PartModel; g: Range },
 ): Thrust | null {
-  const motors = Object.keys(target.build.slots).filter((slot) => target.model(slot)!.kind === 'motor');
-  const tables = motors.map((slot) => rowsFor(target.model(slot)!, propeller));
+  const motors = motorsOf(target);
+  const tables = motors.map((motor) => rowsFor(motor, propeller));
   if (motors.length === 0 || !pack.cells || tables.some((rows) => rows.length === 0)) return null;
   const volts = pack.cells.series * cellV;
   // A motor turns with the volts, and pulls with the square of its turns.
@@ -41,9 +43,13 @@ export function thrustOf(
   };
 }
 
-function rowsFor({ thrust = [] }: PartModel, { body }: PartModel): Row[] {
-  const xs = body.outlineMm.map(([x]) => x);
-  const across = Math.max(...xs) - Math.min(...xs);
+/** What each motor of an aircraft is. */
+export function motorsOf({ build, model }: Assembly): PartModel[] {
+  return Object.keys(build.slots).flatMap((slot) => (isMotor(model(slot)!.kind) ? [model(slot)!] : []));
+}
+
+function rowsFor({ thrust = [] }: PartModel, propeller: PartModel): Row[] {
+  const across = acrossMm(propeller);
   return thrust.filter(({ propellerMm }) => Math.abs(propellerMm - across) <= sameMm);
 }
 

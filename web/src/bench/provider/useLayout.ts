@@ -1,5 +1,5 @@
 /** The layout of the plan: poses that the plan leaves open are searched off the page, margins are worked out here. */
-import type { Assembly, Layout, NoteOf, Pose } from '@junctor/core';
+import type { Layout, Pose } from '@junctor/core';
 import { assemble, layoutOf, measuredIn, notesOf } from '@junctor/core';
 import { useEffect, useMemo, useState } from 'react';
 import { compute } from '../../compute/compute';
@@ -39,7 +39,7 @@ export function useLayout(
   const planned = useMemo(() => {
     if (!poses) return null;
     const assembly = assemble(target, catalogue);
-    return layoutOf(assembly, poses, measuredBy(gaps, assembly)) ?? 'no frame';
+    return layoutOf(assembly, poses, measuredIn(gaps, assembly)) ?? 'no frame';
   }, [poses, target, catalogue, gaps]);
   return useMemo(() => {
     if (planned === null || planned === 'no frame') return planned;
@@ -47,13 +47,6 @@ export function useLayout(
     const fitted = target.slots[held.slot]!;
     const other = { ...target, slots: { ...target.slots, [held.slot]: { ...fitted, pose: held.pose } } };
     const assembly = assemble(other, catalogue);
-    return { planned, shown: layoutOf(assembly, poses!, measuredBy(gaps, assembly))! };
+    return { planned, shown: layoutOf(assembly, poses!, measuredIn(gaps, assembly))! };
   }, [planned, held, target, catalogue, poses, gaps]);
-}
-
-function measuredBy(gaps: readonly NoteOf<'gap'>[], assembly: Assembly) {
-  return measuredIn(
-    gaps.map(({ record }) => record.body),
-    assembly,
-  );
 }

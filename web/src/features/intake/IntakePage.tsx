@@ -6,8 +6,8 @@ import {
   failureChance,
   gradeJob,
   motorRisks,
-  notesOf,
   voltageWindow,
+  weighedIn,
   assemble,
 } from '@junctor/core';
 import { useQuery } from '@tanstack/react-query';
@@ -45,12 +45,14 @@ export function IntakePage() {
     }),
     [target, cells, catalogue, state],
   );
-  const weighed = Object.fromEntries(
-    notesOf(state.log, 'weight').map(({ record }) => [record.body.what, record.body.grams]),
-  );
+  const weighed = useMemo(() => weighedIn(state.log), [state.log]);
   const propeller = candidates.find(({ id }) => id === intake.propeller) ?? null;
-  const packs = candidates.filter(
-    ({ kind, cells: pack }) => kind === 'pack' && pack && pack.series >= cells[0] && pack.series <= cells[1],
+  const packs = useMemo(
+    () =>
+      candidates.filter(
+        ({ kind, cells: pack }) => kind === 'pack' && pack && pack.series >= cells[0] && pack.series <= cells[1],
+      ),
+    [candidates, cells],
   );
   const extras = extrasFor(assemble(target, catalogue), candidates, intake.valueMinor);
   const money = (minor: number) => (minor / 100).toLocaleString('en-GB', { maximumFractionDigits: 0 });

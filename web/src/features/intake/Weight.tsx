@@ -22,10 +22,8 @@ export function Weight({ weighed, packs, chosen, propeller, laid }: WeightProps)
   const { target } = job.plan;
   const { dry, flying } = useMemo(() => {
     const assembly = assemble(target, catalogue);
-    return {
-      dry: balanceOf(assembly, weighed, laid),
-      flying: packs.map((pack) => flyingWith(assembly, weighed, { pack, propeller, laid })),
-    };
+    const balance = balanceOf(assembly, weighed, laid);
+    return { dry: balance, flying: packs.map((pack) => flyingWith(assembly, balance, { pack, propeller })) };
   }, [target, catalogue, weighed, packs, propeller, laid]);
   return (
     <Lines aria-label="Weight">

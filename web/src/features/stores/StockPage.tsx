@@ -2,7 +2,7 @@
 import { CsvFaults } from '../../ui/CsvFaults';
 import { places } from '../../addresses';
 import type { StockLine } from '@junctor/core';
-import { amountWords } from '@junctor/core';
+import { amountWords, offcutLine } from '@junctor/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
 import { useNavigate } from 'react-router';
@@ -113,18 +113,12 @@ function OffcutForm() {
     const data = new FormData(event.currentTarget);
     const text = (name: string) => String(data.get(name) ?? '').trim();
     const number = (name: string) => typedNumber(text(name));
-    const wire = kind === 'wire';
-    const doc: StockLine['doc'] = wire
-      ? { awg: number('awg'), colour: text('colour'), lengthMm: number('length') }
-      : { family: text('family'), pitchMm: number('pitch'), ways: number('ways'), lengthMm: number('length') };
-    const name = wire
-      ? `${doc.colour} wire, ${doc.awg} AWG, ${doc.lengthMm} mm`
-      : `lead, ${doc.ways} ways, ${doc.family}, ${doc.lengthMm} mm`;
-    const key = wire ? `offcut:wire:${doc.awg}:${doc.colour}` : 'offcut:lead';
-    send.mutate(
-      { id: newId(), key, name, unit: 'pieces', onHand: 1, offcut: true, place: text('place') || 'offcut tray', doc },
-      { onSuccess: () => setMade(made + 1) },
-    );
+    const [id, lengthMm, place] = [newId(), number('length'), text('place') || 'offcut tray'];
+    const line =
+      kind === 'wire'
+        ? offcutLine({ id, awg: number('awg'), colour: text('colour'), lengthMm }, place)
+        : leadLine({ id, place, family: text('family'), pitchMm: number('pitch'), ways: number('ways'), lengthMm });
+    send.mutate(line, { onSuccess: () => setMade(made + 1) });
   };
   return (
     <Stack key={made} onSubmit={submit} noValidate>
@@ -158,4 +152,14 @@ function OffcutForm() {
       {made > 0 && <p role="status">Kept. It is offered when a kit needs it.</p>}
     </Stack>
   );
+}
+
+/** A spare lead with a plug. */
+function leadLine({
+  id,
+  place,
+  ...doc
+}: { id: string; place: string } & Required<Omit<StockLine['doc'], 'awg' | 'colour'>>) {
+  const name = `lead, ${doc.ways} ways, ${doc.family}, ${doc.lengthMm} mm`;
+  return { id, key: 'offcut:lead', name, unit: 'pieces', onHand: 1, offcut: true, place, doc } satisfies StockLine;
 }

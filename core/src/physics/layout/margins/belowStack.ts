@@ -7,7 +7,7 @@ import { margin } from '../margin';
 import { gaugeOf } from '../measured';
 import { reckon, sized, tenths } from '../sized';
 import { below, boardsIn } from '../stack';
-import { stackChange } from './thread';
+import { stackChange } from '../turned';
 
 /** A live point keeps so far from carbon and screws; with tape between it may only not press on it. */
 const [clearMm, overTapeMm] = [2, 0.5];

@@ -10,7 +10,7 @@ import { margin, notKnown } from '../margin';
 import { gaugeOf } from '../measured';
 import { reckon, sized, tenths } from '../sized';
 import { between, boardsIn } from '../stack';
-import { stackChange } from './thread';
+import { stackChange } from '../turned';
 
 /** Parts may not press on each other; metal keeps away from live pads unless tape lies between. */
 const [freeMm, clearMm, solderMm] = [0.5, 2, 0.5];

@@ -1,13 +1,11 @@
 /** Stack screws: what is left above the top nut, and whether the frame's room takes their length. */
-import type { Stack } from '../../../facts/assembly/build';
-import type { PlanChange } from '../../../facts/plan/planChange';
-import { lookUp } from '../../../facts/terms/lookUp';
 import type { Laid } from '../laid';
 import type { Margin, Remedy } from '../margin';
 import { margin } from '../margin';
 import { corrected, gaugeOf } from '../measured';
 import { reckon, sized, tenths } from '../sized';
 import { layerMm, platesUnder, stackedSlots, threadOf } from '../stack';
+import { stackChange } from '../turned';
 
 export function threadMargins(laid: Laid): Margin[] {
   if (!laid.stack) return [];
@@ -41,10 +39,4 @@ export function threadMargins(laid: Laid): Margin[] {
         })),
     ),
   ];
-}
-
-/** The change that makes the plan's stack this one. */
-export function stackChange({ assembly, stack }: Laid, after: Stack): PlanChange {
-  const { id } = stack!.place;
-  return { path: `stacks/${id}`, before: lookUp(assembly.build.stacks ?? {}, id) ?? null, after };
 }

@@ -1,7 +1,8 @@
 import type { Assembly } from '../../../facts/assembly/assembly';
 import type { StackLayer } from '../../../facts/assembly/build';
 import { frameOf } from '../../../facts/assembly/frameOf';
-import { stackOf } from '../../../physics/layout/stack';
+import { layersUnder, stackOf } from '../../../physics/layout/stack';
+import { groupedBy } from '../../../facts/terms/groupedBy';
 import { isTransmitter } from '../../../facts/catalogue/kinds';
 import type { Caution } from '../caution';
 import { cautionId, cautionWords } from '../caution';
@@ -68,24 +69,24 @@ function leadsInLid({ changes, start }: JobContext): SayStep[] {
 /** Tape, washers and nuts that the layout wants under a board, just before the board goes on. */
 function underlays({ changes, target }: JobContext): SayStep[] {
   const frame = frameOf(target);
-  const layers = (frame && stackOf(target, frame)?.stack.layers) ?? [];
+  const stack = frame && stackOf(target, frame)?.stack;
+  if (!stack) return [];
   return changes.flatMap(({ verb, about, place }) => {
     if (verb !== 'fit') return [];
-    const at = layers.findIndex((layer) => 'slot' in layer && layer.slot === about.slot);
-    const from = layers.slice(0, Math.max(at, 0)).findLastIndex((layer) => 'slot' in layer) + 1;
-    return layers.slice(from, Math.max(at, 0)).flatMap((layer): SayStep[] => {
-      const name = underlayName(layer);
-      if (name === null || !('mm' in layer)) return [];
-      const caution = { is: 'underlay', slot: about.slot, layer: name, mm: layer.mm } as const;
-      return [draft(caution, { ...place, turn: turns.fit - 0.5 })];
+    const under = layersUnder(stack, about.slot).flatMap((layer) => underlayOf(layer) ?? []);
+    // Two of a kind are one step: each step has a name of its own.
+    return [...groupedBy(under, ({ name }) => name)].map(([name, alike]) => {
+      const mm = alike.reduce((sum, one) => sum + one.mm, 0);
+      const caution = { is: 'underlay', slot: about.slot, layer: name, mm } as const;
+      return draft(caution, { ...place, turn: turns.fit - 0.5 });
     });
   });
 }
 
-function underlayName(layer: StackLayer): string | null {
-  if ('tape' in layer) return layer.tape;
-  if ('nut' in layer) return layer.nut;
-  return 'washer' in layer ? layer.washer : null;
+function underlayOf(layer: StackLayer): { name: string; mm: number } | null {
+  if ('tape' in layer) return { name: layer.tape, mm: layer.mm };
+  if ('nut' in layer) return { name: layer.nut, mm: layer.mm };
+  return 'washer' in layer ? { name: layer.washer, mm: layer.mm } : null;
 }
 
 /** What must be said before limited first power of this build. */

@@ -3,7 +3,7 @@
  * moved by key; what that makes better and worse shows before it is made. Signed, the plan keeps it.
  */
 import type { Layout, Margin, Pose } from '@junctor/core';
-import { capital, isSamePose, lowerNut, placesToMove, posesFor, tenths } from '@junctor/core';
+import { capital, gapKey, isSamePose, lowerNut, placesToMove, posesFor, tenths } from '@junctor/core';
 import { useState } from 'react';
 import { verdictMark } from '../../../bench/frame/verdictMark';
 import { JobFrame } from '../../../bench/frame/JobFrame';
@@ -11,11 +11,10 @@ import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
 import { usePlanEdits } from '../../../bench/provider/usePlanEdits';
 import { LaidFromAbove } from '../../../drawing/LaidFromAbove';
-import { LaidFromTheSide } from '../../../drawing/LaidFromTheSide';
 import type { Answer } from '../../../ui/Answers';
 import { ChangeFacts, MarginFacts } from './MarginFacts';
 import type { HeldPart } from '../../../bench/provider/useLayout';
-import { marginName } from './MeasurePage';
+import { layoutScreen, sideHand } from './layoutScreen';
 import { useSigning } from './useSigning';
 import { WithLayout } from './WithLayout';
 
@@ -97,7 +96,7 @@ function Laid({ planned, shown, held, hold }: LaidProps) {
     {
       key: '5',
       label: 'Measure it',
-      act: () => margin && doors.open(doors.places.measure(marginName(margin))),
+      act: () => margin && doors.open(doors.places.measure(gapKey(margin))),
       blocked: measureBlocked(margin, held !== null),
     },
     {
@@ -129,8 +128,7 @@ function Laid({ planned, shown, held, hold }: LaidProps) {
   const walk = (by: number) => setAt((walked + by + margins.length) % margins.length);
   return (
     <JobFrame
-      place="Layout"
-      shown={bench.state.steps.find(({ verb }) => verb === 'lay') ?? bench.state.current}
+      {...layoutScreen(bench)}
       answers={answers}
       sentence={
         margin ? (
@@ -148,11 +146,7 @@ function Laid({ planned, shown, held, hold }: LaidProps) {
         body: <LaidFromAbove laid={shown.laid} held={margin?.slots ?? []} />,
       }}
       crossing={held ? <ChangeFacts planned={planned} shown={shown} /> : <MarginFacts margins={margins} at={walked} />}
-      right={{
-        title: 'from the left side',
-        note: `to scale, soft mounts squeezed; harness ${Math.round(shown.harnessMm / 10) / 100} m`,
-        body: <LaidFromTheSide laid={shown.laid} held={margin?.slots ?? []} />,
-      }}
+      right={sideHand(shown.laid, margin?.slots ?? [], `; harness ${Math.round(shown.harnessMm / 10) / 100} m`)}
     />
   );
 }

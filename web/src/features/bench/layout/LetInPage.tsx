@@ -1,12 +1,13 @@
 /** What does not fit goes in all the same: a lead says why, and is named with it. */
 import type { Layout } from '@junctor/core';
+import { capital } from '@junctor/core';
 import { useState } from 'react';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
-import { LaidFromTheSide } from '../../../drawing/LaidFromTheSide';
 import type { Answer } from '../../../ui/Answers';
 import { OwnWords } from '../../../ui/OwnWords';
+import { layoutScreen, sideHand } from './layoutScreen';
 import { MarginFacts } from './MarginFacts';
 import { useSigning } from './useSigning';
 import { WithLayout } from './WithLayout';
@@ -24,7 +25,11 @@ function LettingIn({ planned }: { planned: Layout }) {
   const [reason, setReason] = useState('');
   const { sign, failed, blocked } = useSigning(planned);
   const no = planned.margins.filter(({ verdict }) => verdict === 'no');
-  const isSaid = reason.trim().length >= shortest;
+  const isLead = bench.person.role === 'lead';
+  const against =
+    blocked ??
+    (isLead ? null : 'only a lead lets in what does not fit') ??
+    (reason.trim().length < shortest ? 'say why first' : null);
   const letIn = () => sign(reason.trim());
   const answers: Answer[] = [
     { key: 'Escape', label: 'Back to the layout', act: () => doors.leave(doors.places.layout) },
@@ -34,28 +39,26 @@ function LettingIn({ planned }: { planned: Layout }) {
       label: 'Sign: it goes in',
       main: true,
       act: letIn,
-      blocked:
-        blocked ??
-        (bench.person.role === 'lead' ? null : 'only a lead lets in what does not fit') ??
-        (isSaid ? null : 'say why first'),
+      blocked: against,
     },
   ];
   return (
     <JobFrame
-      place="Layout"
-      shown={bench.state.steps.find(({ verb }) => verb === 'lay') ?? bench.state.current}
+      {...layoutScreen(bench)}
       answers={answers}
       sentence={
         <strong>
-          {no.length === 1 ? `${no[0]!.what} does not hold` : `${no.length} margins do not hold`}: may it go in?
+          {no.length === 1 ? `${capital(no[0]!.what)} does not hold` : `${no.length} margins do not hold`}: may it go
+          in?
         </strong>
       }
-      under={failed ?? 'Whoever lets it in is named with the reason: in the quad book.'}
-      left={{
-        title: 'from the left side',
-        note: 'to scale, soft mounts squeezed',
-        body: <LaidFromTheSide laid={planned.laid} held={no[0]?.slots ?? []} />,
-      }}
+      under={
+        failed ??
+        (isLead
+          ? 'Whoever lets it in is named with the reason: in the quad book.'
+          : 'Only a lead lets in what does not fit: ask one to sign in at this tablet.')
+      }
+      left={sideHand(planned.laid, no[0]?.slots ?? [])}
       crossing={<MarginFacts margins={no} at={0} />}
       right={{
         title: 'why it may go in',
@@ -65,7 +68,7 @@ function LettingIn({ planned }: { planned: Layout }) {
             label="Why, by key or in your own words"
             value={reason}
             onChange={setReason}
-            onEnter={() => isSaid && !blocked && letIn()}
+            onEnter={() => against === null && letIn()}
           />
         ),
       }}

@@ -1,25 +1,22 @@
 /** A margin measured with a gauge: asked again where it contradicts what is reckoned, then believed. */
 import type { Layout, Margin } from '@junctor/core';
-import { capital, gapDoubt, gapNote, tenths } from '@junctor/core';
+import { capital, gapDoubt, gapKey, gapNote, tenths } from '@junctor/core';
 import { useParams } from 'react-router';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import { NotHere } from '../../../bench/frame/NotHere';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
-import { LaidFromTheSide } from '../../../drawing/LaidFromTheSide';
 import { Fact } from '../../../ui/Frame';
 import { Typed, usePrompts } from '../prompts/Prompts';
+import { layoutScreen, layStep, sideHand } from './layoutScreen';
 import { WithLayout } from './WithLayout';
-
-/** As it stands in the address. */
-export const marginName = ({ kind, slots }: Margin) => `${kind} ${slots.join(' ')}`;
 
 export function MeasurePage() {
   const { margin: name } = useParams();
   return (
     <WithLayout>
       {({ planned }) => {
-        const margin = planned.margins.find((one) => one.gauge && marginName(one) === name);
+        const margin = planned.margins.find((one) => one.gauge && gapKey(one) === name);
         return margin ? (
           <Measuring planned={planned} margin={margin} />
         ) : (
@@ -48,25 +45,20 @@ function Measuring({ planned, margin }: { planned: Layout; margin: Margin }) {
     ],
     ({ mm }) => {
       const note = gapNote(planned.laid, margin, Number(mm));
-      if (note) bench.record([note], bench.state.steps.find(({ verb }) => verb === 'lay')?.id ?? null);
+      if (note) bench.record([note], layStep(bench)?.id ?? null);
       doors.leave(doors.places.layout);
     },
   );
   return (
     <JobFrame
-      place="Layout"
-      shown={bench.state.steps.find(({ verb }) => verb === 'lay') ?? bench.state.current}
+      {...layoutScreen(bench)}
       answers={[
         { key: 'Escape', label: 'Back to the layout', act: () => doors.leave(doors.places.layout) },
         ...state.answers,
       ]}
       sentence={<strong>Measure {gauge.asks}</strong>}
       under={state.problem ?? 'What the gauge shows takes the place of what was reckoned; the difference is kept.'}
-      left={{
-        title: 'from the left side',
-        note: 'to scale, soft mounts squeezed',
-        body: <LaidFromTheSide laid={planned.laid} held={margin.slots} />,
-      }}
+      left={sideHand(planned.laid, margin.slots)}
       crossing={
         <>
           <Fact>

@@ -4,6 +4,7 @@ import { keepingChanges, layoutNote, lengthChanges } from '@junctor/core';
 import { useEffect, useState } from 'react';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
+import { layStep } from './layoutScreen';
 import { usePlanEdits } from '../../../bench/provider/usePlanEdits';
 
 interface Signing {
@@ -23,7 +24,7 @@ export function useSigning(planned: Layout): Signing {
     ...keepingChanges(planned.laid),
     ...lengthChanges(planned.laid, plan.schools, bench.state.asBuilt.build),
   ];
-  const step = bench.state.steps.find(({ verb }) => verb === 'lay');
+  const step = layStep(bench);
   const isReady = reason !== null && open.length === 0;
   useEffect(() => {
     if (!isReady) return;

@@ -1,6 +1,6 @@
 /** A part or the whole quad on the scale: narrows or proves what the finished quad must weigh. */
 import type { Range, StepOf } from '@junctor/core';
-import { balanceOf, notesOf, possible, stepWords } from '@junctor/core';
+import { balanceOf, notesOf, possible, stepWords, weighedIn } from '@junctor/core';
 import { BigLines } from '../../../ui/BigLines';
 import type { Hand } from '../../../ui/Frame';
 import { Fact } from '../../../ui/Frame';
@@ -94,8 +94,7 @@ function weightsHand(bench: Bench): Hand {
 }
 
 function dryBand({ state: { log, target } }: Bench): Range {
-  const parts = Object.fromEntries(notesOf(log, 'weight').map(({ record: { body } }) => [body.what, body.grams]));
-  return balanceOf(target, parts).g;
+  return balanceOf(target, weighedIn(log)).g;
 }
 
 /** Of a scale that says otherwise than the parts; null while it lies in the band. */
