@@ -96,18 +96,8 @@ export type { CutWire, Laid, Lay, Layout, Margin, MarginVerdict } from './physic
 export { areaOf, bestLay, cutLengths, gapDoubt, gapNote, heightMm, isSamePose } from './physics/layout';
 export { keepingChanges, layoutBasis, layoutNote, layoutOf, lengthChanges, levelsOf } from './physics/layout';
 export { lidPlate, measuredIn, outlineOf, placesToMove, poseChange, posesFor, roomMm } from './physics/layout';
-export {
-  routeBetween,
-  routeMap,
-  runsBetween,
-  standingOn,
-  tenths,
-  turnsOf,
-  lengthMmOf,
-  lowerNut,
-  leavesTo,
-  whatChanges,
-} from './physics/layout';
+export { cableWays, routeBetween, routeMap, runsBetween, standingOn, tenths, turnsOf } from './physics/layout';
+export { leavesTo, lengthMmOf, lowerNut, whatChanges } from './physics/layout';
 export type { Branch, Circuit } from './physics/circuit/compile';
 export { compile, compileSound } from './physics/circuit/compile';
 export { reduceToPort } from './physics/circuit/reduce';
@@ -192,7 +182,16 @@ export { applySignature, firstMeasures, measuredWords } from './judgement/draft/
 export type { Lost, Swapped } from './facts/plan/swapModel';
 export { lostWords, swapModel } from './facts/plan/swapModel';
 export type { Flying, WeightClass } from './planning/mass';
-export { balanceOf, centreWords, flyingWith, packWords, thrustWords, weighedIn, weightClassOf } from './planning/mass';
+export {
+  balanceOf,
+  centreWords,
+  flyingWith,
+  packPlace,
+  packWords,
+  thrustWords,
+  weighedIn,
+  weightClassOf,
+} from './planning/mass';
 export type { KitLine } from './planning/kit/kitLine';
 export { kitList } from './planning/kit/kitList';
 export type { Pick } from './planning/kit/pick';

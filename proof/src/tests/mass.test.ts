@@ -1,7 +1,17 @@
 /** Mass, balance and thrust: against drawn aircraft, against moments by hand. */
 import { shippedTemplate } from '@junctor/catalogue';
-import { assemble, balanceOf, flyingWith, layoutOf, packWords, weightClassOf } from '@junctor/core';
+import {
+  assemble,
+  balanceOf,
+  flyingWith,
+  layoutOf,
+  makeCatalogue,
+  packPlace,
+  packWords,
+  weightClassOf,
+} from '@junctor/core';
 import { describe, expect, it } from 'vitest';
+import { aircraft, box, frame, place, socket, terminal } from '../cases/layouts/parts';
 import { random } from '../generators/generate';
 import { weighedByDrawing } from '../trials/masses';
 import { catalogue } from '../trials/ruleTrial';
@@ -11,6 +21,7 @@ const { assembly } = laid;
 const model = (id: string) => catalogue.model({ model: id, revision: 1 })!;
 const pack = model('moss-pack-6s-4000');
 const propeller = model('sycamore-prop-8');
+const tail = { atMm: [0, -78, 8], entry: 'rear', madeFor: ['battery lead'] } as const;
 
 describe('the mass', () => {
   it('of aircraft whose parts are drawn lies in its band, and their centre in its own', () => {
@@ -37,12 +48,47 @@ describe('the pack', () => {
     const { packAt } = flyingWith(assembly, balanceOf(assembly, {}, laid), { pack, propeller });
     const dry = (g[0] + g[1]) / 2;
     expect(dry * centre!.atMm[1] + pack.massG * packAt!.forwardMm).toBeCloseTo(0, 6);
-    expect(packWords(packAt!)).toMatch(/^its middle \d+ mm forward of the motors’ middle, \d+ mm either way$/);
+    expect(packWords(packAt!)).toMatch(
+      /^its middle \d+ mm forward of the motors’ middle, \d+ mm either way; there its strap is \d mm from/,
+    );
   });
 
   it('reaches over the plate when it is longer than that', () => {
     const long = flyingWith(assembly, balanceOf(assembly, {}, laid), { pack: model('moss-pack-6s-10000'), propeller });
-    expect(packWords(long.packAt!)).toMatch(/reaches \d+ mm over the plate’s edge$/);
+    expect(packWords(long.packAt!)).toMatch(/there it reaches \d+ mm over the plate’s edge/);
+  });
+
+  it('lies on what stands on the lid, and its lead may be short of the plug: by hand', () => {
+    const outlineMm = [
+      [-39, -20],
+      [39, -20],
+      [39, 20],
+      [-39, 20],
+    ] as const;
+    const made = aircraft({
+      FRAME: frame({ places: [place('lid', 'lid', { atMm: [0, -45, 38.5] }), place('tail', 'surface', tail)] }),
+      RX: box('rx', 'receiver', [12, 10, 4]),
+      BAT: box('bat', 'battery lead', [16, 15, 8], {
+        terminals: [terminal('PLUS', [0, -7])],
+        connectors: [socket('PLUG', 'PLUS')],
+      }),
+    });
+    const layout = layoutOf(assemble(made.build, makeCatalogue(made.models)))!;
+    const strapped = (at: readonly [number, number], lengthMm: number) => {
+      const body = { ...pack.body, outlineMm, aboveMm: 32, belowMm: 0 };
+      const cable = { lengthMm, acrossMm: 4, leastBendMm: 6, connectors: ['PLUG'] };
+      return packPlace(layout.laid, { ...pack, body, cable }, at)!;
+    };
+    // The receiver's front edge is 40 mm back of the middle, the pack's rear edge 39.
+    expect(strapped([0, 0], 70).inTheWay).toEqual([]);
+    expect(strapped([0, -2], 70).inTheWay).toEqual(['RX']);
+    // From its rear end, half its height over the lid, to the plug at (0, -85, 8).
+    const wayMm = Math.hypot(85 - 39, 38.5 + 16 - 8);
+    expect(strapped([0, 0], 70).leadMm).toBeCloseTo(70 - wayMm, 6);
+    expect(strapped([0, 0], 40).leadMm).toBeCloseTo(40 - wayMm, 6);
+    // Beside the blades of motors at 120 mm each way, 102 mm long: their strap is 23 mm from the middle.
+    expect(strapped([0, 100], 70).bladesMm).toBeCloseTo(120 - 23 - 102, 6);
+    expect(strapped([0, 0], 70).bladesMm).toBeCloseTo(Math.hypot(120 - 23, 120 - 39) - 102, 6);
   });
 });
 

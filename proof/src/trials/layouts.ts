@@ -2,7 +2,7 @@
 import type { Assembly, Build, Margin, PartModel, Pose } from '@junctor/core';
 import { assemble, bestLay, layoutOf, makeCatalogue, posesFor } from '@junctor/core';
 import type { LayoutByHand } from '../cases/layouts/terms';
-import { aircraft, board, box, frame, place, terminal } from '../cases/layouts/parts';
+import { aircraft, board, box, frame, mated, place, socket, terminal } from '../cases/layouts/parts';
 
 /** The margin that a layout by hand is about. @throws {Error} If there is no such margin. */
 export function marginOf({ says, margin, of, parts: { build, models } }: LayoutByHand): Margin {
@@ -74,9 +74,14 @@ export function smallAircraft(chance: () => number): Assembly {
     },
   });
   const rx = box('rx', 'receiver', [between(12, 26), between(10, 18), 4], {
-    terminals: [terminal('A', [between(-5, 5), 4]), terminal('B', [between(-5, 5), -4])],
+    terminals: ['A', 'B', 'C'].map((id, index) => terminal(id, [between(-5, 5), 4 - 4 * index])),
+    connectors: [socket('J', 'C')],
   });
-  const bz = box('bz', 'buzzer', [12, 10, between(4, 9)], { terminals: [terminal('A', [0, 5], { form: 'tail' })] });
+  const bz = box('bz', 'buzzer', [12, 10, between(4, 9)], {
+    terminals: [terminal('A', [0, 5], { form: 'tail' }), terminal('C', [0, -4])],
+    connectors: [socket('J', 'C')],
+    cable: { lengthMm: between(20, 160), acrossMm: 1, leastBendMm: 5, connectors: ['J'] },
+  });
   const spot = (id: string, entry: string, y: number) =>
     place(id, pick(['surface', 'bay']), {
       atMm: [between(-20, 20), y, 6.5],
@@ -84,7 +89,7 @@ export function smallAircraft(chance: () => number): Assembly {
       turns: pick([[0], [0, 90], [90, 270]]),
       entry,
     });
-  const made = aircraft({
+  const parts = {
     FRAME: frame({
       places: [
         place('stack', 'stack', { turns: [0, 90, 180, 270] }),
@@ -96,7 +101,8 @@ export function smallAircraft(chance: () => number): Assembly {
     FC: fc,
     RX: rx,
     BZ: bz,
-  });
+  };
+  const made = aircraft(parts, { mates: chance() < 0.5 ? {} : { J: mated('BZ.J', 'RX.J') } });
   return assembled({ ...made, build: { ...made.build, wires: wiresOf(between) } });
 }
 

@@ -1,6 +1,6 @@
 /** A layout from above, front up, to scale: plates, parts as they lie, ways of the wires, openings, blades' reach. */
 import type { Laid, Pose, XY, XYZ } from '@junctor/core';
-import { lying, outlineOf, routeBetween, runsBetween } from '@junctor/core';
+import { cableWays, lying, outlineOf, routeBetween, runsBetween } from '@junctor/core';
 import { useTheme } from 'styled-components';
 import { NameTag } from './NameTag';
 
@@ -17,7 +17,7 @@ type Place = (at: readonly [number, number, ...unknown[]]) => XY;
 export function LaidFromAbove({ laid, held }: LaidFromAboveProps) {
   const theme = useTheme();
   const { frame, poses, assembly } = laid;
-  const drawn = [...poses].filter(([slot]) => assembly.model(slot)!.kind !== 'motor');
+  const drawn = [...poses].filter(([slot]) => !['motor', 'cable'].includes(assembly.model(slot)!.kind));
   const { scale, place } = view(laid, drawn);
   const isHeld = (slot: string) => held.includes(slot);
   return (
@@ -137,22 +137,24 @@ function slotsUnder(drawn: readonly (readonly [string, Pose])[], slot: string, p
 
 function Wires({ laid, place, isHeld }: { laid: Laid; place: Place; isHeld: (slot: string) => boolean }) {
   const theme = useTheme();
-  const runs = runsBetween(laid).map(({ wire, ends, slots }) => ({
-    id: wire.id,
-    points: routeBetween(laid, ...ends).points,
-    held: slots.some(isHeld),
-  }));
+  const wires = runsBetween(laid).map(({ wire, ends, slots }) => {
+    return { id: wire.id, points: routeBetween(laid, ...ends).points, slots, wide: 1 };
+  });
+  const cables = cableWays(laid).map(({ slot, slots, points }) => ({ id: `${slot} cable`, points, slots, wide: 2 }));
   return (
     <g fill="none" strokeLinejoin="round">
-      {runs.map(({ id, points, held }) => (
-        <path
-          key={id}
-          d={open(points.map((point: XYZ) => place(point)))}
-          stroke={held ? theme.bronze : theme.strand}
-          strokeWidth={held ? 1.8 : 1}
-          opacity={held ? 1 : 0.6}
-        />
-      ))}
+      {[...wires, ...cables].map(({ id, points, slots, wide }) => {
+        const held = slots.some(isHeld);
+        return (
+          <path
+            key={id}
+            d={open(points.map((point: XYZ) => place(point)))}
+            stroke={held ? theme.bronze : theme.strand}
+            strokeWidth={held ? wide + 0.8 : wide}
+            opacity={held ? 1 : 0.6}
+          />
+        );
+      })}
     </g>
   );
 }

@@ -1,6 +1,8 @@
 /** A layout as an SVG sheet to scale, from above or from the left side: printed at full size a millimetre is one. */
 import type { XY } from '../../facts/terms/names';
+import { isCable } from '../../facts/catalogue/kinds';
 import { areaOf, outlineOf, roomMm, standingOn } from '../../physics/layout/box';
+import { cableWays } from '../../physics/layout/cableWays';
 import type { Laid } from '../../physics/layout/laid';
 import { routeBetween } from '../../physics/layout/routes';
 import { runsOf } from '../../physics/layout/runs';
@@ -43,15 +45,14 @@ export function layoutSvg(laid: Laid, view: LayoutView, title: string): string {
 function fromAbove(laid: Laid): Shape[] {
   const { frame, poses, assembly } = laid;
   const plates = (frame.plates ?? []).slice(0, 1).map(({ outlineMm }): Shape => ({ points: outlineMm, fill: plate }));
-  const parts = [...poses].map(([slot, pose]): Shape => {
-    const { outlineMm } = assembly.model(slot)!.body;
-    return { points: outlineMm.map((point) => flat(lying(pose, point))), fill: paper, name: slot };
+  const parts = [...poses].flatMap(([slot, pose]): Shape[] => {
+    const { body, kind } = assembly.model(slot)!;
+    if (isCable(kind)) return [];
+    const { outlineMm } = body;
+    return [{ points: outlineMm.map((point) => flat(lying(pose, point))), fill: paper, name: slot }];
   });
-  const wires = runsOf(laid).map(({ ends }): Shape => ({
-    points: routeBetween(laid, ...ends).points.map(flat),
-    fill: 'none',
-    open: true,
-  }));
+  const ways = [...runsOf(laid).map(({ ends }) => routeBetween(laid, ...ends)), ...cableWays(laid)];
+  const wires = ways.map(({ points }): Shape => ({ points: points.map(flat), fill: 'none', open: true }));
   return [...plates, ...wires, ...parts];
 }
 

@@ -67,4 +67,5 @@ export const frame = Joi.object({
   places: Joi.array().items(place).max(60).optional(),
   ways: Joi.array().items(opening).max(60).optional(),
   lid: Joi.object({ plate: key, settlesMm: range }).optional(),
+  pack: Joi.string().valid('on top', 'underneath').optional(),
 });

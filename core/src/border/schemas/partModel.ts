@@ -74,7 +74,7 @@ const body = Joi.object({
     .max(30)
     .items(
       Joi.object({
-        what: Joi.string().valid('usb', 'button', 'card', 'lens', 'barometer', 'screw'),
+        what: Joi.string().valid('usb', 'button', 'card', 'switch', 'header', 'aerial', 'lens', 'barometer', 'screw'),
         nodes: Joi.array().items(key),
         atMm: xy,
         faceDeg: Joi.alternatives(Joi.number(), Joi.string().valid('up', 'down')),
@@ -204,6 +204,12 @@ export const partModel = Joi.object({
       }),
     )
     .optional(),
+  cable: Joi.object({
+    lengthMm: Joi.number().positive().max(3000),
+    acrossMm: Joi.number().positive().max(50),
+    leastBendMm: Joi.number().min(0).max(200),
+    connectors: Joi.array().items(key).min(1).max(4),
+  }).optional(),
   wantsCapacitor: Joi.object({ farads: Joi.number().positive().max(10) }).optional(),
   cells: Joi.object({
     series: Joi.number().integer().min(1).max(14),

@@ -21,6 +21,7 @@ const kindNames: Readonly<Record<PartKind, string>> = {
   regulator: 'regulator',
   adapter: 'adapter board',
   antenna: 'antenna',
+  cable: 'cable',
   frame: 'frame',
   propeller: 'propeller',
   pack: 'pack',

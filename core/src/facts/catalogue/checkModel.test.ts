@@ -199,6 +199,15 @@ it('says of a frame that no motor is anywhere near where one can be: another uni
   expect(codes({ kind: 'frame', frame: whole })).not.toContain('frame.corners unit');
 });
 
+it('says of a cable what it lacks, and of a length in another unit', () => {
+  const end = { id: 'A', family: 'camera coax', pitchMm: 4, pins: ['V'], key: 'flap', exitDeg: 0, ampsPerPin: 1 };
+  const cable = { lengthMm: 120, acrossMm: 1.4, leastBendMm: 7, connectors: ['A'] };
+  expect(codes({ kind: 'cable' })).toContain('cable none');
+  expect(codes({ kind: 'cable', connectors: [end], cable })).not.toContain('cable none');
+  expect(codes({ cable })).toContain('cable.connectors.0 unknown');
+  expect(codes({ connectors: [end], cable: { ...cable, lengthMm: 12 } })).toContain('cable.leastBendMm unit');
+});
+
 describe('revisions', () => {
   it('follow each other, add terminals and drop none', () => {
     expect(revisionMistakes(null, model({ revision: 2 }))).toHaveLength(1);

@@ -2,6 +2,7 @@
  * What a part model contradicts in itself, beyond its schema: places, names, rails, elements, connectors.
  * The physical ground: nothing is fed from nowhere, no current into a node that is not there, no two pads in one place.
  */
+import { checkCable } from './checkCable';
 import { checkElements } from './checkElements';
 import { checkFrame } from './checkFrame';
 import { checkNumbers } from './checkNumbers';
@@ -35,6 +36,7 @@ export function checkModel(model: PartModel): ModelMistake[] {
     ...checkNumbers(model),
     ...checkPorts(model),
     ...checkFrame(model),
+    ...checkCable(model),
     ...checkKnownFrom(model),
   ];
 }

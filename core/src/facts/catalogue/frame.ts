@@ -22,6 +22,8 @@ export interface FrameBody {
   ways?: readonly FrameOpening[];
   /** The plate that closes it from above, and by how much it goes down still once it is screwed. */
   lid?: { plate: string; settlesMm: Range };
+  /** Where the pack is strapped: on the highest plate where nothing is said. */
+  pack?: 'on top' | 'underneath';
 }
 
 export interface Plate {

@@ -38,6 +38,11 @@ export function isAerial(kind: PartKind): boolean {
   return kind === 'antenna';
 }
 
+/** Nothing but a cable with its plugs. */
+export function isCable(kind: PartKind): boolean {
+  return kind === 'cable';
+}
+
 /** Lights that hang on data, and the box that makes the data for several of them. */
 export function isStrip(kind: PartKind): boolean {
   return kind === 'lights';

@@ -23,6 +23,7 @@ export const partKinds = [
   'regulator',
   'adapter',
   'antenna',
+  'cable',
   'frame',
   'propeller',
   'pack',
@@ -65,6 +66,8 @@ export interface PartModel {
   wantsCapacitor?: { farads: number };
   /** For a motor built for one turning sense, told by the colour of its leads; others turn either way. */
   turns?: 'clockwise' | 'anticlockwise';
+  /** What it hangs on, or is: a camera's coax, an aerial's, a ready-made lead from plug to plug. */
+  cable?: Cable;
   /** For a pack: cells in series and what it holds. */
   cells?: { series: number; capacityAh: number };
   /** What a meter has said to a loose one of it, when it was entered. */
@@ -168,6 +171,17 @@ export interface Connector {
   pulledInService?: true;
 }
 
+/** Cannot be cut to another length. */
+export interface Cable {
+  /** From the part to the end of its plug; of a part that is nothing but a cable from end to end. */
+  lengthMm: number;
+  acrossMm: number;
+  /** Radius below which it is hurt. */
+  leastBendMm: number;
+  /** Connectors at its ends. */
+  connectors: readonly string[];
+}
+
 /** A lead that the part brings with it: becomes a wire with one end fixed at the maker. */
 export interface Tail {
   terminal: TerminalId;
@@ -250,7 +264,7 @@ export interface Body {
   belowMm: number;
   holes: readonly { atMm: XY; drillMm: number }[];
   openings: readonly {
-    what: 'usb' | 'button' | 'card' | 'lens' | 'barometer' | 'screw';
+    what: 'usb' | 'button' | 'card' | 'switch' | 'header' | 'aerial' | 'lens' | 'barometer' | 'screw';
     nodes: readonly NodeId[];
     atMm: XY;
     faceDeg: number | 'up' | 'down';

@@ -1,7 +1,7 @@
 /** How much room a part takes when it lies turned, and what stands where on a board. Lengths in mm. */
 import { lying } from '../geometry/place';
 import type { Pose } from '../../facts/assembly/build';
-import type { HeightBox, PartModel } from '../../facts/catalogue/partModel';
+import type { HeightBox, PartKind, PartModel } from '../../facts/catalogue/partModel';
 import type { XY } from '../../facts/terms/names';
 
 export const boardMm = 1.6;
@@ -14,9 +14,12 @@ export interface Area {
   front: number;
 }
 
+/** Have contacts and no board under them. */
+const boardless: readonly PartKind[] = ['motor', 'battery lead', 'pack', 'antenna', 'cable'];
+
 /** Has copper pads, and so a board between what is above and below it. */
 function isOnBoard({ terminals, kind }: PartModel): boolean {
-  return kind !== 'motor' && kind !== 'battery lead' && terminals.some(({ form }) => form === 'pad' || form === 'pin');
+  return !boardless.includes(kind) && terminals.some(({ form }) => form === 'pad' || form === 'pin');
 }
 
 /** From its lowest point to its highest. */

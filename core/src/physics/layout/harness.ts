@@ -5,15 +5,18 @@ import { lying } from '../geometry/place';
 import type { Laid } from './laid';
 import { distance, gatesOf, routeBetween, wayBetween } from './routes';
 import { runsBetween } from './runs';
+import { cableRuns } from './cables';
 import { suppliedReachMm } from './supplied';
 
 interface Join {
   ends: readonly [TerminalRef, TerminalRef];
   /** How far it reaches, where it came with its part. */
   reachMm: number;
+  /** Nothing is saved by a shorter way: its length is what it is. */
+  isCable: boolean;
 }
 
-/** Wires by the two parts that they join; within one part they are no harness. */
+/** Wires and cables by the two parts that they join; within one part they are no harness. */
 export class Harness {
   private readonly joins = new Map<Slot, Map<Slot, Join[]>>();
   private readonly gates = new Map<string, readonly string[]>();
@@ -21,13 +24,19 @@ export class Harness {
   constructor(private readonly laid: Laid) {
     for (const { wire, ends, slots } of runsBetween(laid)) {
       const reachMm = suppliedReachMm(wire) ?? Infinity;
-      const [a, b] = slots;
-      this.add(a, b, { ends, reachMm });
-      this.add(b, a, { ends: [ends[1], ends[0]], reachMm });
+      this.add(slots, { ends, reachMm, isCable: false });
     }
+    for (const { cable, ends, endsMm, slots } of cableRuns(laid))
+      this.add(slots, { ends, reachMm: cable.lengthMm - endsMm, isCable: true });
   }
 
-  private add(from: Slot, to: Slot, join: Join): void {
+  private add([a, b]: readonly [Slot, Slot], join: Join): void {
+    const [start, end] = join.ends;
+    this.addFrom(a, b, join);
+    this.addFrom(b, a, { ...join, ends: [end, start] });
+  }
+
+  private addFrom(from: Slot, to: Slot, join: Join): void {
     const own = this.joins.get(from) ?? new Map<Slot, Join[]>();
     own.set(to, [...(own.get(to) ?? []), join]);
     this.joins.set(from, own);
@@ -44,12 +53,12 @@ export class Harness {
     const at = (ref: TerminalRef, pose: Pose) => lying(pose, assembly.terminal(ref)!.atMm);
     const isStraight = poseA.place === poseB.place && places.has(poseA.place);
     const total = { mm: 0, isShort: false };
-    for (const { ends, reachMm } of this.joins.get(a)?.get(b) ?? []) {
+    for (const { ends, reachMm, isCable } of this.joins.get(a)?.get(b) ?? []) {
       const [start, end] = [at(ends[0], poseA), at(ends[1], poseB)];
       const mm = isStraight
         ? distance(start, end)
         : wayBetween(frame, [start, this.gatesOf(poseA)], [end, this.gatesOf(poseB)]).mm;
-      total.mm += mm;
+      if (!isCable) total.mm += mm;
       total.isShort ||= mm > reachMm;
     }
     return total;

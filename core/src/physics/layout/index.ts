@@ -16,6 +16,7 @@ export { isSamePose, keepingChanges, poseChange, turnsOf } from './turned';
 export { levelsOf, lidPlate } from './stack';
 export { tenths } from './sized';
 export { routeBetween, routeMap } from './routes';
+export { cableWays } from './cableWays';
 export { runsBetween } from './runs';
 export { lengthMmOf, leavesTo } from './wireLength';
 export { lowerNut } from './lowerNut';

@@ -6,6 +6,7 @@ import type { FrameBody, Place } from '../../facts/catalogue/frame';
 import type { Slot } from '../../facts/terms/names';
 import { lookUp } from '../../facts/terms/lookUp';
 import { placeOf } from '../geometry/place';
+import { aerialPoses } from './aerials';
 import type { Measured } from './measured';
 import { placesOf } from './places';
 import type { StackInPlace } from './stack';
@@ -16,7 +17,7 @@ export interface Laid {
   frame: FrameBody;
   /** Places of the frame by name. */
   places: ReadonlyMap<string, Place>;
-  /** Of every part but the frame itself. */
+  /** Of every part but the frame itself; of an aerial on its cable, outside of its hole. */
   poses: ReadonlyMap<Slot, Pose>;
   stack: StackInPlace | null;
   measured: Measured;
@@ -35,16 +36,15 @@ export function laidOut(
   const frame = frameOf(assembly);
   if (!frame) return null;
   const slots = Object.keys(assembly.build.slots).filter((slot) => !assembly.model(slot)!.frame);
+  const places = new Map(placesOf(frame).map((one) => [one.id, one]));
+  const own = (slot: Slot) => lookUp(assembly.build.slots, slot)!.pose;
+  const poses = new Map(slots.map((slot) => [slot, own(slot) ?? proposed.get(slot) ?? placeOf(assembly, slot)]));
+  const aerials = aerialPoses({ assembly, frame, places, poses }).filter(([slot]) => !own(slot));
   return {
     assembly,
     frame,
-    places: new Map(placesOf(frame).map((one) => [one.id, one])),
-    poses: new Map(
-      slots.map((slot) => [
-        slot,
-        lookUp(assembly.build.slots, slot)!.pose ?? proposed.get(slot) ?? placeOf(assembly, slot),
-      ]),
-    ),
+    places,
+    poses: new Map([...poses, ...aerials]),
     stack: stackOf(assembly, frame),
     measured,
   };

@@ -3,9 +3,13 @@ import type { Slot } from '../../facts/terms/names';
 import type { Laid } from './laid';
 import type { Margin } from './margin';
 import { worstFirst } from './margin';
+import { aerialMargins } from './margins/aerials';
+import { airMargins } from './margins/air';
+import { apartMargins } from './margins/apart';
 import { belowStackMargins } from './margins/belowStack';
 import { betweenBoardsMargins } from './margins/betweenBoards';
 import { bladeMargins } from './margins/blades';
+import { cableMargins } from './margins/cables';
 import { leadMargins } from './margins/leads';
 import { lidMargins, ownLidMargins } from './margins/lid';
 import { notPlacedMargins } from './margins/notPlaced';
@@ -17,7 +21,9 @@ import { threadMargins } from './margins/thread';
 
 /** Margins that follow from one part's own pose. */
 export function marginsOf(laid: Laid, slot: Slot): Margin[] {
-  return [reachMargins, roomMargins, plugRoomMargins, ownLidMargins, bladeMargins].flatMap((of) => of(laid, slot));
+  return [reachMargins, roomMargins, plugRoomMargins, ownLidMargins, bladeMargins, airMargins].flatMap((of) =>
+    of(laid, slot),
+  );
 }
 
 export function layoutMargins(laid: Laid): Margin[] {
@@ -28,6 +34,9 @@ export function layoutMargins(laid: Laid): Margin[] {
     betweenBoardsMargins,
     lidMargins,
     leadMargins,
+    cableMargins,
+    aerialMargins,
+    apartMargins,
     sharedPlaceMargins,
     notPlacedMargins,
   ];

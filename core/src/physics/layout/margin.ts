@@ -17,6 +17,10 @@ export type MarginKind =
   | 'plug room'
   | 'lead'
   | 'blades'
+  | 'bend'
+  | 'apart'
+  | 'air'
+  | 'aerial'
   | 'place';
 
 /**
@@ -37,7 +41,7 @@ export interface Margin {
   slots: readonly Slot[];
   /** "thread above the top nut" */
   what: string;
-  /** Beyond what is needed; null: not known. */
+  /** Beyond what is needed; null: not known, or nothing that is counted in mm. */
   mm: number | null;
   worstMm: number | null;
   likelyMm: Range | null;
@@ -70,6 +74,16 @@ export function margin(said: Said, reckoned: Reckoned, mend: () => readonly Reme
 
 export function notKnown(said: Said): Margin {
   return { ...said, mm: null, worstMm: null, likelyMm: null, verdict: 'not known', remedies: [] };
+}
+
+/** It will do, and somebody should know of it. */
+export function mild(said: Said): Margin {
+  return { ...notKnown(said), verdict: 'tight' };
+}
+
+/** What rests on experience alone warns, and does not stop. */
+export function warned(one: Margin): Margin {
+  return one.verdict === 'no' ? { ...one, verdict: 'tight' } : one;
 }
 
 const order: readonly MarginVerdict[] = ['no', 'tight', 'not known', 'go'];

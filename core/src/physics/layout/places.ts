@@ -35,7 +35,7 @@ function isOnArm(model: PartModel): boolean {
 
 /** Has no place of its own: what carries all, what turns with a motor, what hangs on a cable, the motors. */
 export function hasNoPlace({ kind }: Pick<PartModel, 'kind'>): boolean {
-  return ['frame', 'motor', 'propeller', 'pack', 'antenna'].includes(kind);
+  return ['frame', 'motor', 'propeller', 'pack', 'antenna', 'cable'].includes(kind);
 }
 
 /** The kinds of places that it can be in, the usual one first. */

@@ -80,14 +80,14 @@ export function distance([ax, ay, az]: XYZ, [bx, by, bz]: XYZ): number {
  * The routing points at which wires can come to a part: its place's entry, else the nearest point, and those beside it,
  * since a wire that comes along an arm goes straight to its pad. None: the frame has no ways.
  */
-export function gatesOf({ frame, places }: Pick<Laid, 'frame' | 'places'>, pose: Pose): readonly string[] {
+export function gatesOf({ frame, places }: Pick<Laid, 'frame' | 'places'>, pose: RouteEnd['pose']): readonly string[] {
   const entry = entryOf({ frame, places }, pose);
   if (entry === null) return [];
   const beside = frame.route.edges.filter((edge) => edge.includes(entry)).flat();
   return [...new Set([entry, ...beside])];
 }
 
-function entryOf({ frame, places }: Pick<Laid, 'frame' | 'places'>, pose: Pose): string | null {
+function entryOf({ frame, places }: Pick<Laid, 'frame' | 'places'>, pose: RouteEnd['pose']): string | null {
   const own = places.get(pose.place)?.entry;
   if (own !== undefined && lookUp(frame.route.points, own)) return own;
   return Object.entries(frame.route.points).reduce<{ name: string | null; mm: number }>(
@@ -128,13 +128,22 @@ export function pointIn({ assembly, poses }: Pick<Laid, 'assembly' | 'poses'>, r
 
 /** @throws {RangeError} If one of the terminals does not exist. */
 export function routeBetween(laid: Laid, a: TerminalRef, b: TerminalRef): Route {
-  const [from, to] = [pointIn(laid, a), pointIn(laid, b)];
-  const [poseA, poseB] = [a, b].map((ref) => laid.poses.get(splitRef(ref).slot)!) as [Pose, Pose];
-  const straight = { points: [from, to], via: [], mm: distance(from, to) };
-  if (poseA.place === poseB.place && laid.places.has(poseA.place)) return straight;
-  const { gates } = wayBetween(laid.frame, [from, gatesOf(laid, poseA)], [to, gatesOf(laid, poseB)]);
+  const end = (ref: TerminalRef) => ({ at: pointIn(laid, ref), pose: laid.poses.get(splitRef(ref).slot)! });
+  return routeOf(laid, end(a), end(b));
+}
+
+/** A point of what lies so. */
+interface RouteEnd {
+  at: XYZ;
+  pose: Pick<Pose, 'place' | 'atMm'>;
+}
+
+export function routeOf(laid: Pick<Laid, 'frame' | 'places'>, a: RouteEnd, b: RouteEnd): Route {
+  const straight = { points: [a.at, b.at], via: [], mm: distance(a.at, b.at) };
+  if (a.pose.place === b.pose.place && laid.places.has(a.pose.place)) return straight;
+  const { gates } = wayBetween(laid.frame, [a.at, gatesOf(laid, a.pose)], [b.at, gatesOf(laid, b.pose)]);
   if (!gates) return straight;
   const via = routeMap(laid.frame).way(...gates);
-  const points = [from, ...via.map((name) => lookUp(laid.frame.route.points, name)!), to];
+  const points = [a.at, ...via.map((name) => lookUp(laid.frame.route.points, name)!), b.at];
   return { points, via, mm: points.slice(1).reduce((sum, at, index) => sum + distance(points[index]!, at), 0) };
 }

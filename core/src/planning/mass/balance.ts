@@ -35,7 +35,7 @@ export function balanceOf(
 }
 
 /** The middle of the corners; null without a frame. */
-function motorsMiddle(target: Assembly): readonly [number, number] | null {
+export function motorsMiddle(target: Assembly): readonly [number, number] | null {
   const corners = frameOf(target)?.corners ?? [];
   if (corners.length === 0) return null;
   const mean = (axis: 0 | 1) => corners.reduce((sum, { atMm }) => sum + atMm[axis], 0) / corners.length;

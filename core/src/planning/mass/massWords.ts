@@ -1,6 +1,7 @@
 /** Mass and balance in words. */
 import type { Flying } from './flying';
 import type { Balance } from './balance';
+import type { PackPlace } from './packPlace';
 
 /** "4 mm back of the motors’ middle". */
 export function centreWords({ atMm: [x, y] }: NonNullable<Balance['centre']>): string {
@@ -8,10 +9,25 @@ export function centreWords({ atMm: [x, y] }: NonNullable<Balance['centre']>): s
 }
 
 /** "its middle 11 mm forward of the motors’ middle, 3 mm either way". */
-export function packWords({ rightMm, forwardMm, offMm, overMm }: NonNullable<Flying['packAt']>): string {
-  const over =
-    overMm !== null && overMm >= 1 ? `; there it reaches ${Math.round(overMm)} mm over the plate’s edge` : '';
-  return `its middle ${fromMiddle(rightMm, forwardMm)}, ${Math.max(1, Math.round(offMm))} mm either way${over}`;
+export function packWords({ rightMm, forwardMm, offMm, place }: NonNullable<Flying['packAt']>): string {
+  const at = `its middle ${fromMiddle(rightMm, forwardMm)}, ${Math.max(1, Math.round(offMm))} mm either way`;
+  const there = place ? placeWords(place) : [];
+  return there.length === 0 ? at : `${at}; there ${there.join(', ')}`;
+}
+
+/** What can move keeps so far from the blades, in mm. */
+const clearMm = 10;
+
+/** What speaks against a pack where balance wants it. */
+function placeWords({ overMm, bladesMm, leadMm, inTheWay }: PackPlace): string[] {
+  return [
+    ...(overMm >= 1 ? [`it reaches ${Math.round(overMm)} mm over the plate’s edge`] : []),
+    ...(inTheWay.length > 0
+      ? [`${inTheWay.join(' and ')} ${inTheWay.length > 1 ? 'stand' : 'stands'} in its way`]
+      : []),
+    ...(leadMm !== null && leadMm < 0 ? [`its lead is ${Math.ceil(-leadMm)} mm short of the plug`] : []),
+    ...(bladesMm < clearMm ? [`its strap is ${Math.max(0, Math.floor(bladesMm))} mm from the blades’ reach`] : []),
+  ];
 }
 
 /** "pulls 3.1 to 3.8 times its weight; hovers at 5.2 A a motor, some 9 min". */

@@ -2,7 +2,6 @@
 import type { Build, Housing, Mate, Wire, WireEnd } from '../../facts/assembly/build';
 import type { Connector, PartModel, Terminal } from '../../facts/catalogue/partModel';
 import type { HousingId, Slot, TerminalRef, WireId } from '../../facts/terms/names';
-import { isAerial, isTransmitter } from '../../facts/catalogue/kinds';
 import { splitRef, tailWireId } from '../../facts/terms/names';
 import type { Pinned } from '../../facts/plan/plan';
 import type { Need } from './needs';
@@ -10,6 +9,7 @@ import type { Assembly } from '../../facts/assembly/assembly';
 import type { Option } from './ways';
 import type { Join, PowerPath } from './fixedJoins';
 import { lookUp } from '../../facts/terms/lookUp';
+import { connectorMates } from './connectorMates';
 
 export interface Chosen {
   assembly: Assembly;
@@ -59,7 +59,7 @@ export class Drawing {
       ...assembly.build,
       wires: this.wires,
       housings: this.housings,
-      mates: { ...Object.fromEntries(this.connectorMates()), ...this.mates },
+      mates: { ...Object.fromEntries(connectorMates(this.chosen.assembly)), ...this.mates },
       contacts: keep.contacts,
     };
   }
@@ -243,41 +243,6 @@ export class Drawing {
     if (carries === 'ground') return minusColour;
     const role = this.chosen.assembly.terminal(own)!.roles.find((role) => role.is === 'port');
     return (role?.is === 'port' && lookUp(signalColours, role.pin)) || 'violet';
-  }
-
-  /** Aerials on their sockets, a digital camera's cable in the video unit: one plug for one socket of a family. */
-  private connectorMates(): [string, Mate][] {
-    const { assembly } = this.chosen;
-    const taken = new Set<string>();
-    const all = Object.keys(assembly.build.slots).flatMap((slot) =>
-      assembly.model(slot)!.connectors.map((connector) => ({ slot, connector, kind: assembly.model(slot)!.kind })),
-    );
-    const isPlug = ({ kind, connector }: (typeof all)[number]) =>
-      isAerial(kind) || (!isTransmitter(kind) && connector.family.startsWith('camera'));
-    return all.filter(isPlug).flatMap((plug): [string, Mate][] => {
-      const socket = all.find(
-        (one) =>
-          !isPlug(one) &&
-          one.connector.family === plug.connector.family &&
-          !taken.has(`${one.slot}.${one.connector.id}`),
-      );
-      if (!socket) return [];
-      taken.add(`${socket.slot}.${socket.connector.id}`);
-      const [a, b] = isAerial(plug.kind) ? [socket, plug] : [plug, socket];
-      const name = isAerial(plug.kind) ? plug.slot.replace(/^ANT/, 'ANTJ') : `${plug.slot}J`;
-      return [
-        [
-          name,
-          {
-            a: { slot: a.slot, connector: a.connector.id },
-            b: { slot: b.slot, connector: b.connector.id },
-            shift: 0,
-            mirrored: false,
-            glued: false,
-          },
-        ],
-      ];
-    });
   }
 }
 

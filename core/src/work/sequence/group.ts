@@ -39,6 +39,7 @@ const stretchOf: Readonly<Record<PartKind, Stretch>> = {
   'video unit': 'controller',
   camera: 'controller',
   antenna: 'controller',
+  cable: 'controller',
   buzzer: 'controller',
   'light controller': 'controller',
   lights: 'controller',

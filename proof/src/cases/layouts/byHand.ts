@@ -2,7 +2,9 @@
  * Layouts reckoned by hand: for one margin of each its arithmetic, a length a term with its tolerance, counted plus
  * where it is there and minus where it is needed.
  */
-import { blades, leads, reaches } from './outside';
+import { aparts } from './apart';
+import { aerials, cables } from './cables';
+import { blades, buttons, leads, reaches } from './outside';
 import { cameras, patterns, plugs, rooms } from './rooms';
 import { gaps, threads } from './screws';
 import { betweens, lids } from './stacks';
@@ -20,4 +22,8 @@ export const layoutsByHand: readonly LayoutByHand[] = [
   ...blades,
   ...patterns,
   ...plugs,
+  ...buttons,
+  ...cables,
+  ...aerials,
+  ...aparts,
 ];

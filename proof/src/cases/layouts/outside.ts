@@ -36,6 +36,45 @@ export const reaches: LayoutByHand[] = [
   },
 ];
 
+const above = (sizeMm: readonly [number, number]) =>
+  frame({ ways: [{ id: 'above', passes: 'button', atMm: [0, 0, 38], sizeMm, facing: [0, 0, 1] }] });
+export const buttons: LayoutByHand[] = [
+  {
+    says: 'a button under its hole in the lid',
+    margin: 'reach',
+    parts: aircraft({
+      FRAME: above([10, 10]),
+      FC: board('fc-button', 'controller', {
+        body: { openings: [{ what: 'button', nodes: [], atMm: [3, 2], faceDeg: 'up' }] },
+      }),
+    }),
+    terms: [
+      ['half the hole', 5, 0.1],
+      ['off its middle', -3],
+      ['half a stick', -1.5, 0.3],
+    ],
+  },
+  {
+    says: 'an aerial nut in its hole in the rear',
+    margin: 'reach',
+    parts: aircraft({
+      FRAME: frame({
+        places: [place('stack', 'stack'), place('rear bay', 'bay', { atMm: [0, -60, 6.5] })],
+        ways: [{ id: 'nut hole', passes: 'aerial', atMm: [0, -80, 10.2], sizeMm: [12, 11], facing: [0, -1, 0] }],
+      }),
+      VTX: box('vtx-nut', 'video unit', [30, 30, 12], {
+        body: { openings: [{ what: 'aerial', nodes: [], atMm: [0, -15], faceDeg: 270 }] },
+      }),
+    }),
+    // Its middle at 6.5 + 3.2, half a millimetre under the hole's.
+    terms: [
+      ['half the hole', 5.5, 0.1],
+      ['off its middle', -0.5],
+      ['half the nut', -4.5, 0.3],
+    ],
+  },
+];
+
 const lead = (lengthMm: number) => ({
   L: {
     id: 'L',

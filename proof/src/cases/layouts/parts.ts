@@ -85,6 +85,20 @@ export function terminal(
   } satisfies PartModel['terminals'][number];
 }
 
+/** A socket or a plug of one contact. */
+export function socket(id: string, pin: string): PartModel['connectors'][number] {
+  return { id, family: 'coax snap', pitchMm: 1, pins: [pin], key: 'snap', exitDeg: 0, ampsPerPin: 0.5 };
+}
+
+/** A plug of one part in a socket of another: "CAM.J" in "VTX.J". */
+export function mated(plug: string, into: string): Build['mates'][string] {
+  const [a, b] = [plug, into].map((ref) => {
+    const [slot, connector] = ref.split('.') as [string, string];
+    return { slot, connector };
+  }) as [Build['mates'][string]['a'], Build['mates'][string]['b']];
+  return { a, b, shift: 0, mirrored: false, glued: false };
+}
+
 export function place(id: string, kind: Place['kind'], given: Partial<Place> = {}): Place {
   return {
     id,

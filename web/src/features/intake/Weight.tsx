@@ -23,7 +23,7 @@ export function Weight({ weighed, packs, chosen, propeller, laid }: WeightProps)
   const { dry, flying } = useMemo(() => {
     const assembly = assemble(target, catalogue);
     const balance = balanceOf(assembly, weighed, laid);
-    return { dry: balance, flying: packs.map((pack) => flyingWith(assembly, balance, { pack, propeller })) };
+    return { dry: balance, flying: packs.map((pack) => flyingWith(assembly, balance, { pack, propeller, laid })) };
   }, [target, catalogue, weighed, packs, propeller, laid]);
   return (
     <Lines aria-label="Weight">

@@ -2,31 +2,27 @@
 import { isAerial, isBatteryLead, isMotor } from '../../../facts/catalogue/kinds';
 import type { Slot } from '../../../facts/terms/names';
 import type { Area } from '../box';
-import { heightMm, outlineOf } from '../box';
 import type { Laid } from '../laid';
 import type { Margin } from '../margin';
 import { margin } from '../margin';
 import { gaugeOf } from '../measured';
 import { reckon, sized, tenths } from '../sized';
+import type { Room } from '../standing';
+import { standing } from '../standing';
 
 /** What can move keeps farther away than what is screwed or taped down. */
 const [movesMm, fastMm] = [10, 3];
 
 export function bladeMargins(laid: Laid, slot: Slot): Margin[] {
-  const pose = laid.poses.get(slot)!;
-  const place = laid.places.get(pose.place);
-  if (!place || place.kind === 'arm') return [];
-  const model = laid.assembly.model(slot)!;
-  const needMm = isBatteryLead(model.kind) || isAerial(model.kind) ? movesMm : fastMm;
-  const area = outlineOf(model, pose);
-  const [fromMm, toMm] = [pose.atMm[2], pose.atMm[2] + heightMm(model)];
-  const awayMm = Math.min(
-    ...laid.frame.corners.map(({ atMm, discMm, index }) => {
-      const besideMm = distanceTo(area, atMm) - discMm / 2;
-      const bladesMm = bladeHeightMm(laid, index);
-      return bladesMm === null ? besideMm : Math.max(besideMm, fromMm - bladesMm, bladesMm - toMm);
-    }),
-  );
+  const place = laid.places.get(laid.poses.get(slot)!.place);
+  return !place || place.kind === 'arm' ? [] : besideBlades(laid, slot, standing(laid, slot));
+}
+
+/** Of what takes this room. */
+export function besideBlades(laid: Laid, slot: Slot, room: Room): Margin[] {
+  const { kind } = laid.assembly.model(slot)!;
+  const needMm = isBatteryLead(kind) || isAerial(kind) ? movesMm : fastMm;
+  const awayMm = awayFromBlades(laid, room);
   if (awayMm === Infinity) return [];
   const of = { kind: 'blades', slots: [slot] } as const;
   return [
@@ -40,6 +36,17 @@ export function bladeMargins(laid: Laid, slot: Slot): Margin[] {
       reckon([sized(awayMm, 'part')], [{ mm: needMm, tolMm: 0 }]),
     ),
   ];
+}
+
+/** Seen from above, or over or under them; Infinity without blades. */
+export function awayFromBlades(laid: Laid, room: Room): number {
+  return Math.min(
+    ...laid.frame.corners.map(({ atMm, discMm, index }) => {
+      const besideMm = distanceTo(room, atMm) - discMm / 2;
+      const bladesMm = bladeHeightMm(laid, index);
+      return bladesMm === null ? besideMm : Math.max(besideMm, room.low - bladesMm, bladesMm - room.high);
+    }),
+  );
 }
 
 /** The blades of a corner turn on top of its motor. */

@@ -7,40 +7,44 @@ import { lying } from '../../geometry/place';
 import { boardMm } from '../box';
 import type { Laid } from '../laid';
 import type { Margin, Remedy } from '../margin';
-import { margin, notKnown } from '../margin';
+import { margin, mild, notKnown } from '../margin';
 import { reckon, sized, tenths } from '../sized';
 import { boardsIn } from '../stack';
+import type { Reached } from './reached';
+import { reachedAs } from './reached';
 import { angle, isSamePose, poseChange, turnsOf, withPose } from '../turned';
-
-/** Half of what goes through: a USB plug's overmould, a card with the fingers that hold it. */
-const plugMm = { usb: [5.5, 3.3], card: [6.5, 2] } as const;
-type Asked = keyof typeof plugMm;
-const asked: readonly string[] = Object.keys(plugMm);
-const words: Readonly<Record<Asked, string>> = { usb: 'USB', card: 'card slot' };
 
 /** Sideways by so much of a turn a plug still goes in. */
 const straightDot = Math.cos((15 * Math.PI) / 180);
 
+type Opening = Body['openings'][number];
+
 export function reachMargins(laid: Laid, slot: Slot): Margin[] {
   const { openings } = laid.assembly.model(slot)!.body;
-  return openings
-    .filter(({ what }) => asked.includes(what))
-    .map((opening) => {
-      const found = reachOf(laid, slot, opening);
-      return { ...found, remedies: found.verdict === 'no' ? turnsThatDo(laid, slot, opening) : found.remedies };
-    });
+  return openings.flatMap((opening) => {
+    const as = reachedAs(opening.what);
+    if (!as) return [];
+    const found = reachOf(laid, slot, { opening, as });
+    return [{ ...found, remedies: isOpen(found) ? [] : turnsThatDo(laid, slot, { opening, as }) }];
+  });
+}
+
+interface Asked {
+  opening: Opening;
+  as: Reached;
+}
+
+/** Something goes through, at worst with force. */
+function isOpen({ verdict, mm }: Margin): boolean {
+  return verdict === 'not known' || (mm !== null && verdict !== 'no');
 }
 
 /** Turned so that it is reached. */
-function turnsThatDo(laid: Laid, slot: Slot, opening: Body['openings'][number]): Remedy[] {
+function turnsThatDo(laid: Laid, slot: Slot, asked: Asked): Remedy[] {
   const now = laid.poses.get(slot)!;
   return turnsOf(laid, slot)
-    .filter((pose) => !isSamePose(pose, now))
-    .flatMap((pose): Remedy[] => {
-      const { verdict } = reachOf(withPose(laid, slot, pose), slot, opening);
-      if (verdict !== 'go' && verdict !== 'tight') return [];
-      return [{ says: `Turn ${slot} ${turnWords(now, pose)}`, changes: [poseChange(laid, slot, pose)] }];
-    });
+    .filter((pose) => !isSamePose(pose, now) && isOpen(reachOf(withPose(laid, slot, pose), slot, asked)))
+    .map((pose) => ({ says: `Turn ${slot} ${turnWords(now, pose)}`, changes: [poseChange(laid, slot, pose)] }));
 }
 
 function turnWords(now: Pose, then: Pose): string {
@@ -52,35 +56,36 @@ function turnWords(now: Pose, then: Pose): string {
   return flipped ? `${flipped} and ${turn}` : turn;
 }
 
-function reachOf(laid: Laid, slot: Slot, { what, atMm, faceDeg }: Body['openings'][number]): Margin {
-  const sort = what as Asked;
+function reachOf(laid: Laid, slot: Slot, { opening: { atMm, faceDeg }, as }: Asked): Margin {
+  const { words, halfMm, through, withLidOff } = as;
   const pose = laid.poses.get(slot)!;
-  const said = { kind: 'reach', slots: [slot], what: `${words[sort]} of ${slot}` } as const;
+  const said = { kind: 'reach', slots: [slot], what: `${words} of ${slot}` } as const;
   const { ways } = laid.frame;
-  if (!ways) return notKnown({ ...said, says: `${words[sort]} of ${slot}: the frame's openings are not known: look` });
+  if (!ways) return notKnown({ ...said, says: `${words} of ${slot}: the frame's openings are not known: look` });
   const facing = facingOf(pose, faceDeg);
   const covering = facing[2] === 0 ? null : coveredBy(laid, slot, facing[2] > 0);
-  if (covering)
-    return margin(
-      { ...said, says: `${words[sort]} of ${slot} faces ${covering}: nothing can be plugged in` },
-      reckon([], [sized(2 * plugMm[sort][1], 'part')]),
-    );
   const at = socketAt(pose, atMm);
-  const fitting = ways.filter((way) => way.passes === sort && isFacing(way, facing));
-  if (fitting.length === 0)
-    return margin(
-      { ...said, says: `${words[sort]} of ${slot} faces ${sideWords(facing)}, where the frame has no opening for it` },
-      reckon([], [sized(2 * plugMm[sort][0], 'part')]),
-    );
-  const each = fitting.map((way) => ({ way, ...through(way, at, plugMm[sort]) }));
+  const fitting = covering ? [] : ways.filter((way) => through.includes(way.passes) && isFacing(way, facing));
+  if (fitting.length === 0) {
+    const faces = `${words} of ${slot} faces ${covering ?? `${sideWords(facing)}, where the frame has no opening for it`}`;
+    if (withLidOff)
+      return mild({
+        ...said,
+        says: `${faces}: reached only ${covering ? `once ${covering} is off` : 'with the frame open'}`,
+      });
+    const needMm = 2 * (covering ? halfMm[1] : halfMm[0]);
+    const says = covering ? `${faces}: nothing can be plugged in` : faces;
+    return margin({ ...said, says }, reckon([], [sized(needMm, 'part')]));
+  }
+  const each = fitting.map((way) => ({ way, ...sparedBy(way, at, halfMm) }));
   const best = each.reduce((a, b) => (b.mm > a.mm ? b : a));
-  return margin(
-    {
+  const says = `${words} of ${slot} through ${best.way.id}: ${tenths(best.mm)} mm around what goes in, on its nearest side`;
+  if (withLidOff && best.mm < 0)
+    return mild({
       ...said,
-      says: `${words[sort]} of ${slot} through ${best.way.id}: ${tenths(best.mm)} mm around the plug on its nearest side`,
-    },
-    best,
-  );
+      says: `${words} of ${slot} lies beside the opening ${best.way.id}: reached only with the frame open`,
+    });
+  return margin({ ...said, says }, best);
 }
 
 function socketAt(pose: Pose, atMm: readonly [number, number]): XYZ {
@@ -102,8 +107,8 @@ function isFacing({ facing }: FrameOpening, out: XYZ): boolean {
   return facing.reduce((dot, part, axis) => dot + (part * out[axis]!) / length, 0) >= straightDot;
 }
 
-/** What is left around a plug on its nearest side. */
-function through({ atMm, sizeMm, facing }: FrameOpening, at: XYZ, [halfWide, halfHigh]: readonly [number, number]) {
+/** What is left around what goes in, on its nearest side. */
+function sparedBy({ atMm, sizeMm, facing }: FrameOpening, at: XYZ, [halfWide, halfHigh]: readonly [number, number]) {
   const off = at.map((mm, axis) => mm - atMm[axis]!) as [number, number, number];
   const isUpright = Math.abs(facing[2]) > Math.hypot(facing[0], facing[1]);
   const flat = Math.hypot(facing[0], facing[1]) || 1;

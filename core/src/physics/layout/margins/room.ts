@@ -3,7 +3,7 @@ import type { Slot } from '../../../facts/terms/names';
 import { roomMm } from '../box';
 import type { Laid } from '../laid';
 import type { Margin } from '../margin';
-import { margin } from '../margin';
+import { margin, warned } from '../margin';
 import { reckon, sized, tenths } from '../sized';
 
 const axes = ['across', 'along', 'up'] as const;
@@ -59,20 +59,17 @@ function holes({ assembly, poses, places }: Laid, slot: Slot): Margin[] {
   if (!place.holes || own.length < 4) return [];
   const pattern = ([0, 1] as const).map((axis) => 2 * Math.max(...own.map(({ atMm }) => Math.abs(atMm[axis]))));
   const offMm = Math.max(...pattern.map((mm, axis) => Math.abs(mm - place.holes!.patternMm[axis]!)));
-  return [
-    margin(
-      {
-        kind: 'hole pattern',
-        slots: [slot],
-        what: `holes of ${slot}`,
-        says:
-          `${slot} has holes at ${pattern.map(tenths).join(' x ')} mm, ${place.id} at ` +
-          `${place.holes.patternMm.map(tenths).join(' x ')} mm${offMm > slackMm ? ': tape or an adapter plate, or another place' : ''}`,
-      },
-      offMm > slackMm && place.kind !== 'stack'
-        ? // It can be taped down instead.
-          { mm: 0, worstMm: slackMm - offMm, likelyMm: [slackMm - offMm, 0] }
-        : reckon([{ mm: slackMm, tolMm: 0 }], [{ mm: offMm, tolMm: 0 }]),
-    ),
-  ];
+  const found = margin(
+    {
+      kind: 'hole pattern',
+      slots: [slot],
+      what: `holes of ${slot}`,
+      says:
+        `${slot} has holes at ${pattern.map(tenths).join(' x ')} mm, ${place.id} at ` +
+        `${place.holes.patternMm.map(tenths).join(' x ')} mm${offMm > slackMm ? ': tape or an adapter plate, or another place' : ''}`,
+    },
+    reckon([{ mm: slackMm, tolMm: 0 }], [{ mm: offMm, tolMm: 0 }]),
+  );
+  // Elsewhere than in a stack it can be taped down instead.
+  return [place.kind === 'stack' ? found : warned(found)];
 }

@@ -1,6 +1,6 @@
 /** Two parts that somebody has put into one place: by how much they are in each other's way. */
 import type { Slot } from '../../../facts/terms/names';
-import { heightMm, outlineOf } from '../box';
+import { standing } from '../standing';
 import type { Laid } from '../laid';
 import type { Margin } from '../margin';
 import { margin } from '../margin';
@@ -29,14 +29,11 @@ export function sharedPlaceMargins(laid: Laid): Margin[] {
 }
 
 /** The shortest way in which one of them would have to give way; none where they lie beside or over each other. */
-function overlapMm({ assembly, poses }: Laid, a: Slot, b: Slot): number {
-  const [one, other] = [a, b].map((slot) => {
-    const [model, pose] = [assembly.model(slot)!, poses.get(slot)!];
-    return { ...outlineOf(model, pose), low: pose.atMm[2], high: pose.atMm[2] + heightMm(model) };
-  });
+function overlapMm(laid: Laid, a: Slot, b: Slot): number {
+  const [one, other] = [standing(laid, a), standing(laid, b)];
   return Math.min(
-    Math.min(one!.right, other!.right) - Math.max(one!.left, other!.left),
-    Math.min(one!.front, other!.front) - Math.max(one!.rear, other!.rear),
-    Math.min(one!.high, other!.high) - Math.max(one!.low, other!.low),
+    Math.min(one.right, other.right) - Math.max(one.left, other.left),
+    Math.min(one.front, other.front) - Math.max(one.rear, other.rear),
+    Math.min(one.high, other.high) - Math.max(one.low, other.low),
   );
 }

@@ -1,0 +1,77 @@
+/** Where balance wants the pack: does it lie well there, does its lead reach, what is in its way. Lengths in mm. */
+import { isBatteryLead } from '../../facts/catalogue/kinds';
+import type { PartModel } from '../../facts/catalogue/partModel';
+import type { Slot, XY } from '../../facts/terms/names';
+import { terminalRef } from '../../facts/terms/names';
+import { acrossMm, heightMm } from '../../physics/layout/box';
+import type { Laid } from '../../physics/layout/laid';
+import { awayFromBlades } from '../../physics/layout/margins/blades';
+import { distance, pointIn, routeBetween } from '../../physics/layout/routes';
+import { runsBetween } from '../../physics/layout/runs';
+import type { Room } from '../../physics/layout/standing';
+import { doMeet, standing } from '../../physics/layout/standing';
+import { suppliedEndsMm } from '../../physics/layout/supplied';
+
+export interface PackPlace {
+  /** By how much it reaches out over the plate it lies on. */
+  overMm: number;
+  /** From its strap to the nearest blade's reach; Infinity without blades. */
+  bladesMm: number;
+  /** What is left of its lead once it is plugged in; null: nobody knows how long it is. */
+  leadMm: number | null;
+  /** What stands where it must lie. */
+  inTheWay: readonly Slot[];
+}
+
+/** A strap with its buckle, on each side and above. */
+const strapMm = 3;
+
+/** @param atMm Its middle. null: no plate of the frame is known. */
+export function packPlace(laid: Laid, pack: PartModel, [x, y]: XY): PackPlace | null {
+  const plates = [...(laid.frame.plates ?? [])].sort((a, b) => b.zMm - a.zMm);
+  const isUnder = laid.frame.pack === 'underneath';
+  const plate = isUnder ? plates.at(-1) : plates[0];
+  if (!plate) return null;
+  const lowMm = isUnder ? plate.zMm - heightMm(pack) : plate.zMm + plate.thicknessMm;
+  const [halfLong, halfWide] = [acrossMm(pack) / 2, wideMm(pack) / 2];
+  const strapped: Room = {
+    left: x - halfWide - strapMm,
+    right: x + halfWide + strapMm,
+    rear: y - halfLong,
+    front: y + halfLong,
+    low: lowMm - (isUnder ? strapMm : 0),
+    high: lowMm + heightMm(pack) + (isUnder ? 0 : strapMm),
+  };
+  const ys = plate.outlineMm.map(([, along]) => along);
+  const placed = [...laid.poses].filter(([, { place }]) => laid.places.has(place)).map(([slot]) => slot);
+  return {
+    overMm: Math.max(0, strapped.front - Math.max(...ys), Math.min(...ys) - strapped.rear),
+    bladesMm: awayFromBlades(laid, strapped),
+    leadMm: leadLeftMm(laid, pack, [x, y, lowMm + heightMm(pack) / 2]),
+    inTheWay: placed.filter((slot) => doMeet(standing(laid, slot), strapped)),
+  };
+}
+
+function wideMm({ body }: PartModel): number {
+  const ys = body.outlineMm.map(([, y]) => y);
+  return Math.max(...ys) - Math.min(...ys);
+}
+
+/** Its lead comes out at the end that is nearer to the plug; the aircraft's own lead gives what it has to spare. */
+function leadLeftMm(laid: Laid, pack: PartModel, [x, y, z]: readonly [number, number, number]): number | null {
+  const slot = [...laid.poses.keys()].find((one) => isBatteryLead(laid.assembly.model(one)!.kind));
+  const pin = slot && laid.assembly.model(slot)!.connectors[0]?.pins[0];
+  if (!pin || !pack.cable) return null;
+  const plug = pointIn(laid, terminalRef(slot, pin));
+  const ends = [-1, 1].map((way) => distance([x, y + (way * acrossMm(pack)) / 2, z], plug));
+  return pack.cable.lengthMm + spareMm(laid, slot) - Math.min(...ends);
+}
+
+function spareMm(laid: Laid, slot: Slot): number {
+  const own = runsBetween(laid).flatMap(({ wire, ends, slots }) => {
+    const endsMm = suppliedEndsMm(wire);
+    if (endsMm === null || !slots.includes(slot)) return [];
+    return [wire.lengthMm! - routeBetween(laid, ...ends).mm - endsMm];
+  });
+  return own.length === 0 ? 0 : Math.max(0, Math.min(...own));
+}
