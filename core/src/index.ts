@@ -173,12 +173,10 @@ export { drivesMotors, isBoard, isBatteryLead, isController, isMotor, liesByArro
 export type { Meaning } from './judgement/labels/meaning';
 export { meaning, meaningWords } from './judgement/labels/meaning';
 export { readLabels } from './judgement/labels/readLabel';
-export type { BoardDraft, Edge, PadRow } from './judgement/draft/boardDraft';
-export { photoScale, splitLabels } from './judgement/draft/boardDraft';
-export type { Drafted } from './judgement/draft/draftModel';
-export { draftModel } from './judgement/draft/draftModel';
-export type { Signature } from './judgement/draft/signature';
-export { applySignature, firstMeasures, measuredWords } from './judgement/draft/signature';
+export type { BoardDraft, Drafted, Edge, PadRow, Signature } from './judgement/draft';
+export type { DraftOpening, DraftPlace, FrameDraft } from './judgement/draft';
+export { applySignature, draftFrame, draftModel, draftPlaceKinds, draftSides, firstMeasures } from './judgement/draft';
+export { measuredWords, motorPatterns, photoScale, splitLabels } from './judgement/draft';
 export type { Lost, Swapped } from './facts/plan/swapModel';
 export { lostWords, swapModel } from './facts/plan/swapModel';
 export type { Flying, WeightClass } from './planning/mass';

@@ -14,6 +14,8 @@ export const places = {
   model: (modelId: string) => `/stores/models/${part(modelId)}`,
   newBoard: '/stores/new-board',
   newBoardPart: (name: string) => `/stores/new-board/${part(name)}`,
+  newFrame: '/stores/new-frame',
+  newFramePart: (name: string) => `/stores/new-frame/${part(name)}`,
   catalogueFiles: '/stores/files',
   parts: '/stores/parts',
   part: (partId: string) => `/stores/parts/${part(partId)}`,

@@ -21,6 +21,7 @@ const intake = chunk(() => import('./features/intake'));
 const book = chunk(() => import('./features/book'));
 const stores = chunk(() => import('./features/stores'));
 const newBoard = chunk(() => import('./features/newBoard'));
+const newFrame = chunk(() => import('./features/newFrame'));
 const tools = chunk(() => import('./features/tools'));
 const people = chunk(() => import('./features/people'));
 const kept = chunk(() => import('./features/kept/KeptPage'));
@@ -85,6 +86,7 @@ const inShop: RouteObject[] = [
   at('stores', stores.page('StoresPage')),
   at('stores/models/:modelId', stores.page('ModelPage')),
   at('stores/new-board/:part?', newBoard.page('NewBoardPage')),
+  at('stores/new-frame/:part?', newFrame.page('NewFramePage')),
   at('stores/files', stores.page('CatalogueFilesPage')),
   at('stores/parts', stores.page('PartsPage')),
   at('stores/parts/:partId', stores.page('PartPage')),

@@ -1,8 +1,18 @@
 /** Layouts: margins as reckoned by hand, remedies that mend, the best lay of all there are. */
 import { describe, expect, it } from 'vitest';
-import { shippedTemplates } from '@junctor/catalogue';
-import type { Margin, WireEnd } from '@junctor/core';
-import { applyPlanChanges, assemble, bestLay, layoutOf, lengthMmOf, leavesTo, lowerNut } from '@junctor/core';
+import { shippedModels, shippedTemplate, shippedTemplates } from '@junctor/catalogue';
+import type { Margin, PartKind, WireEnd } from '@junctor/core';
+import {
+  applyPlanChanges,
+  assemble,
+  bestLay,
+  draftFrame,
+  layoutOf,
+  leavesTo,
+  lengthMmOf,
+  lowerNut,
+  makeCatalogue,
+} from '@junctor/core';
 import { layoutsByHand } from '../cases/layouts/byHand';
 import { random } from '../generators/generate';
 import { byHandMm, marginOf, moved, searchedAndTried, smallAircraft } from '../trials/layouts';
@@ -153,4 +163,41 @@ describe('a remedy', () => {
   it('is there for the vineyard quad: longer screws', () => {
     expect(tight.map(({ remedy }) => remedy.says)).toContain('Take M3 x 25 screws');
   });
+});
+
+type Sizes = readonly [number, number, number];
+
+it('a quad is laid out in a frame that was drawn up from measurements', () => {
+  const { target } = shippedTemplate('quad-serial-6s').plan;
+  const spot = (name: string, atMm: Sizes, roomMm: Sizes, madeFor: PartKind | null = null) =>
+    ({ name, kind: 'surface', atMm, roomMm, patternMm: null, madeFor }) as const;
+  const model = draftFrame({
+    name: 'Copse 8',
+    maker: 'Osier Frames',
+    massG: 180,
+    motors: 'four',
+    acrossMm: 240,
+    alongMm: 240,
+    propellerMm: 203,
+    conducts: true,
+    wideMm: 70,
+    longMm: 150,
+    bottomMm: 2.5,
+    armsMm: 4,
+    lid: { overMm: 36, thickMm: 2, settlesMm: 0.8 },
+    stack: { patternMm: 30.5, aheadMm: 0, screwMm: 25 },
+    pack: 'on top',
+    places: [
+      spot('tail', [0, -68, 0], [30, 18, 12], 'battery lead'),
+      spot('rear deck', [0, -42, 4], [40, 30, 30]),
+      spot('front deck', [0, 40, 0], [30, 24, 20]),
+    ],
+    openings: [{ name: 'left window', passes: 'usb', side: 'left', atMm: [0, 19], sizeMm: [36, 24] }],
+  });
+  const slots = { ...target.slots, FRAME: { ...target.slots.FRAME!, model: model.id } };
+  const assembly = assemble({ ...target, slots }, makeCatalogue([...shippedModels(), model]));
+  const { margins, laid } = layoutOf(assembly)!;
+  expect(margins.filter(({ verdict }) => verdict === 'no').map(({ says }) => says)).toEqual([]);
+  expect(laid.poses.get('BAT')!.place).toBe('tail');
+  expect(margins.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['thread', 'lid', 'reach', 'lead', 'blades']));
 });

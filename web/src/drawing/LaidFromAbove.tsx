@@ -2,6 +2,7 @@
 import type { Laid, Pose, XY, XYZ } from '@junctor/core';
 import { cableWays, lying, outlineOf, routeBetween, runsBetween } from '@junctor/core';
 import { useTheme } from 'styled-components';
+import { FramePlaces, roomOf } from './FramePlaces';
 import { NameTag } from './NameTag';
 
 const [widePx, highPx, marginMm] = [480, 430, 12];
@@ -10,15 +11,17 @@ interface LaidFromAboveProps {
   laid: Laid;
   /** Parts that the margin looked at is about. */
   held: readonly string[];
+  /** Of a frame that is being entered. */
+  showPlaces?: boolean;
 }
 
-type Place = (at: readonly [number, number, ...unknown[]]) => XY;
+export type OnSheet = (at: readonly [number, number, ...unknown[]]) => XY;
 
-export function LaidFromAbove({ laid, held }: LaidFromAboveProps) {
+export function LaidFromAbove({ laid, held, showPlaces = false }: LaidFromAboveProps) {
   const theme = useTheme();
   const { frame, poses, assembly } = laid;
   const drawn = [...poses].filter(([slot]) => !['motor', 'cable'].includes(assembly.model(slot)!.kind));
-  const { scale, place } = view(laid, drawn);
+  const { scale, place } = view(laid, drawn, showPlaces);
   const isHeld = (slot: string) => held.includes(slot);
   return (
     <svg viewBox={`0 0 ${widePx} ${highPx}`} width="100%" height="100%" role="img" aria-label={wordsFor(drawn)}>
@@ -46,6 +49,7 @@ export function LaidFromAbove({ laid, held }: LaidFromAboveProps) {
             strokeWidth={6}
           />
         ))}
+      {showPlaces && <FramePlaces places={[...laid.places.values()]} at={place} />}
       <Wires laid={laid} place={place} isHeld={isHeld} />
       {drawn.map(([slot, pose]) => (
         <Part key={slot} laid={laid} slot={slot} pose={pose} isHeld={isHeld(slot)} place={place} />
@@ -64,15 +68,16 @@ export function LaidFromAbove({ laid, held }: LaidFromAboveProps) {
 }
 
 /** So that all parts and the lowest plate are seen. */
-function view({ frame, assembly }: Laid, drawn: readonly (readonly [string, Pose])[]) {
-  const areas = drawn.map(([slot, pose]) => outlineOf(assembly.model(slot)!, pose));
+function view({ frame, assembly, places }: Laid, drawn: readonly (readonly [string, Pose])[], withPlaces: boolean) {
+  const rooms = withPlaces ? [...places.values()].filter(({ kind }) => kind !== 'arm').map(roomOf) : [];
+  const areas = [...rooms, ...drawn.map(([slot, pose]) => outlineOf(assembly.model(slot)!, pose))];
   const plate = frame.plates?.[0]?.outlineMm ?? [];
   const xs = [...areas.flatMap(({ left, right }) => [left, right]), ...plate.map(([x]) => x)];
   const ys = [...areas.flatMap(({ rear, front }) => [rear, front]), ...plate.map(([, y]) => y)];
   const [left, right, rear, front] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   const scale = Math.min(widePx / (right - left + 2 * marginMm), highPx / (front - rear + 2 * marginMm));
   const [middleX, middleY] = [(left + right) / 2, (rear + front) / 2];
-  const place: Place = ([x, y]) => [widePx / 2 + (x - middleX) * scale, highPx / 2 - (y - middleY) * scale];
+  const place: OnSheet = ([x, y]) => [widePx / 2 + (x - middleX) * scale, highPx / 2 - (y - middleY) * scale];
   return { scale, place };
 }
 
@@ -85,7 +90,7 @@ interface PartProps {
   slot: string;
   pose: Pose;
   isHeld: boolean;
-  place: Place;
+  place: OnSheet;
 }
 
 function Part({ laid, slot, pose, isHeld, place }: PartProps) {
@@ -135,7 +140,7 @@ function slotsUnder(drawn: readonly (readonly [string, Pose])[], slot: string, p
   return here.findIndex(([name]) => name === slot);
 }
 
-function Wires({ laid, place, isHeld }: { laid: Laid; place: Place; isHeld: (slot: string) => boolean }) {
+function Wires({ laid, place, isHeld }: { laid: Laid; place: OnSheet; isHeld: (slot: string) => boolean }) {
   const theme = useTheme();
   const wires = runsBetween(laid).map(({ wire, ends, slots }) => {
     return { id: wire.id, points: routeBetween(laid, ...ends).points, slots, wide: 1 };

@@ -8,6 +8,7 @@ import { readLabels } from '../labels/readLabel';
 import type { Range } from '../../facts/terms/names';
 import type { BoardDraft, DraftPad } from './boardDraft';
 import { draftPads } from './boardDraft';
+import { idOf } from './idOf';
 import { insides } from './insides';
 import { givers, portShape, portsOf } from './draftPorts';
 import type { DraftedPad } from './draftPorts';
@@ -82,18 +83,6 @@ export function draftModel(draft: BoardDraft): Drafted {
     knownFrom: { '': 'assumed', '/body': 'measured', '/terminals': 'measured', '/massG': 'measured' },
   };
   return { model, pads };
-}
-
-/** Small letters, digits and hyphens. */
-function idOf(name: string): string {
-  return (
-    name
-      .normalize('NFKD')
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '')
-      .slice(0, 60) || 'part'
-  );
 }
 
 function unknownNodes(pads: readonly DraftedPad[]): string[] {

@@ -5,10 +5,9 @@ import { useEffect, useState } from 'react';
 import type { FormEvent } from 'react';
 import styled from 'styled-components';
 import type { Answer } from '../../ui/Answers';
-import { FormProblem, SubmitButton, WordsField } from '../../ui/form';
+import { Fields, FormProblem, SubmitButton, WordsField } from '../../ui/form';
 import { KeyCap, Plate } from '../../ui/Plate';
 import { useKeys } from '../../ui/useKeys';
-import { Fields } from './SizeForm';
 import { Words } from '../../ui/layout';
 
 const Choices = styled.ul`

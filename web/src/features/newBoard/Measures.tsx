@@ -3,10 +3,9 @@ import type { Measured, Meter, PartModel } from '@junctor/core';
 import { applySignature, firstMeasures, measuredWords } from '@junctor/core';
 import { useMemo, useState } from 'react';
 import type { FormEvent } from 'react';
-import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber } from '../../ui/form';
+import { ChoiceField, Fields, FormProblem, NumberTextField, SubmitButton, typedNumber } from '../../ui/form';
 import { Lines } from '../../ui/Sheet';
 import { KeyButton } from '../../ui/KeyButton';
-import { Fields } from './SizeForm';
 import { Buttons, Words } from '../../ui/layout';
 
 interface MeasuresProps {

@@ -3,11 +3,18 @@ import type { BoardDraft, Edge, PadRow } from '@junctor/core';
 import { splitLabels } from '@junctor/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
-import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
+import {
+  ChoiceField,
+  Fields,
+  FormProblem,
+  NumberTextField,
+  SubmitButton,
+  typedNumber,
+  WordsField,
+} from '../../ui/form';
 import { Lines } from '../../ui/Sheet';
 import { KeyButton } from '../../ui/KeyButton';
 import { Small } from '../../ui/Small';
-import { Fields } from './SizeForm';
 
 const edges = [
   { value: 'bottom', label: 'lower edge' },

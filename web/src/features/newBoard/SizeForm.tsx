@@ -3,24 +3,16 @@ import type { BoardDraft, PartKind } from '@junctor/core';
 import { partKinds } from '@junctor/core';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
-import styled from 'styled-components';
-import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
+import {
+  ChoiceField,
+  Fields,
+  FormProblem,
+  NumberTextField,
+  SubmitButton,
+  typedNumber,
+  WordsField,
+} from '../../ui/form';
 
-export const Fields = styled.form`
-  display: grid;
-  gap: 12px;
-  padding-top: 12px;
-  .row {
-    display: grid;
-    grid-template-columns: 1fr 1fr 1fr;
-    gap: 12px;
-  }
-  .pair {
-    display: flex;
-    gap: 12px 28px;
-    flex-wrap: wrap;
-  }
-`;
 const patterns = [
   { value: '30.5', label: '30.5 mm' },
   { value: '25.5', label: '25.5 mm' },

@@ -1,8 +1,6 @@
 /** The board being entered, kept in the browser until it is stored or thrown away. */
 import type { BoardDraft, Measured } from '@junctor/core';
-import { useState } from 'react';
-
-const key = 'junctor.draft.board';
+import { useKeptDraft } from '../../ui/useKeptDraft';
 
 const emptyDraft: BoardDraft = {
   name: '',
@@ -35,28 +33,11 @@ interface DraftKeeper extends Entered {
 const nothing: Entered = { draft: emptyDraft, measured: [] };
 
 export function useDraft(): DraftKeeper {
-  const [entered, setEntered] = useState<Entered>(kept);
-  const keep = (next: Entered) => {
-    localStorage.setItem(key, JSON.stringify(next));
-    setEntered(next);
-  };
+  const { draft: entered, keep, forget } = useKeptDraft('junctor.draft.board', nothing);
   return {
     ...entered,
     setDraft: (draft) => keep({ ...entered, draft }),
     setMeasured: (measured) => keep({ ...entered, measured }),
-    forget: () => {
-      localStorage.removeItem(key);
-      setEntered(nothing);
-    },
+    forget,
   };
-}
-
-/** What cannot be read is begun anew. */
-function kept(): Entered {
-  try {
-    const found = JSON.parse(localStorage.getItem(key) ?? 'null') as Entered | null;
-    return found?.draft ? { ...nothing, ...found } : nothing;
-  } catch {
-    return nothing;
-  }
 }

@@ -24,7 +24,12 @@ export function StoresPage() {
   const all = useMemo(() => findable(index.data ?? []), [index.data]);
   const found = findModels(all, typed, withRetired);
   const doors = [
-    ...(lead ? [{ key: 'n', label: 'New board', to: places.newBoard }] : []),
+    ...(lead
+      ? [
+          { key: 'n', label: 'New board', to: places.newBoard },
+          { key: 'w', label: 'New frame', to: places.newFrame },
+        ]
+      : []),
     { key: 'p', label: 'Parts in hand', to: places.parts },
     { key: 's', label: 'Stock and offcuts', to: places.stock },
     { key: 'm', label: 'Meters', to: places.meters },

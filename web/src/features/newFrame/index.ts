@@ -1,0 +1,1 @@
+export { NewFramePage } from './NewFramePage';
