@@ -97,7 +97,7 @@ export { areaOf, bestLay, cutLengths, gapDoubt, gapNote, heightMm, isSamePose } 
 export { keepingChanges, layoutBasis, layoutNote, layoutOf, lengthChanges, levelsOf } from './physics/layout';
 export { lidPlate, measuredIn, outlineOf, placesToMove, poseChange, posesFor, roomMm } from './physics/layout';
 export { cableWays, routeBetween, routeMap, runsBetween, standingOn, tenths, turnsOf } from './physics/layout';
-export { leavesTo, lengthMmOf, lowerNut, whatChanges } from './physics/layout';
+export { layoutPicture, leavesTo, lengthMmOf, lowerNut, ofLayout, whatChanges } from './physics/layout';
 export type { Branch, Circuit } from './physics/circuit/compile';
 export { compile, compileSound } from './physics/circuit/compile';
 export { reduceToPort } from './physics/circuit/reduce';

@@ -69,7 +69,7 @@ function signedLayout({ plan, catalogue }: Bench): Note {
   const target = assemble(plan.target, catalogue);
   const margins = layoutOf(target)?.margins ?? [];
   const isFitting = margins.every(({ verdict }) => verdict !== 'no');
-  return layoutNote(plan.target, margins, isFitting ? '' : 'tried dry by a lead: it goes in');
+  return layoutNote(plan.target, margins, { reason: isFitting ? '' : 'tried dry by a lead: it goes in' });
 }
 
 /** A matter is closed by a correction of its own record: by what has been done, by what has been read. */

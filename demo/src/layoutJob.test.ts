@@ -47,7 +47,9 @@ describe('the layout', () => {
     const no = layout.margins.map((margin) => ({ ...margin, verdict: 'no' as const }));
     const refused = signing(layoutNote(plan.target, no));
     expect(refused.state.current).toMatchObject({ verb: 'lay', blockedReason: no[0]!.says });
-    expect(gateIn(signing(layoutNote(plan.target, no, 'tried dry: it goes in')).state).state).toBe('passed');
+    expect(gateIn(signing(layoutNote(plan.target, no, { reason: 'tried dry: it goes in' })).state).state).toBe(
+      'passed',
+    );
   });
 
   it('is signed again when the plan lies otherwise', () => {

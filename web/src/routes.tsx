@@ -57,6 +57,7 @@ const inJob: RouteObject[] = [
   at('touches', bench.page('TouchesPage')),
   at('layout', bench.page('LayoutPage')),
   at('layout/measure/:margin', bench.page('MeasurePage')),
+  at('layout/picture', bench.page('LayoutPicturePage')),
   at('layout/let-in', bench.page('LetInPage')),
   at('cuts', bench.page('CutsPage')),
   at('wiring/:at?', wiring.page('WiringPage')),

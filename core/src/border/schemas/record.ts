@@ -161,6 +161,7 @@ const note = {
     no: Joi.array().items(sentence).max(200),
     tight: Joi.number().integer().min(0).max(1000),
     reason: text,
+    pictured: id.optional(),
   },
   gap: {
     kind: Joi.string().max(40),

@@ -94,7 +94,7 @@ function noteWords(body: Note, now: Assembly): string {
     case 'signature':
       return `signature of the loose ${slotTitle(body.slot, now)}: ${body.readings.length} readings${body.readings.some(({ verdict }) => verdict === 'stop') ? ', one a good part cannot show' : ''}`;
     case 'layout':
-      return `layout signed: ${body.no.length} margins do not hold, ${body.tight} tight${body.reason ? `; ${body.reason}` : ''}`;
+      return `layout signed: ${body.no.length} margins do not hold, ${body.tight} tight${body.pictured ? ', what is not known shown on a picture' : ''}${body.reason ? `; ${body.reason}` : ''}`;
     case 'cut':
       return cutWords(body);
     case 'gap':

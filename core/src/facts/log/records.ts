@@ -105,6 +105,8 @@ export interface LayoutNote {
   tight: number;
   /** Why it goes in all the same: a lead's word. Empty where every margin holds. */
   reason: string;
+  /** The record of the picture that stands for margins that nobody knows. */
+  pictured?: Id;
 }
 
 /** What a gauge showed of a length that the layout had reckoned: it is believed, and the difference is kept. */

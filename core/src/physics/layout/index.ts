@@ -9,6 +9,7 @@ export type { CutWire } from './cutLengths';
 export { cutLengths, lengthChanges } from './cutLengths';
 export { layoutBasis } from './layoutBasis';
 export { layoutNote } from './layoutNote';
+export { layoutPicture, ofLayout } from './layoutPicture';
 export type { Margin, MarginVerdict } from './margin';
 export { areaOf, heightMm, outlineOf, roomMm, standingOn } from './box';
 export { placesToMove, posesFor } from './candidates';

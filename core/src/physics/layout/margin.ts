@@ -86,9 +86,9 @@ export function warned(one: Margin): Margin {
   return one.verdict === 'no' ? { ...one, verdict: 'tight' } : one;
 }
 
-const order: readonly MarginVerdict[] = ['no', 'tight', 'not known', 'go'];
+const order: readonly MarginVerdict[] = ['no', 'not known', 'tight', 'go'];
 
-/** The worst first. */
+/** The worst first; what must be looked at before what will do. */
 export function worstFirst(margins: readonly Margin[]): Margin[] {
   return [...margins].sort(
     (a, b) => order.indexOf(a.verdict) - order.indexOf(b.verdict) || (a.worstMm ?? 0) - (b.worstMm ?? 0),

@@ -10,6 +10,7 @@ export { OpenPointPage } from './handOver/OpenPointPage';
 export { SheetPage } from './handOver/SheetPage';
 export { CutsPage } from './kit/CutsPage';
 export { LayoutPage } from './layout/LayoutPage';
+export { LayoutPicturePage } from './layout/LayoutPicturePage';
 export { LetInPage } from './layout/LetInPage';
 export { MeasurePage } from './layout/MeasurePage';
 export { Fault } from './modes/Fault';

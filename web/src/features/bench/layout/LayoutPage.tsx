@@ -107,6 +107,7 @@ function Laid({ planned, shown, held, hold }: LaidProps) {
       act: () => nut && edits.make(nut.changes),
       blocked: held || edits.pending ? 'changing' : null,
     },
+    { key: 'p', label: 'A picture of it', hidden: true, act: () => doors.open(doors.places.layoutPicture) },
     { key: 'c', label: 'The cut list', hidden: true, act: () => doors.open(doors.places.cuts) },
     held
       ? {
@@ -133,7 +134,8 @@ function Laid({ planned, shown, held, hold }: LaidProps) {
       sentence={
         margin ? (
           <>
-            {verdictMark[margin.verdict]} <strong>{capital(margin.what)}</strong>: {sentenceFor(margin)}
+            {verdictMark[margin.verdict]} <strong>{capital(margin.what)}</strong>:{' '}
+            {sentenceFor(margin, sign.isPictured)}
           </>
         ) : (
           'Nothing is laid out'
@@ -162,8 +164,9 @@ function measureBlocked(margin: Margin | null, isHeld: boolean): string | null {
   return margin?.gauge ? null : 'no gauge reaches it';
 }
 
-function sentenceFor({ verdict, mm, worstMm, remedies }: Margin): string {
-  if (mm === null) return 'look yourself';
+function sentenceFor({ verdict, mm, worstMm, remedies }: Margin, isPictured: boolean): string {
+  if (mm === null && verdict === 'tight') return 'it will do';
+  if (mm === null) return isPictured ? 'looked at, a picture shows it' : 'look, and take a picture of it (P)';
   const mend = remedies[0] ? `. ${remedies[0].says}` : '';
   if (verdict === 'no') return `${tenths(-mm)} mm too little${mend}`;
   return verdict === 'tight' ? `tight${mend}` : `${tenths(worstMm!)} mm to spare at worst`;

@@ -1,6 +1,6 @@
 /** First the plan keeps every pose and what each wire is cut to, then it is signed as it stands there. */
 import type { Layout } from '@junctor/core';
-import { keepingChanges, layoutNote, lengthChanges } from '@junctor/core';
+import { keepingChanges, layoutBasis, layoutNote, layoutPicture, lengthChanges } from '@junctor/core';
 import { useEffect, useState } from 'react';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
@@ -11,6 +11,8 @@ interface Signing {
   /** @param reason Why it goes in, of what does not fit; empty where it fits. */
   sign: (reason: string) => void;
   failed: string | null;
+  /** A picture stands for what is not known. */
+  isPictured: boolean;
   blocked: string | null;
 }
 
@@ -25,20 +27,22 @@ export function useSigning(planned: Layout): Signing {
     ...lengthChanges(planned.laid, plan.schools, bench.state.asBuilt.build),
   ];
   const step = layStep(bench);
+  const pictured = layoutPicture(bench.state.log, bench.job.id, layoutBasis(plan.target));
   const isReady = reason !== null && open.length === 0;
   useEffect(() => {
     if (!isReady) return;
     setReason(null);
-    bench.record([layoutNote(plan.target, planned.margins, reason)], step?.id ?? null);
+    bench.record([layoutNote(plan.target, planned.margins, { reason, pictured })], step?.id ?? null);
     doors.leave(doors.places.now);
-  }, [isReady, reason, planned, plan, bench, step, doors]);
+  }, [isReady, reason, pictured, planned, plan, bench, step, doors]);
   return {
     sign: (why) => {
       setReason(why);
       if (open.length > 0) edits.make(open);
     },
     failed: edits.failed,
-    blocked: blockedOf(step, reason !== null && !edits.failed),
+    isPictured: pictured !== null,
+    blocked: blockedOf(step, reason !== null && !edits.failed) ?? lookFirst(planned, pictured),
   };
 }
 
@@ -46,4 +50,10 @@ function blockedOf(step: { done: boolean } | undefined, isSigning: boolean): str
   if (isSigning) return 'being kept';
   if (!step) return 'work has begun: nothing to sign';
   return step.done ? 'signed as it lies' : null;
+}
+
+/** What nobody knows is looked at, and a picture shows it. */
+function lookFirst({ margins }: Layout, pictured: string | null): string | null {
+  const unknown = margins.find(({ verdict }) => verdict === 'not known');
+  return unknown && !pictured ? `not known: ${unknown.what}. Look, and take a picture of it first` : null;
 }

@@ -1,13 +1,11 @@
 /** A picture before something can no longer be seen, with the list of what comes off. */
 import type { StepOf } from '@junctor/core';
 import { isSameGroup, stepWords } from '@junctor/core';
-import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
-import { FileField } from '../../../ui/form';
-import { keepPicture } from '../../../files/picture';
 import { commonAnswers, whyAnswer } from '../commonAnswers';
+import { pictureRemark, usePicture } from '../usePicture';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import { checklistHands } from '../../../bench/hands/checklistHands';
 import type { StepScreen } from './stepScreen';
@@ -31,18 +29,11 @@ export const picture: StepScreen<StepOf<'picture'>> = { hands: checklistHands, S
 function PictureScreen({ step }: { step: StepOf<'picture'> }) {
   const bench = useBench();
   const doors = useDoors();
-  const [problem, setProblem] = useState<string | null>(null);
-  const [keeping, setKeeping] = useState(false);
-  const field = useRef<HTMLDivElement>(null);
+  const taking = usePicture(`Picture of ${step.about.of}`, (blob) =>
+    bench.record([{ saw: 'picture', of: step.subject, blob }], step.id),
+  );
   const { steps } = bench.state;
   const off = steps.filter(({ group, id }) => isSameGroup(group, step.group) && id !== step.id);
-  const take = async (file: File) => {
-    setKeeping(true);
-    const kept = await keepPicture(file);
-    setKeeping(false);
-    if ('problem' in kept) setProblem(kept.problem);
-    else bench.record([{ saw: 'picture', of: step.subject, blob: kept.id }], step.id);
-  };
   const answers: Answer[] = [
     ...commonAnswers(bench, doors).filter(({ key }) => key !== '+'),
     whyAnswer(doors),
@@ -56,8 +47,8 @@ function PictureScreen({ step }: { step: StepOf<'picture'> }) {
       also: ['k'],
       label: 'Take it',
       main: true,
-      act: () => field.current?.querySelector('input')?.click(),
-      blocked: keeping ? 'keeping it' : null,
+      act: taking.take,
+      blocked: taking.keeping ? 'keeping it' : null,
     },
   ];
   return (
@@ -66,7 +57,7 @@ function PictureScreen({ step }: { step: StepOf<'picture'> }) {
       shown={step}
       answers={answers}
       sentence={<strong>{stepWords(step, bench.state)}</strong>}
-      under={remarkOf(problem, keeping)}
+      under={pictureRemark(taking, 'Which wire was where is never so clear again. It stays with the quad.')}
       left={{
         title: 'what comes off',
         note: 'in this order',
@@ -88,18 +79,8 @@ function PictureScreen({ step }: { step: StepOf<'picture'> }) {
       right={{
         title: 'the picture',
         note: 'from the camera, or a file',
-        body: (
-          <div ref={field}>
-            <FileField label={`Picture of ${step.about.of}`} accept="image/*" onFile={(file) => void take(file)} />
-          </div>
-        ),
+        body: taking.field,
       }}
     />
   );
-}
-
-function remarkOf(problem: string | null, keeping: boolean) {
-  if (problem) return <strong role="alert">Not kept: {problem}</strong>;
-  if (keeping) return 'Keeping the picture';
-  return 'Which wire was where is never so clear again. It stays with the quad.';
 }
