@@ -97,7 +97,8 @@ export { areaOf, bestLay, cutLengths, gapDoubt, gapNote, heightMm, isSamePose } 
 export { keepingChanges, layoutBasis, layoutNote, layoutOf, lengthChanges, levelsOf } from './physics/layout';
 export { lidPlate, measuredIn, outlineOf, placesToMove, poseChange, posesFor, roomMm } from './physics/layout';
 export { cableWays, routeBetween, routeMap, runsBetween, standingOn, tenths, turnsOf } from './physics/layout';
-export { layoutPicture, leavesTo, lengthMmOf, lowerNut, ofLayout, whatChanges } from './physics/layout';
+export { layoutPicture, leavesTo, lengthDoubt, lengthMmOf, lengthNote, lowerNut } from './physics/layout';
+export { ofLayout, whatChanges } from './physics/layout';
 export type { Branch, Circuit } from './physics/circuit/compile';
 export { compile, compileSound } from './physics/circuit/compile';
 export { reduceToPort } from './physics/circuit/reduce';
@@ -215,7 +216,7 @@ export type { Pose, Stack, StackLayer } from './facts/assembly/build';
 export type { CutList, CutPiece } from './planning/kit/cutList';
 export type { Offcut, WireToCut } from './planning/kit/offcut';
 export { cutList } from './planning/kit/cutList';
-export { cutNote, offcutLine } from './planning/kit/cutOut';
+export { cutNote, offcutLine, offcutsFor } from './planning/kit/cutOut';
 export type { LayoutView } from './border/formats/layoutSvg';
 export { layoutSvg } from './border/formats/layoutSvg';
 export type { LayoutNote, MeasuredGap } from './facts/log/records';

@@ -96,6 +96,21 @@ describe('the layout', () => {
     expect(gapDoubt(below, 1.4)).toContain('is reckoned');
   });
 
+  it('puts its stack up from below: screws, mounts in each board before it is on, nuts last', () => {
+    const { steps } = deriveJob({ jobId: 'job', plan, log: startWalk(bench, 0).state.log, catalogue, list });
+    const up = steps.filter(
+      ({ verb, subject }) => /^(ESC|FC)$|(ESC|FC)$/.test(subject) && (verb === 'say' || verb === 'fit'),
+    );
+    expect(up.map(({ verb, subject }) => `${verb} ${subject}`)).toEqual([
+      'say screws M3 x 22 under ESC',
+      'say soft mount M3 in ESC',
+      'fit ESC',
+      'say soft mount M3 in FC',
+      'fit FC',
+      'say nuts M3 on FC',
+    ]);
+  });
+
   it('has its tape laid before the board that hides it, and once', () => {
     const below = layout.margins.find(({ kind }) => kind === 'gap below')!;
     const [tape] = mended(below, gapNote(layout.laid, below, 1.4)!);

@@ -117,6 +117,24 @@ test('an 8-inch quad is laid out before its first joint', async ({ page, shop })
     expect(log.at(-1)!.body).toMatchObject({ saw: 'cut' });
   });
 
+  await test.step('a wire that was cut shorter is asked again, then the plan takes what the rule says', async () => {
+    const { id, plan } = await jobNamed(page, shop.url, 'Frost watcher');
+    const wire = Object.values(plan.target.wires).find(({ from }) => from === 'stock')!;
+    await page.goto(`${shop.url}/jobs/${id}/length/${encodeURIComponent(wire.id)}`);
+    await expect(sentence(page)).toContainText('How long is');
+    await readable(page);
+    await page.keyboard.type('20');
+    await press(page, 'Enter');
+    await expect(under(page)).toContainText('with nothing to spare: is the rule at nought?');
+    await page.keyboard.type('20');
+    await press(page, 'Enter');
+    await expect(sentence(page)).not.toContainText('How long is');
+    const log = await logOf(page, shop.url, await quadId(page, shop.url, 'Frost watcher'));
+    expect(log.at(-1)!.body).toMatchObject({ saw: 'length', wire: wire.id, mm: 20, reckonedMm: wire.lengthMm });
+    const after = await jobNamed(page, shop.url, 'Frost watcher');
+    expect(after.plan.target.wires[wire.id]!.lengthMm).toBe(20);
+  });
+
   async function poseOf(slot: string) {
     return (await jobNamed(page, shop.url, 'Frost watcher')).plan.target.slots[slot]!.pose;
   }

@@ -55,6 +55,7 @@ export function jobPlaces(jobId: string) {
     layout: `${at}/layout`,
     measure: (margin: string) => `${at}/layout/measure/${part(margin)}`,
     letIn: `${at}/layout/let-in`,
+    length: (wire: string) => `${at}/length/${part(wire)}`,
     layoutPicture: `${at}/layout/picture`,
     cuts: `${at}/cuts`,
     wiring: (joint: string | null = null) => (joint === null ? `${at}/wiring` : `${at}/wiring/${part(joint)}`),

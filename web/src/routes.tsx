@@ -60,6 +60,7 @@ const inJob: RouteObject[] = [
   at('layout/picture', bench.page('LayoutPicturePage')),
   at('layout/let-in', bench.page('LetInPage')),
   at('cuts', bench.page('CutsPage')),
+  at('length/:wire', bench.page('LengthPage')),
   at('wiring/:at?', wiring.page('WiringPage')),
   at('wire/:wireId', wiring.page('WireBodyPage')),
   at('boards/:slot?', wiring.page('WholeBoardPage')),

@@ -1,6 +1,17 @@
 /** Cut lists: possible, as short as any, and said how far from the least where that is not known. */
 import { describe, expect, it } from 'vitest';
-import { cutLengths, cutList, cutNote, layoutOf, assemble, offcutLine } from '@junctor/core';
+import {
+  assemble,
+  cutLengths,
+  cutList,
+  cutNote,
+  layoutOf,
+  lengthChanges,
+  lengthDoubt,
+  lengthNote,
+  offcutLine,
+  offcutsFor,
+} from '@junctor/core';
 import { shippedTemplates } from '@junctor/catalogue';
 import { loadSolver } from '@junctor/solver/node';
 import { random } from '../generators/generate';
@@ -70,6 +81,14 @@ describe('what is cut', () => {
     expect(back).toEqual([{ stock: 'reel', mm: 396 }]);
   });
 
+  it('says of a line of the kit what its offcuts give', () => {
+    const wires = [wire('A', 100), wire('B', 60), wire('C', 500), wire('D', 90, 20)];
+    const list = cutList(wires, [offcut('long', 170), offcut('other', 200, 20)], solve);
+    expect(offcutsFor(list, 'wire:28:red')).toEqual({ mm: 160, from: ['long'] });
+    expect(offcutsFor(list, 'wire:20:red')).toEqual({ mm: 90, from: ['other'] });
+    expect(offcutsFor(list, 'wire:26:red')).toEqual({ mm: 0, from: [] });
+  });
+
   it('gives nothing back of wire that nobody counted in, nor more than came off', () => {
     const list = cutList([wire('A', 100)], [], solve);
     expect(cutNote(list, new Map(), ids()).back).toEqual([]);
@@ -109,5 +128,30 @@ describe('cut lengths', () => {
     const total = (slack: string) => cutLengths(laid, { slack }).reduce((sum, { mm }) => sum + mm, 0);
     expect(total('short')).toBeLessThan(total('usual'));
     expect(total('usual')).toBeLessThan(total('generous'));
+  });
+});
+
+describe('a wire that was cut otherwise', () => {
+  const { target } = shippedTemplates().find(({ id }) => id === 'quad-serial-6s')!.plan;
+  const assembly = assemble(target, catalogue);
+  const cut = Object.values(target.wires).find(({ from }) => from === 'stock')!;
+
+  it('is asked again where it cannot reach or is far too long, and is then believed', () => {
+    const [way] = cutLengths(layoutOf(assembly, new Map())!.laid, {}).filter(({ wire: id }) => id === cut.id);
+    const leastMm = Math.ceil(way!.mm - way!.slackMm);
+    expect(lengthDoubt(assembly, cut, leastMm, {})).toBeNull();
+    expect(lengthDoubt(assembly, cut, leastMm - 1, {})).toContain(`its ends take ${leastMm} mm with nothing to spare`);
+    expect(lengthDoubt(assembly, cut, cut.lengthMm! + 60, {})).toBeNull();
+    expect(lengthDoubt(assembly, cut, cut.lengthMm! + 61, {})).toContain('61 mm more than planned');
+    expect(lengthNote(cut, 60)).toEqual({ saw: 'length', wire: cut.id, mm: 60, reckonedMm: cut.lengthMm });
+  });
+
+  it('keeps its length when the layout is signed again', () => {
+    const { laid } = layoutOf(assembly)!;
+    const others = { ...target, wires: { ...target.wires, [cut.id]: { ...cut, lengthMm: 333 } } };
+    const again = layoutOf(assemble(others, catalogue))!.laid;
+    expect(lengthChanges(laid, {}, new Set())).toEqual([]);
+    expect(lengthChanges(again, {}, new Set()).map(({ path }) => path)).toEqual([`wires/${cut.id}`]);
+    expect(lengthChanges(again, {}, new Set([cut.id]))).toEqual([]);
   });
 });

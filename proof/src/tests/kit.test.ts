@@ -100,9 +100,19 @@ describe('what the stores have for a line', () => {
     expect(pickFor(wire, [], [])).toMatchObject({ state: 'not listed', have: wire.needed });
   });
 
+  it('takes off the reel what offcuts do not give, and is enough with both', () => {
+    const pick = pickFor(wire, [stock({ onHand: wire.needed - 60 })], [], 80);
+    expect(pick).toMatchObject({ state: 'enough', have: wire.needed, fromOffcuts: 80, donors: [] });
+    expect(takesFor(pick, pick.have)).toEqual([{ stock: 's', quantity: wire.needed - 80 }]);
+    expect(takesFor(pick, 60)).toEqual([]);
+    expect(pickFor(wire, [stock({ onHand: 10 })], [], 20)).toMatchObject({ state: 'short', have: 30 });
+    expect(pickFor(wire, [stock({})], [], 5000)).toMatchObject({ have: wire.needed, takes: [] });
+  });
+
   it('takes no more than was put on the table, parts in hand first', () => {
     const pick = {
       have: 5,
+      fromOffcuts: 0,
       state: 'enough' as const,
       takes: [
         { stock: 'a', quantity: 3 },

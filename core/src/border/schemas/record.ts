@@ -170,6 +170,11 @@ const note = {
     mm: Joi.number().min(-500).max(2000),
     reckonedMm: Joi.number().min(-2000).max(2000),
   },
+  length: {
+    wire: key,
+    mm: Joi.number().positive().max(3000),
+    reckonedMm: Joi.number().positive().max(3000).allow(null),
+  },
   cut: {
     from: Joi.array()
       .max(200)

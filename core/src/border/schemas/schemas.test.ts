@@ -95,6 +95,7 @@ const bodies: Readonly<Record<string, object>> = {
     from: [{ stock: id, wires: ['W1'], left: { id, lengthMm: 60 } }],
     back: [{ stock: id, mm: 40 }],
   },
+  length: { saw: 'length', wire: 'BZ-P', mm: 62, reckonedMm: 70 },
   gap: { saw: 'gap', kind: 'gap below', slots: ['ESC'], models: ['lapwing@1'], mm: 1.4, reckonedMm: 2.2 },
   'taken back': { saw: 'taken back', reason: 'no' },
 };

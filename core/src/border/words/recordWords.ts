@@ -99,6 +99,8 @@ function noteWords(body: Note, now: Assembly): string {
       return cutWords(body);
     case 'gap':
       return `measured, ${body.kind} of ${body.slots.join(' and ')}: ${body.mm} mm, reckoned ${body.reckonedMm} mm`;
+    case 'length':
+      return `${body.wire} cut to ${body.mm} mm${body.reckonedMm === null ? '' : `, planned ${body.reckonedMm} mm`}`;
     case 'skip':
       return `put off: ${body.step.replace(':', ' ')}${body.reason ? `, ${body.reason}` : ''}`;
     case 'picture':

@@ -23,6 +23,7 @@ const ofIntake: ReadonlySet<NoteKind> = new Set([
   'signature',
   'layout',
   'gap',
+  'length',
   'cut',
   'caution',
   'skip',

@@ -30,6 +30,8 @@ export function subjectOf(note: Note): string {
       return note.slot;
     case 'gap':
       return gapKey(note);
+    case 'length':
+      return note.wire;
     case 'skip':
       return note.step;
     case 'waiver':

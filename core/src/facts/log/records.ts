@@ -66,6 +66,7 @@ export type Note =
   | { saw: 'weight'; what: string; grams: number }
   | LayoutNote
   | MeasuredGap
+  | MeasuredLength
   | CutNote
   | { saw: 'signature'; slot: Slot; part: Id | null; readings: readonly SignatureReading[] }
   | { saw: 'skip'; step: StepId; reason: string }
@@ -119,6 +120,14 @@ export interface MeasuredGap {
   models: readonly string[];
   mm: number;
   reckonedMm: number;
+}
+
+/** A wire was cut otherwise than planned: it is as long as the rule said. */
+export interface MeasuredLength {
+  saw: 'length';
+  wire: WireId;
+  mm: number;
+  reckonedMm: number | null;
 }
 
 /** Wires were cut as the cut list says. */

@@ -1,6 +1,6 @@
 /** The wires of a layout that are cut from stock, each with its length and what that is made of. */
 import type { Assembly } from '../../facts/assembly/assembly';
-import type { Build, Wire, WireEnd } from '../../facts/assembly/build';
+import type { Wire, WireEnd } from '../../facts/assembly/build';
 import type { PlanChange } from '../../facts/plan/planChange';
 import type { TerminalRef, WireId } from '../../facts/terms/names';
 import { lookUp } from '../../facts/terms/lookUp';
@@ -22,11 +22,18 @@ export interface CutWire extends CutParts {
   via: readonly string[];
 }
 
-/** The changes that give wires of the plan the lengths of this layout: of those that are not there yet. */
-export function lengthChanges(laid: Laid, schools: Readonly<Record<string, string>>, made: Build): PlanChange[] {
+/**
+ * The changes that give wires of the plan the lengths of this layout.
+ * @param settled Wires that are there already, or were cut and measured.
+ */
+export function lengthChanges(
+  laid: Laid,
+  schools: Readonly<Record<string, string>>,
+  settled: ReadonlySet<WireId>,
+): PlanChange[] {
   return cutLengths(laid, schools).flatMap(({ wire, mm }): PlanChange[] => {
     const before = lookUp(laid.assembly.build.wires, wire)!;
-    return before.lengthMm === mm || lookUp(made.wires, wire)
+    return before.lengthMm === mm || settled.has(wire)
       ? []
       : [{ path: `wires/${wire}`, before, after: { ...before, lengthMm: mm } }];
   });

@@ -4,6 +4,7 @@ export { bestLay } from './bestLay';
 export type { Laid } from './laid';
 export type { Layout } from './layout';
 export { layoutOf } from './layout';
+export { lengthDoubt, lengthNote } from './measuredLength';
 export { gapDoubt, gapNote, measuredIn } from './measured';
 export type { CutWire } from './cutLengths';
 export { cutLengths, lengthChanges } from './cutLengths';

@@ -11,6 +11,7 @@ import { splitRef } from '../../facts/terms/names';
 import { lookUp } from '../../facts/terms/lookUp';
 import { placeOf } from '../geometry/place';
 import { bestLay } from './bestLay';
+import type { CutParts } from './cutLength';
 import { alongMm } from './cutLength';
 import { cutPartsOf } from './cutLengths';
 import type { Laid } from './laid';
@@ -48,9 +49,18 @@ interface Lying {
 }
 
 /** What a wire is cut to; null where an end of it hangs in the air. */
-function cutMm({ assembly, laid }: Lying, wire: Wire, schools: Plan['schools'] = {}): number | null {
+function cutMm(lying: Lying, wire: Wire, schools: Plan['schools'] = {}): number | null {
+  return partsOf(lying, wire, schools)?.mm ?? null;
+}
+
+function partsOf({ assembly, laid }: Lying, wire: Wire, schools: Plan['schools']): CutParts | null {
   const ends = endsOf(assembly, wire);
-  return ends && cutPartsOf(assembly, { wire, ends, runMm: wayMm(assembly, laid, ends) }, schools).mm;
+  return ends && cutPartsOf(assembly, { wire, ends, runMm: wayMm(assembly, laid, ends) }, schools);
+}
+
+/** What its way takes of a wire as its parts lie; null where an end of it hangs in the air. */
+export function waysOf(assembly: Assembly, wire: Wire, schools: Plan['schools']): CutParts | null {
+  return partsOf({ assembly, laid: laidAsPlanned(assembly) }, wire, schools);
 }
 
 /**

@@ -35,6 +35,13 @@ export function cutNote(list: CutList, counted: ReadonlyMap<string, readonly Tak
   return { saw: 'cut', from, back };
 }
 
+/** Of a kit's line of wire, what a cut list takes from offcuts, in mm, and which those are. */
+export function offcutsFor(list: CutList, line: string): { mm: number; from: readonly Id[] } {
+  const pieces = list.pieces.filter((piece) => piece.offcut !== null && wireKey(piece) === line);
+  const mm = pieces.flatMap(({ wires }) => wires).reduce((sum, wire) => sum + wire.mm, 0);
+  return { mm, from: pieces.map(({ offcut }) => offcut!) };
+}
+
 /** "red wire, 28 AWG, 140 mm": what an offcut is called, and what it is. */
 export function offcutLine({ id, awg, colour, lengthMm }: Offcut, place: string): StockLine {
   return {

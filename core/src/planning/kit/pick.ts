@@ -17,16 +17,27 @@ export interface Pick {
   state: KitState;
   takes: readonly { stock: string; quantity: number }[];
   parts: readonly string[];
+  /** Of what is needed, this much is cut from offcuts. */
+  fromOffcuts: number;
   /** Offcuts that would do instead of new wire or a new lead, best first. */
   donors: readonly StockLine[];
   /** What to know of the parts picked: "used, untested". */
   cautions: readonly string[];
 }
 
-/** @param parts Parts in the shop that are on no quad. */
-export function pickFor(line: KitLine, stock: readonly StockLine[], parts: readonly PartInHand[]): Pick {
-  if (line.kind === 'tool' || line.kind === 'consumable')
-    return { have: line.needed, state: 'not listed', takes: [], parts: [], donors: [], cautions: [] };
+/**
+ * @param parts Parts in the shop that are on no quad.
+ * @param cutFromOffcuts What the cut list takes from offcuts, in the line's unit.
+ */
+export function pickFor(
+  line: KitLine,
+  stock: readonly StockLine[],
+  parts: readonly PartInHand[],
+  cutFromOffcuts = 0,
+): Pick {
+  const fromOffcuts = Math.min(cutFromOffcuts, line.needed);
+  const byEye = { have: line.needed, state: 'not listed', takes: [], parts: [], cautions: [], fromOffcuts } as const;
+  if (line.kind === 'tool' || line.kind === 'consumable') return { ...byEye, donors: [] };
   const own =
     line.kind === 'part'
       ? parts
@@ -34,7 +45,7 @@ export function pickFor(line: KitLine, stock: readonly StockLine[], parts: reado
           .sort(byTrust)
           .slice(0, line.needed)
       : [];
-  let open = line.needed - own.length;
+  let open = line.needed - own.length - fromOffcuts;
   const takes: { stock: string; quantity: number }[] = [];
   for (const { id, onHand } of stock.filter(({ key, offcut }) => key === line.key && !offcut)) {
     const quantity = Math.min(open, Math.max(0, onHand));
@@ -46,27 +57,20 @@ export function pickFor(line: KitLine, stock: readonly StockLine[], parts: reado
     .map((part) => `${part.serial ?? 'one'}: ${part.origin}, ${part.condition}`);
   const have = line.needed - open;
   const listed = own.length > 0 || stock.some(({ key, offcut }) => key === line.key && !offcut);
-  if (!listed)
-    return {
-      have: line.needed,
-      state: 'not listed',
-      takes: [],
-      parts: [],
-      donors: donorsFor(line, stock),
-      cautions: [],
-    };
+  if (!listed) return { ...byEye, donors: donorsFor(line, stock) };
   const stateOf = () => {
     if (open > 0) return 'short';
     if (own.some(({ origin }) => origin !== 'new')) return 'used';
     return 'enough';
   };
   const state = stateOf();
-  return { have, state, takes, parts: own.map(({ id }) => id), donors: donorsFor(line, stock), cautions };
+  const donors = fromOffcuts > 0 ? [] : donorsFor(line, stock);
+  return { have, state, takes, parts: own.map(({ id }) => id), donors, cautions, fromOffcuts };
 }
 
 /** Takes no more out of stock than is put on the table, what is in hand first. */
-export function takesFor({ takes, parts }: Pick, have: number): { stock: string; quantity: number }[] {
-  let open = Math.max(0, have - parts.length);
+export function takesFor({ takes, parts, fromOffcuts }: Pick, have: number): { stock: string; quantity: number }[] {
+  let open = Math.max(0, have - parts.length - fromOffcuts);
   return takes.flatMap(({ stock, quantity }) => {
     const taken = Math.min(quantity, open);
     open -= taken;

@@ -14,6 +14,17 @@ export type Caution =
   | { is: 'antenna'; slot: Slot }
   | { is: 'set up'; slot: Slot }
   | { is: 'lead in the lid'; wire: WireId }
+  /** The frame itself, while its screws are still loose, and once everything is in it. */
+  | { is: 'frame loose' }
+  | { is: 'frame tight' }
+  /** Leads, ties and lid, by a blade turned by hand. */
+  | { is: 'ways clear' }
+  /** In from below, before the lowest board of a stack. */
+  | { is: 'stack screws'; slot: Slot; thread: string; lengthMm: number }
+  /** In every hole of a board. */
+  | { is: 'mounts'; slot: Slot; mount: string }
+  /** On the last board of a stack. */
+  | { is: 'top nuts'; slot: Slot; thread: string }
   /** Tape, a washer or a nut of the stack, under a board. */
   | { is: 'underlay'; slot: Slot; layer: string; mm: number };
 
@@ -26,6 +37,12 @@ export function cautionId(caution: Caution): string {
       return `set up ${caution.slot}`;
     case 'lead in the lid':
       return `lead in the lid ${caution.wire}`;
+    case 'stack screws':
+      return `screws ${caution.thread} x ${caution.lengthMm} under ${caution.slot}`;
+    case 'mounts':
+      return `${caution.mount} in ${caution.slot}`;
+    case 'top nuts':
+      return `nuts ${caution.thread} on ${caution.slot}`;
     case 'underlay':
       return `${caution.layer} ${caution.mm} mm under ${caution.slot}`;
     default:
@@ -39,6 +56,11 @@ const plainWords = {
   ventilated: 'Open the window or start the extractor',
   'fire-safe surface': 'Set the quad on a surface that cannot burn',
   'eye protection': 'Put eye protection on',
+  'frame loose':
+    'Arms the right way up, press nuts home, standoff flats in line; frame screws no more than finger tight',
+  'frame tight': 'Everything is in: frame screws tight, crosswise, the arms’ last',
+  'ways clear':
+    'Turn each motor by hand, a blade’s length out: no lead in reach, tie ends flush, the lid presses on no plug',
 } as const;
 
 export function cautionWords(caution: Caution, { start, target }: Pick<Stages, 'start' | 'target'>): string {
@@ -52,9 +74,20 @@ export function cautionWords(caution: Caution, { start, target }: Pick<Stages, '
       const words = wire ? wireWords(wire, start) : caution.wire;
       return `Before the lid lifts, find and unplug ${words}: it tears`;
     }
+    case 'stack screws':
+      return `Stack screws in from below: ${caution.thread} x ${caution.lengthMm}, heads against the plate`;
+    case 'mounts':
+      return `A ${caution.mount} into every hole of ${slotWords(caution.slot, target)}, all the same way up`;
+    case 'top nuts':
+      return `Nuts on ${slotWords(caution.slot, target)}: crosswise, ${nutTorque(caution.thread)}, until the mounts give a little`;
     case 'underlay':
       return `Under ${slotWords(caution.slot, target)}: ${caution.layer}, ${caution.mm} mm`;
     default:
       return plainWords[caution.is];
   }
+}
+
+/** Starting torques of nuts, dry; plastic ones strip above theirs. The shop's own experience prevails. */
+function nutTorque(thread: string): string {
+  return thread === 'M2' ? 'by hand, not above 0.15 N m' : '0.1 to 0.15 N m in plastic, up to 0.5 in metal';
 }

@@ -11,6 +11,7 @@ export { SheetPage } from './handOver/SheetPage';
 export { CutsPage } from './kit/CutsPage';
 export { LayoutPage } from './layout/LayoutPage';
 export { LayoutPicturePage } from './layout/LayoutPicturePage';
+export { LengthPage } from './land/LengthPage';
 export { LetInPage } from './layout/LetInPage';
 export { MeasurePage } from './layout/MeasurePage';
 export { Fault } from './modes/Fault';

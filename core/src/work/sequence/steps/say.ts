@@ -1,13 +1,10 @@
 import type { Assembly } from '../../../facts/assembly/assembly';
-import type { StackLayer } from '../../../facts/assembly/build';
-import { frameOf } from '../../../facts/assembly/frameOf';
-import { layersUnder, stackOf } from '../../../physics/layout/stack';
-import { groupedBy } from '../../../facts/terms/groupedBy';
 import { isTransmitter } from '../../../facts/catalogue/kinds';
 import type { Caution } from '../caution';
 import { cautionId, cautionWords } from '../caution';
 import type { JobContext } from '../jobContext';
 import { lastNote, sinceLastActOrPower } from '../jobContext';
+import { handOverPlace, handOverTurns } from '../handOver';
 import { kitPlace, kitTurns, looseParts, notedOrSkipped } from '../looseParts';
 import type { Place } from '../order';
 import { offTurns, turns } from '../order';
@@ -15,6 +12,7 @@ import type { Draft, StepKind, StepState } from '../step';
 import { done, open } from '../step';
 import { untilWorkBegins } from '../untilWorkBegins';
 import { powerPlace, powerTurns } from '../powerPlace';
+import { stackCautions } from './stackCautions';
 
 type SayStep = Draft<'say', { kind: 'caution'; caution: Caution }>;
 
@@ -24,7 +22,8 @@ export const say: StepKind<SayStep> = {
     ...untilWorkBegins(setUps(job), job, say.state),
     draft({ is: 'hot iron' }, { stretch: 'power path', group: { kind: 'bench' }, turn: 0 }),
     ...untilWorkBegins(leadsInLid(job), job, say.state),
-    ...underlays(job),
+    ...frameCautions(job),
+    ...stackCautions(job).map(({ caution, place }) => draft(caution, place)),
     ...beforePower(job.target).map((caution) => draft(caution, powerPlace(powerTurns.say))),
   ],
   state: ({ about, subject }, job) => {
@@ -33,18 +32,35 @@ export const say: StepKind<SayStep> = {
         return notedOrSkipped(job, 'caution', subject, `say:${subject}`);
       case 'hot iron':
       case 'lead in the lid':
+      case 'frame loose':
+      case 'stack screws':
+      case 'mounts':
       case 'underlay':
+      case 'top nuts':
         return said(subject, job);
       default:
         return saidSinceLastAct(subject, job);
     }
   },
   words: ({ about }, stages) => cautionWords(about.caution, stages),
-  why: ({ about }) =>
-    about.caution.is === 'underlay'
-      ? 'the board hides it: under it now, or it comes off again'
-      : 'the next step gives power',
-  takesS: ({ about }) => (about.caution.is === 'set up' ? 300 : 5),
+  why: ({ about: { caution } }) => whyOf[caution.is] ?? 'the next step gives power',
+  takesS: ({ about: { caution } }) => seconds[caution.is] ?? 5,
+};
+
+const whyOf: Readonly<Partial<Record<Caution['is'], string>>> = {
+  'frame loose': 'later parts only go in if these are right',
+  'frame tight': 'loose on purpose until now',
+  'ways clear': 'a blade must never reach a lead',
+  'stack screws': 'once a board stands on them they cannot be put in',
+  mounts: 'they go in while the board is in the hand',
+  underlay: 'the board hides it: under it now, or it comes off again',
+  'top nuts': 'the stack must not shift while it is wired',
+};
+const seconds: Readonly<Partial<Record<Caution['is'], number>>> = {
+  'set up': 300,
+  'stack screws': 30,
+  mounts: 20,
+  'top nuts': 30,
 };
 
 function draft(caution: Caution, place: Place): SayStep {
@@ -66,27 +82,16 @@ function leadsInLid({ changes, start }: JobContext): SayStep[] {
   return inLid.map(({ id }) => draft({ is: 'lead in the lid', wire: id }, place));
 }
 
-/** Tape, washers and nuts that the layout wants under a board, just before the board goes on. */
-function underlays({ changes, target }: JobContext): SayStep[] {
-  const frame = frameOf(target);
-  const stack = frame && stackOf(target, frame)?.stack;
-  if (!stack) return [];
-  return changes.flatMap(({ verb, about, place }) => {
-    if (verb !== 'fit') return [];
-    const under = layersUnder(stack, about.slot).flatMap((layer) => underlayOf(layer) ?? []);
-    // Two of a kind are one step: each step has a name of its own.
-    return [...groupedBy(under, ({ name }) => name)].map(([name, alike]) => {
-      const mm = alike.reduce((sum, one) => sum + one.mm, 0);
-      const caution = { is: 'underlay', slot: about.slot, layer: name, mm } as const;
-      return draft(caution, { ...place, turn: turns.fit - 0.5 });
-    });
-  });
-}
-
-function underlayOf(layer: StackLayer): { name: string; mm: number } | null {
-  if ('tape' in layer) return { name: layer.tape, mm: layer.mm };
-  if ('nut' in layer) return { name: layer.nut, mm: layer.mm };
-  return 'washer' in layer ? { name: layer.washer, mm: layer.mm } : null;
+/** Of a frame that is put up here; whatever was wired, its ways are looked at before the quad goes. */
+function frameCautions({ changes, target }: JobContext): SayStep[] {
+  const frame = changes.find(({ verb, about }) => verb === 'fit' && target.model(about.slot)?.frame);
+  const isWired = changes.some(({ verb }) => verb === 'land');
+  const last = handOverPlace(handOverTurns.settle + 0.5);
+  return [
+    ...(frame ? [draft({ is: 'frame loose' }, { ...frame.place, turn: turns.fit + 0.5 })] : []),
+    ...(frame ? [draft({ is: 'frame tight' }, last)] : []),
+    ...(isWired ? [draft({ is: 'ways clear' }, last)] : []),
+  ];
 }
 
 /** What must be said before limited first power of this build. */

@@ -1,7 +1,8 @@
 /** First the plan keeps every pose and what each wire is cut to, then it is signed as it stands there. */
 import type { Layout } from '@junctor/core';
-import { keepingChanges, layoutBasis, layoutNote, layoutPicture, lengthChanges } from '@junctor/core';
+import { keepingChanges, layoutBasis, layoutNote, layoutPicture, lengthChanges, notesOf, ofJob } from '@junctor/core';
 import { useEffect, useState } from 'react';
+import type { Bench } from '../../../bench/provider/bench';
 import { useBench } from '../../../bench/provider/useBench';
 import { useDoors } from '../../../bench/provider/useDoors';
 import { layStep } from './layoutScreen';
@@ -22,10 +23,7 @@ export function useSigning(planned: Layout): Signing {
   const edits = usePlanEdits(bench);
   const [reason, setReason] = useState<string | null>(null);
   const { plan } = bench.job;
-  const open = [
-    ...keepingChanges(planned.laid),
-    ...lengthChanges(planned.laid, plan.schools, bench.state.asBuilt.build),
-  ];
+  const open = [...keepingChanges(planned.laid), ...lengthChanges(planned.laid, plan.schools, settledWires(bench))];
   const step = layStep(bench);
   const pictured = layoutPicture(bench.state.log, bench.job.id, layoutBasis(plan.target));
   const isReady = reason !== null && open.length === 0;
@@ -50,6 +48,12 @@ function blockedOf(step: { done: boolean } | undefined, isSigning: boolean): str
   if (isSigning) return 'being kept';
   if (!step) return 'work has begun: nothing to sign';
   return step.done ? 'signed as it lies' : null;
+}
+
+/** Built in, or cut and measured in this job. */
+function settledWires({ job, state }: Bench): ReadonlySet<string> {
+  const measured = notesOf(state.log, 'length').filter(ofJob(job.id));
+  return new Set([...Object.keys(state.asBuilt.build.wires), ...measured.map(({ record }) => record.body.wire)]);
 }
 
 /** What nobody knows is looked at, and a picture shows it. */

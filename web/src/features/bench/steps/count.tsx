@@ -1,10 +1,11 @@
 /** The kit table: one line of the pick list at a time, with where it lies and whether it is enough. */
 import type { StepOf } from '@junctor/core';
-import { amountWords, kitUse, possible, insteadFor, pickFor, stepWords, takesFor } from '@junctor/core';
+import { amountWords, kitUse, offcutsFor, possible, insteadFor, pickFor, stepWords, takesFor } from '@junctor/core';
 import { useParts, useStock } from '../../../api/stores';
 import type { Answer } from '../../../ui/Answers';
 import { Fact } from '../../../ui/Frame';
 import { countedHand, needsHand } from '../kit/kitHands';
+import { useCuts } from '../kit/useCuts';
 import { commonAnswers } from '../commonAnswers';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import type { StepScreen } from './stepScreen';
@@ -20,7 +21,26 @@ export const count: StepScreen<StepOf<'count'>> = {
   Screen: CountScreen,
 };
 
+/** Of wire the cut list says first what offcuts give. */
 function CountScreen({ step }: { step: StepOf<'count'> }) {
+  return step.line.kind === 'wire' ? <WireCounting step={step} /> : <Counting step={step} offcuts={null} />;
+}
+
+function WireCounting({ step }: { step: StepOf<'count'> }) {
+  const cuts = useCuts();
+  if (!cuts || cuts === 'no frame' || !cuts.list) return <Counting step={step} offcuts={null} />;
+  const { mm, from } = offcutsFor(cuts.list, step.line.key);
+  const places = from.map((id) => cuts.stock.get(id)?.place ?? '').filter(Boolean);
+  return <Counting step={step} offcuts={mm > 0 ? { mm, count: from.length, places: [...new Set(places)] } : null} />;
+}
+
+interface CountingProps {
+  step: StepOf<'count'>;
+  /** What is cut from offcuts, of how many, and where they lie. */
+  offcuts: { mm: number; count: number; places: readonly string[] } | null;
+}
+
+function Counting({ step, offcuts }: CountingProps) {
   const bench = useBench();
   const doors = useDoors();
   const { line } = step;
@@ -28,7 +48,7 @@ function CountScreen({ step }: { step: StepOf<'count'> }) {
   const parts = useParts('');
   const [typing, setTyping] = useState(false);
   const inShop = (parts.data ?? []).filter(({ onQuad }) => onQuad === null);
-  const pick = pickFor(line, stock.data ?? [], inShop);
+  const pick = pickFor(line, stock.data ?? [], inShop, offcuts?.mm);
   const place = stock.data?.find(({ key, offcut }) => key === line.key && !offcut)?.place;
   const countIn = (have: number) =>
     bench.record(
@@ -154,6 +174,15 @@ function CountScreen({ step }: { step: StepOf<'count'> }) {
             <dt>so it is</dt>
             <dd className="long">{stateWords[pick.state]}</dd>
           </Fact>
+          {offcuts && (
+            <Fact>
+              <dt>from {offcuts.count === 1 ? 'an offcut' : `${offcuts.count} offcuts`}</dt>
+              <dd className="long">
+                {amountWords(offcuts.mm, line.unit)}
+                {offcuts.places.length > 0 ? `: ${offcuts.places.join(', ')}` : ''}
+              </dd>
+            </Fact>
+          )}
           {place && (
             <Fact>
               <dt>lies in</dt>

@@ -48,6 +48,13 @@ function SolderScreen({ step }: { step: StepOf<'land'> }) {
     whyAnswer(doors),
     { key: '9', also: ['f'], label: 'Flip the board', hidden: true, act: () => setFlipped(!flipped) },
     {
+      key: 'l',
+      label: 'Cut to another length',
+      hidden: true,
+      act: () => doors.open(doors.places.length(id)),
+      blocked: wire.from === 'stock' ? null : 'it came with its part',
+    },
+    {
       key: 'Enter',
       label: `Done: on ${printed(ref, target)}`,
       main: true,
