@@ -15,7 +15,7 @@ interface LaidFromAboveProps {
   showPlaces?: boolean;
 }
 
-export type OnSheet = (at: readonly [number, number, ...unknown[]]) => XY;
+type OnSheet = (at: readonly [number, number, ...unknown[]]) => XY;
 
 export function LaidFromAbove({ laid, held, showPlaces = false }: LaidFromAboveProps) {
   const theme = useTheme();

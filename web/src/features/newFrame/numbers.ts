@@ -1,7 +1,7 @@
 /** Numbers of a form, with the first that is none. */
 import { typedNumber } from '../../ui/form';
 
-export interface Asked {
+interface Asked {
   name: string;
   /** As it stands over its field. */
   label: string;
