@@ -237,6 +237,7 @@ export type { Asked } from './planning/conversion/keepDormant';
 export { movePlace, placeBeside } from './planning/conversion/keepDormant';
 export type { MotorPlace, Sense } from './physics/motors/motorMap';
 export { motorMap } from './physics/motors/motorMap';
+export { armEdge } from './physics/motors/armEdge';
 export type { Alignment, TiltSign } from './physics/motors/alignment';
 export { alignmentOf, tiltSigns } from './physics/motors/alignment';
 export type { SheetLine } from './work/setup/setupSheet';

@@ -13,6 +13,7 @@ import {
   lowerNut,
   makeCatalogue,
 } from '@junctor/core';
+import { demoPlan } from '@junctor/demo';
 import { layoutsByHand } from '../cases/layouts/byHand';
 import { random } from '../generators/generate';
 import { byHandMm, marginOf, moved, searchedAndTried, smallAircraft } from '../trials/layouts';
@@ -44,7 +45,8 @@ describe('the best lay', () => {
     }
   });
 
-  it.each(shippedTemplates().map(({ name, plan }) => [name, plan] as const))(
+  const conversion = ['the culvert inspector’s conversion', demoPlan('culvert-conversion')] as const;
+  it.each([...shippedTemplates().map(({ name, plan }) => [name, plan] as const), conversion])(
     'of %s leaves no margin that does not hold, and two parts in no place',
     (_, { target }) => {
       const assembly = assemble(target, catalogue);

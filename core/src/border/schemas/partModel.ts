@@ -65,6 +65,7 @@ const body = Joi.object({
     .max(60)
     .optional(),
   boxMm: xyz.optional(),
+  tolMm: Joi.number().min(0).max(20).optional(),
   bare: Joi.array()
     .items(Joi.object({ side, areaMm: Joi.array().items(xy).min(3).max(100) }))
     .max(50)
@@ -123,6 +124,7 @@ export const partModel = Joi.object({
         pins: Joi.array().items(key).min(1).max(60),
         key,
         exitDeg: Joi.number(),
+        roomMm: Joi.number().positive().max(100).optional(),
         ampsPerPin: amps,
         pulledInService: Joi.boolean().valid(true).optional(),
       }),

@@ -166,6 +166,8 @@ export interface Connector {
   pins: readonly TerminalId[];
   key: string;
   exitDeg: number;
+  /** How far a plug that is in and the bend of its wires reach out, from the pins. */
+  roomMm?: number;
   ampsPerPin: number;
   /** Its plug is pulled in normal service while the pack stays on: a card reader, a camera that is exchanged. */
   pulledInService?: true;
@@ -273,6 +275,8 @@ export interface Body {
   heightsMm?: readonly HeightBox[];
   /** Room that it takes with everything on it. */
   boxMm?: readonly [number, number, number];
+  /** By how much outline and heights may be off, where a sheet says so. */
+  tolMm?: number;
   /** Conductors that stand bare. */
   bare?: readonly { side: Side; areaMm: readonly XY[] }[];
   /** Grommets, spacers, screws. */

@@ -1,4 +1,5 @@
 /** Lengths with their tolerance, added and compared: at worst, and as it will most likely come out. */
+import type { Body } from '../../facts/catalogue/partModel';
 import type { Range } from '../../facts/terms/names';
 
 /** A length that may be off by so much either way. */
@@ -32,6 +33,11 @@ export const toleranceMm = {
 
 export function sized(mm: number, as: keyof typeof toleranceMm): Sized {
   return { mm, tolMm: toleranceMm[as] };
+}
+
+/** A length of a part itself: by its sheet, else as parts of its sort are. */
+export function sizedPart({ tolMm = toleranceMm.part }: Pick<Body, 'tolMm'>, mm: number): Sized {
+  return { mm, tolMm };
 }
 
 /** What there is less what is needed. */

@@ -12,6 +12,17 @@ const room = (says: string, parts: LayoutByHand['parts'], terms: readonly Term[]
   terms,
 });
 export const rooms: LayoutByHand[] = [
+  room(
+    'across, of a unit whose sheet says how far it may be off',
+    aircraft({
+      FRAME: bay([32, 40, 20]),
+      VTX: box('vtx-sheet', 'video unit', [30, 30, 12], { body: { tolMm: 1 } }),
+    }),
+    [
+      ['bay across', 32, 0.1],
+      ['unit', -30, 1],
+    ],
+  ),
   room('across', aircraft({ FRAME: bay([32, 40, 20]), VTX: box('vtx', 'video unit', [30, 30, 12]) }), [
     ['bay across', 32, 0.1],
     ['unit', -30, 0.3],
@@ -85,14 +96,23 @@ export const patterns: LayoutByHand[] = [
   },
 ];
 
-const plugged = (xMm: number, exitDeg: number) =>
+const plugged = (xMm: number, exitDeg: number, sheet: { roomMm?: number } = {}) =>
   aircraft(
     {
       FRAME: frame(),
-      FC: board(`fc-plug-${xMm}-${exitDeg}`, 'controller', {
+      FC: board(`fc-plug-${xMm}-${exitDeg}-${sheet.roomMm}`, 'controller', {
         terminals: [terminal('J1.1', [xMm, 2], { form: 'pin' }), terminal('J1.2', [xMm, -2], { form: 'pin' })],
         connectors: [
-          { id: 'J1', family: 'wire plug', pitchMm: 1, pins: ['J1.1', 'J1.2'], key: 'a', exitDeg, ampsPerPin: 1 },
+          {
+            id: 'J1',
+            family: 'wire plug',
+            pitchMm: 1,
+            pins: ['J1.1', 'J1.2'],
+            key: 'a',
+            exitDeg,
+            ampsPerPin: 1,
+            ...sheet,
+          },
         ],
       }),
     },
@@ -104,6 +124,16 @@ const plugged = (xMm: number, exitDeg: number) =>
     },
   );
 export const plugs: LayoutByHand[] = [
+  {
+    says: 'a plug whose sheet says how far it reaches',
+    margin: 'plug room',
+    parts: plugged(16, 0, { roomMm: 12.5 }),
+    terms: [
+      ['half the room', 30, 0.1],
+      ['pins from the middle', -16],
+      ['plug and bend', -12.5, 0.3],
+    ],
+  },
   {
     says: 'a plug at the right edge, its wires to the right',
     margin: 'plug room',

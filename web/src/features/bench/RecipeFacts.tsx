@@ -1,6 +1,6 @@
 /** How a joint is made: tip, setting, strip, seconds. */
 import type { Recipe } from '@junctor/core';
-import { alloyOf, landedOn, recipeFor, splitJoint, leavesTo } from '@junctor/core';
+import { alloyOf, armEdge, landedOn, recipeFor, splitJoint, leavesTo } from '@junctor/core';
 import type { Bench } from '../../bench/provider/bench';
 import { useBench } from '../../bench/provider/useBench';
 import { Fact } from '../../ui/Frame';
@@ -18,6 +18,8 @@ export function RecipeFacts({ joint }: { joint: string }) {
   const { target } = bench.state;
   const wire = target.build.wires[id]!;
   const leaves = leavesTo(target, wire, end);
+  const isReversed = bench.job.plan.schools['turning senses'] === 'reversed';
+  const edge = armEdge(target, wire, isReversed ? 'reversed' : 'normal');
   const { tipMm, setC, stripMm, flowsS, stopS } = recipeOf(bench, joint);
   return (
     <>
@@ -58,6 +60,12 @@ export function RecipeFacts({ joint }: { joint: string }) {
         <Fact>
           <dt>leaves its pad to the</dt>
           <dd>{leaves}</dd>
+        </Fact>
+      )}
+      {edge && (
+        <Fact>
+          <dt>along the arm, looking outwards</dt>
+          <dd className="long">its {edge} edge: the blade reaches it last</dd>
         </Fact>
       )}
     </>

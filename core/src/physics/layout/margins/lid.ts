@@ -5,7 +5,7 @@ import type { Laid } from '../laid';
 import type { Margin } from '../margin';
 import { margin } from '../margin';
 import type { Sized } from '../sized';
-import { reckon, sized, tenths } from '../sized';
+import { reckon, sized, sizedPart, tenths } from '../sized';
 import { below, boardsIn, layerMm, lidPlate, platesUnder } from '../stack';
 
 /** Of what stands in the stack: its highest part, and the tips of its screws. */
@@ -17,7 +17,8 @@ export function lidMargins(laid: Laid): Margin[] {
 export function ownLidMargins(laid: Laid, slot: Slot): Margin[] {
   const place = laid.places.get(laid.poses.get(slot)!.place);
   if (!place || !['bay', 'surface'].includes(place.kind)) return [];
-  const up = [sized(heightMm(laid.assembly.model(slot)!), 'part')];
+  const model = laid.assembly.model(slot)!;
+  const up = [sizedPart(model.body, heightMm(model))];
   return underLid(laid, { slot, name: slot, fromMm: place.atMm[2], up });
 }
 

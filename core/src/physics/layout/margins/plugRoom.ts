@@ -9,8 +9,8 @@ import type { Margin } from '../margin';
 import { margin } from '../margin';
 import { reckon, sized, tenths } from '../sized';
 
-/** From the pins: the plug's body and the bend of its wires; of a coax plug its cable's. */
-const [plugMm, bendMm] = [3, 6];
+/** From the pins, where nobody has said more: the plug's body and the bend of its wires. */
+const usualMm = 3 + 6;
 
 export function plugRoomMargins(laid: Laid, slot: Slot): Margin[] {
   const pose = laid.poses.get(slot)!;
@@ -24,7 +24,10 @@ export function plugRoomMargins(laid: Laid, slot: Slot): Margin[] {
     const at = lying(pose, [x, y]);
     const axis = Math.abs(out[0]) >= Math.abs(out[1]) ? 0 : 1;
     const away = (at[axis]! - place.atMm[axis]!) * Math.sign(out[axis]!);
-    const reckoned = reckon([sized(place.roomMm[axis]! / 2 - away, 'plate')], [sized(plugMm + bendMm, 'part')]);
+    const reckoned = reckon(
+      [sized(place.roomMm[axis]! / 2 - away, 'plate')],
+      [sized(connector.roomMm ?? usualMm, 'part')],
+    );
     return margin(
       {
         kind: 'plug room',

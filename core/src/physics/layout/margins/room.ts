@@ -4,7 +4,7 @@ import { roomMm } from '../box';
 import type { Laid } from '../laid';
 import type { Margin } from '../margin';
 import { margin, warned } from '../margin';
-import { reckon, sized, tenths } from '../sized';
+import { reckon, sized, sizedPart, tenths } from '../sized';
 
 const axes = ['across', 'along', 'up'] as const;
 
@@ -21,7 +21,7 @@ export function roomMargins(laid: Laid, slot: Slot): Margin[] {
   const asked = place.kind === 'stack' ? ([0, 1] as const) : ([0, 1, 2] as const);
   const each = asked.map((axis) => ({
     axis,
-    ...reckon([sized(place.roomMm[axis], 'plate')], [sized(size[axis]!, 'part')]),
+    ...reckon([sized(place.roomMm[axis], 'plate')], [sizedPart(model.body, size[axis]!)]),
   }));
   const least = each.reduce((a, b) => (b.mm < a.mm ? b : a));
   const says =
