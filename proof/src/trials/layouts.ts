@@ -80,6 +80,9 @@ export function smallAircraft(chance: () => number): Assembly {
   const bz = box('bz', 'buzzer', [12, 10, between(4, 9)], {
     terminals: [terminal('A', [0, 5], { form: 'tail' }), terminal('C', [0, -4])],
     connectors: [socket('J', 'C')],
+    tails: [
+      { terminal: 'A', awg: 28, colour: 'red', insulation: 'silicone', lengthMm: 60, exitDeg: pick([0, 90, 180, 270]) },
+    ],
     cable: { lengthMm: between(20, 160), acrossMm: 1, leastBendMm: 5, connectors: ['J'] },
   });
   const spot = (id: string, entry: string, y: number) =>

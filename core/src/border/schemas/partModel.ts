@@ -138,6 +138,7 @@ export const partModel = Joi.object({
         colour: key,
         insulation: key,
         lengthMm: Joi.number().positive().max(3000),
+        exitDeg: Joi.number().optional(),
         housing: Joi.object({ connector: key, position: Joi.number().integer().min(1).max(60) }).optional(),
       }),
     ),

@@ -10,6 +10,19 @@ export function checkNumbers(model: PartModel): ModelMistake[] {
     ...bothRails(model),
     ...promised(model),
     ...ofWhole(model),
+    ...ofSize(model),
+  ];
+}
+
+/** Nothing that can be laid out is flat as a line. */
+function ofSize({ body: { outlineMm, boxMm } }: PartModel): ModelMistake[] {
+  const flat = ([0, 1] as const).some((axis) => {
+    const along = outlineMm.map((at) => at[axis]);
+    return outlineMm.length > 0 && Math.max(...along) - Math.min(...along) <= 0;
+  });
+  return [
+    ...when(flat, 'body.outlineMm', 'size', 'its outline has no size: measure it'),
+    ...when(boxMm?.some((mm) => mm <= 0) ?? false, 'body.boxMm', 'size', 'its box has no size: measure it'),
   ];
 }
 

@@ -191,6 +191,8 @@ export interface Tail {
   colour: string;
   insulation: string;
   lengthMm: number;
+  /** Which way it leaves the part, seen from the top, like a connector's. */
+  exitDeg?: number;
   /** The housing that the maker crimped on the far end. */
   housing?: { connector: string; position: number };
 }

@@ -1,9 +1,12 @@
 /** How long the wires between two parts are together, in each of their poses, and whether a supplied one is short. */
 import type { Pose } from '../../facts/assembly/build';
 import type { Slot, TerminalRef } from '../../facts/terms/names';
+import { lookUp } from '../../facts/terms/lookUp';
 import { lying } from '../geometry/place';
+import type { Exit } from './exits';
+import { exitOf, turnIntoMm } from './exits';
 import type { Laid } from './laid';
-import { distance, gatesOf, routeBetween, wayBetween } from './routes';
+import { distance, gatesOf, routeBetween, routeMap, wayBetween } from './routes';
 import { runsBetween } from './runs';
 import { cableRuns } from './cables';
 import { suppliedReachMm } from './supplied';
@@ -12,6 +15,8 @@ interface Join {
   ends: readonly [TerminalRef, TerminalRef];
   /** How far it reaches, where it came with its part. */
   reachMm: number;
+  /** Which way each end leaves, where that is known. */
+  exits: readonly [Exit | null, Exit | null];
   /** Nothing is saved by a shorter way: its length is what it is. */
   isCable: boolean;
 }
@@ -24,16 +29,17 @@ export class Harness {
   constructor(private readonly laid: Laid) {
     for (const { wire, ends, slots } of runsBetween(laid)) {
       const reachMm = suppliedReachMm(wire) ?? Infinity;
-      this.add(slots, { ends, reachMm, isCable: false });
+      const exits = [exitOf(laid.assembly, ends[0]), exitOf(laid.assembly, ends[1])] as const;
+      this.add(slots, { ends, reachMm, exits, isCable: false });
     }
     for (const { cable, ends, endsMm, slots } of cableRuns(laid))
-      this.add(slots, { ends, reachMm: cable.lengthMm - endsMm, isCable: true });
+      this.add(slots, { ends, reachMm: cable.lengthMm - endsMm, exits: [null, null], isCable: true });
   }
 
   private add([a, b]: readonly [Slot, Slot], join: Join): void {
-    const [start, end] = join.ends;
+    const { ends, exits } = join;
     this.addFrom(a, b, join);
-    this.addFrom(b, a, { ...join, ends: [end, start] });
+    this.addFrom(b, a, { ...join, ends: [ends[1], ends[0]], exits: [exits[1], exits[0]] });
   }
 
   private addFrom(from: Slot, to: Slot, join: Join): void {
@@ -53,13 +59,17 @@ export class Harness {
     const at = (ref: TerminalRef, pose: Pose) => lying(pose, assembly.terminal(ref)!.atMm);
     const isStraight = poseA.place === poseB.place && places.has(poseA.place);
     const total = { mm: 0, isShort: false };
-    for (const { ends, reachMm, isCable } of this.joins.get(a)?.get(b) ?? []) {
+    for (const { ends, reachMm, exits, isCable } of this.joins.get(a)?.get(b) ?? []) {
       const [start, end] = [at(ends[0], poseA), at(ends[1], poseB)];
-      const mm = isStraight
-        ? distance(start, end)
-        : wayBetween(frame, [start, this.gatesOf(poseA)], [end, this.gatesOf(poseB)]).mm;
+      const { mm, gates } = isStraight
+        ? { mm: distance(start, end), gates: null }
+        : wayBetween(frame, [start, this.gatesOf(poseA)], [end, this.gatesOf(poseB)]);
       if (!isCable) total.mm += mm;
-      total.isShort ||= mm > reachMm;
+      const via = gates && exits.some(Boolean) ? routeMap(frame).way(...gates) : [];
+      const way = [start, ...via.map((name) => lookUp(frame.route.points, name)!), end];
+      const first = exits[0] ? turnIntoMm(exits[0], poseA, way) : 0;
+      const last = exits[1] ? turnIntoMm(exits[1], poseB, way.toReversed()) : 0;
+      total.isShort ||= mm + first + last > reachMm;
     }
     return total;
   }

@@ -9,8 +9,8 @@ import type { Sense } from './motorMap';
 import { motorMap } from './motorMap';
 
 /**
- * Between motor and body a blade that turns clockwise, seen from above, goes from the right edge to the left one, looking
- * outwards. null: the wire is on no arm.
+ * Between motor and body a blade that turns clockwise, seen from above, goes from the right edge to the left one,
+ * looking outwards. null: the wire is on no arm.
  */
 export function armEdge(assembly: Assembly, wire: Wire, convention: 'normal' | 'reversed'): 'left' | 'right' | null {
   const corner = (endsOf(assembly, wire) ?? [])

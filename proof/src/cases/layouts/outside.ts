@@ -109,6 +109,27 @@ export const leads: LayoutByHand[] = [40, 30].map((lengthMm): LayoutByHand => ({
   ],
 }));
 
+const turned = box('bz-away', 'buzzer', [10, 10, 5], {
+  terminals: [terminal('PLUS', [0, 5], { form: 'tail' })],
+  tails: [{ terminal: 'PLUS', awg: 26, colour: 'red', insulation: 'silicone', lengthMm: 40, exitDeg: 180 }],
+});
+/** A lead that leaves to the left and goes ahead. */
+leads.push({
+  says: 'a lead that leaves square to its way and turns into it',
+  margin: 'lead',
+  parts: aircraft(
+    { FRAME: frame({ places: [place('stack', 'stack'), rear] }), FC: withPad, BZ: turned },
+    { wires: lead(40) },
+  ),
+  // A quarter turn on one and a half diameters of 1.3 mm: 0.405 mm of copper, and its silicone.
+  terms: [
+    ['lead', 40, 3],
+    ['quarter turn', (-Math.PI / 2) * 1.5 * (0.3 + 2.05 * 0.405)],
+    ['run', -Math.sqrt(24 ** 2 + 3.3 ** 2), 0.3],
+    ['soldered end', -4],
+  ],
+});
+
 export const blades: LayoutByHand[] = [
   {
     says: 'the blades of a corner, seen from above',

@@ -59,6 +59,16 @@ export const faultsOfShape: Readonly<Record<string, Break>> = {
     return Boolean(shared);
   },
   'a pad off the board': on(terminals, solid, set('atMm', [700, 0])),
+  'a part without size': (model) => {
+    const body = model.body as { outlineMm: number[][] };
+    body.outlineMm = body.outlineMm.map(([x]) => [x!, 0]);
+    return true;
+  },
+  'a cable on a plug that it does not have': (model) => {
+    const cable = model.cable as { connectors: string[] } | undefined;
+    if (cable) cable.connectors = ['NO-SUCH'];
+    return Boolean(cable);
+  },
   'a pad without size': on(terminals, any, set('sizeMm', [0, 1])),
   'a pad of negative size': on(terminals, any, set('sizeMm', [-1, 1])),
   'a pin off its pitch': (model) => {

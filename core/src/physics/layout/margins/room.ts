@@ -3,7 +3,7 @@ import type { Slot } from '../../../facts/terms/names';
 import { roomMm } from '../box';
 import type { Laid } from '../laid';
 import type { Margin } from '../margin';
-import { margin, warned } from '../margin';
+import { margin, notKnown, warned } from '../margin';
 import { reckon, sized, sizedPart, tenths } from '../sized';
 
 const axes = ['across', 'along', 'up'] as const;
@@ -17,6 +17,10 @@ export function roomMargins(laid: Laid, slot: Slot): Margin[] {
   if (!place || place.kind === 'arm') return [];
   const model = laid.assembly.model(slot)!;
   const size = roomMm(model, pose);
+  if (size.some((mm) => mm <= 0)) {
+    const says = `${slot} has no size in the catalogue: measure it, or look how it lies`;
+    return [notKnown({ kind: 'room', slots: [slot], what: `${slot} in ${place.id}`, says })];
+  }
   // A stack's height is judged with all that is in it.
   const asked = place.kind === 'stack' ? ([0, 1] as const) : ([0, 1, 2] as const);
   const each = asked.map((axis) => ({
