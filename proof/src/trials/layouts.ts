@@ -26,7 +26,7 @@ function weightOf(assembly: Assembly, poses: ReadonlyMap<string, Pose>): number 
   const layout = layoutOf(assembly, poses)!;
   const no = layout.margins.filter(({ verdict }) => verdict === 'no').length;
   const placed = [...layout.laid.poses].filter(([, pose]) => layout.laid.places.has(pose.place));
-  const open = Object.keys(assembly.build.slots).length - 1 - placed.length;
+  const open = placedSlots(assembly).length - placed.length;
   const turned = placed.filter(([slot, { yawDeg, place: at }]) => {
     const { kind, body } = assembly.model(slot)!;
     const isInStack = layout.laid.places.get(at)!.kind === 'stack';
@@ -35,10 +35,15 @@ function weightOf(assembly: Assembly, poses: ReadonlyMap<string, Pose>): number 
   return 1e6 * no + 1e7 * open + 30 * turned + layout.harnessMm;
 }
 
+/** What has a place of its own: neither the frame nor what hangs on a cable. */
+function placedSlots({ build, model }: Assembly): string[] {
+  return Object.keys(build.slots).filter((slot) => !['frame', 'antenna'].includes(model(slot)!.kind));
+}
+
 /** The least weight of all lays, every one of them made. */
 function leastByTrying(assembly: Assembly): number {
   const { laid } = layoutOf(assembly, new Map())!;
-  const slots = Object.keys(assembly.build.slots).filter((slot) => !assembly.model(slot)!.frame);
+  const slots = placedSlots(assembly);
   let least = Infinity;
   const lay = (index: number, poses: ReadonlyMap<string, Pose>): void => {
     const slot = slots[index];
@@ -75,7 +80,12 @@ export function smallAircraft(chance: () => number): Assembly {
   });
   const rx = box('rx', 'receiver', [between(12, 26), between(10, 18), 4], {
     terminals: ['A', 'B', 'C'].map((id, index) => terminal(id, [between(-5, 5), 4 - 4 * index])),
-    connectors: [socket('J', 'C')],
+    connectors: [socket('J', 'C'), socket('AJ', 'B')],
+  });
+  const ant = box('ant', 'antenna', [between(10, 60), 6, 4], {
+    terminals: [terminal('CORE', [0, 0])],
+    connectors: [socket('P', 'CORE')],
+    cable: { lengthMm: between(20, 120), acrossMm: 1, leastBendMm: 5, connectors: ['P'] },
   });
   const bz = box('bz', 'buzzer', [12, 10, between(4, 9)], {
     terminals: [terminal('A', [0, 5], { form: 'tail' }), terminal('C', [0, -4])],
@@ -94,6 +104,10 @@ export function smallAircraft(chance: () => number): Assembly {
     });
   const parts = {
     FRAME: frame({
+      ways: [
+        { id: 'left window', passes: 'usb', atMm: [-35, 0, 21.5], sizeMm: [36, 24], facing: [-1, 0, 0] },
+        { id: 'hole', passes: 'aerial', atMm: [0, between(-80, 80), 20], sizeMm: [8, 8], facing: pick(sides) },
+      ],
       places: [
         place('stack', 'stack', { turns: [0, 90, 180, 270] }),
         spot('rear', 'rear', -45),
@@ -104,10 +118,18 @@ export function smallAircraft(chance: () => number): Assembly {
     FC: fc,
     RX: rx,
     BZ: bz,
+    ANT: ant,
   };
-  const made = aircraft(parts, { mates: chance() < 0.5 ? {} : { J: mated('BZ.J', 'RX.J') } });
+  const cable: Build['mates'] = chance() < 0.5 ? {} : { J: mated('BZ.J', 'RX.J') };
+  const made = aircraft(parts, { mates: { ...cable, A: mated('RX.AJ', 'ANT.P') } });
   return assembled({ ...made, build: { ...made.build, wires: wiresOf(between) } });
 }
+
+const sides = [
+  [1, 0, 0],
+  [-1, 0, 0],
+  [0, -1, 0],
+] as const;
 
 function assembled({ build, models }: { build: Build; models: readonly PartModel[] }): Assembly {
   return assemble(build, makeCatalogue(models));

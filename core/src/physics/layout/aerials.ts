@@ -1,5 +1,5 @@
 /** Aerials on a cable: through which hole they leave the frame, and where they are then. Lengths in mm. */
-import type { Assembly } from '../../facts/assembly/assembly';
+import { remembered } from '../../facts/assembly/assembly';
 import type { Pose } from '../../facts/assembly/build';
 import type { FrameOpening, XYZ } from '../../facts/catalogue/frame';
 import { isAerial } from '../../facts/catalogue/kinds';
@@ -23,9 +23,12 @@ interface HangingAerial {
 }
 
 export function aerialsOf(laid: Lying): HangingAerial[] {
-  return hangingOn(laid.assembly).flatMap(({ slot, cable, socket }): HangingAerial[] => {
-    const from = splitRef(socket).slot;
-    if (!laid.poses.has(from)) return [];
+  return [...laid.poses.keys()].flatMap((from) => aerialsOn(laid, from));
+}
+
+export function aerialsOn(laid: Lying, from: Slot): HangingAerial[] {
+  const own = hanging(laid.assembly).filter(({ socket }) => splitRef(socket).slot === from);
+  return own.flatMap(({ slot, cable, socket }): HangingAerial[] => {
     const holes = laid.frame.ways?.filter(({ passes }) => passes === 'aerial') ?? [];
     const ways = holes.map((hole) => ({ hole, ...wayTo(laid, socket, hole) }));
     const [first] = ways.sort((a, b) => a.mm - b.mm);
@@ -33,13 +36,13 @@ export function aerialsOf(laid: Lying): HangingAerial[] {
   });
 }
 
-function hangingOn(assembly: Assembly): { slot: Slot; cable: Cable; socket: TerminalRef }[] {
-  return Object.keys(assembly.build.slots).flatMap((slot) => {
+const hanging = remembered((assembly): { slot: Slot; cable: Cable; socket: TerminalRef }[] =>
+  Object.keys(assembly.build.slots).flatMap((slot) => {
     const { kind, cable } = assembly.model(slot)!;
     const socket = cable && isAerial(kind) ? socketsOf(assembly, slot)[0] : undefined;
     return cable && socket ? [{ slot, cable, socket }] : [];
-  });
-}
+  }),
+);
 
 /** Straight to a hole beside its own place, else as wires run. */
 function wayTo(laid: Lying, socket: TerminalRef, { atMm }: FrameOpening): { mm: number; points: readonly XYZ[] } {

@@ -21,8 +21,8 @@ import { threadMargins } from './margins/thread';
 
 /** Margins that follow from one part's own pose. */
 export function marginsOf(laid: Laid, slot: Slot): Margin[] {
-  return [reachMargins, roomMargins, plugRoomMargins, ownLidMargins, bladeMargins, airMargins].flatMap((of) =>
-    of(laid, slot),
+  return [reachMargins, roomMargins, plugRoomMargins, ownLidMargins, bladeMargins, airMargins, aerialMargins].flatMap(
+    (of) => of(laid, slot),
   );
 }
 
@@ -35,7 +35,6 @@ export function layoutMargins(laid: Laid): Margin[] {
     lidMargins,
     leadMargins,
     cableMargins,
-    aerialMargins,
     apartMargins,
     sharedPlaceMargins,
     notPlacedMargins,

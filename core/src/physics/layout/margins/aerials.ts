@@ -1,6 +1,7 @@
-/** Aerials on a cable: whether it reaches out of the frame, and the blades beyond. */
+/** Aerials on a part: whether their cables reach out of the frame, and the blades beyond. */
 import type { FrameOpening } from '../../../facts/catalogue/frame';
-import { aerialsOf } from '../aerials';
+import type { Slot } from '../../../facts/terms/names';
+import { aerialsOn } from '../aerials';
 import { acrossMm } from '../box';
 import type { Laid } from '../laid';
 import type { Margin } from '../margin';
@@ -9,8 +10,8 @@ import type { Room } from '../standing';
 import { besideBlades } from './blades';
 import { cableMarginsAlong } from './cables';
 
-export function aerialMargins(laid: Laid): Margin[] {
-  return aerialsOf(laid).flatMap(({ slot, cable, from, out }) => {
+export function aerialMargins(laid: Laid, from: Slot): Margin[] {
+  return aerialsOn(laid, from).flatMap(({ slot, cable, out }) => {
     if (!out)
       return [
         notKnown({
