@@ -1,13 +1,10 @@
 /** Before a new board is stored: what contradicts, what stays for the record only, what is assumed. */
 import type { Drafted, Measured, Meter } from '@junctor/core';
 import { applySignature, checkModel } from '@junctor/core';
-import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { keys } from '../../api/keys';
 import { FormProblem } from '../../ui/form';
 import { Lines } from '../../ui/Sheet';
 import { KeyButton } from '../../ui/KeyButton';
-import { importModels } from '../../files/importFile';
+import { useStoreModel } from '../../files/useStoreModel';
 import { Words } from '../../ui/layout';
 
 interface StoreProps {
@@ -18,9 +15,8 @@ interface StoreProps {
 }
 
 export function StoreIt({ drafted, measured, meter, onStored }: StoreProps) {
-  const client = useQueryClient();
-  const [problem, setProblem] = useState<string | null>(null);
   const { model, contradicts } = applySignature(drafted.model, measured, meter);
+  const { problem, store } = useStoreModel(model, onStored);
   const faults = checkModel(model);
   const open = drafted.pads.filter((pad) => pad.open).map(({ printed }) => printed);
   const unknown = drafted.pads
@@ -31,14 +27,6 @@ export function StoreIt({ drafted, measured, meter, onStored }: StoreProps) {
     ...(open.length > 0 ? [`to be said first: ${open.join(' ')}`] : []),
     ...(model.terminals.length === 0 ? ['no pad has been entered'] : []),
   ];
-  const store = async () => {
-    if (against.length > 0) return setProblem('Not while a fault stands above');
-    const result = await importModels([model]);
-    if (!result.ok)
-      return setProblem([result.message, ...result.faults.map(({ path, message }) => `${path}: ${message}`)].join(' '));
-    await client.invalidateQueries({ queryKey: keys.modelIndex });
-    onStored(model.id);
-  };
   return (
     <>
       <Lines aria-label="Before it is stored">
@@ -82,7 +70,7 @@ export function StoreIt({ drafted, measured, meter, onStored }: StoreProps) {
         <KeyButton
           keyed="Enter"
           label={`Store ${model.name || 'it'} as ${model.id}, revision 1`}
-          act={() => void store()}
+          act={() => store(against)}
         />
       </Words>
     </>

@@ -1,10 +1,7 @@
 /** Before a new frame is stored: what it contradicts in itself, and what it does not say. */
 import type { FrameDraft, PartModel } from '@junctor/core';
 import { checkModel } from '@junctor/core';
-import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { keys } from '../../api/keys';
-import { importModels } from '../../files/importFile';
+import { useStoreModel } from '../../files/useStoreModel';
 import { FormProblem } from '../../ui/form';
 import { KeyButton } from '../../ui/KeyButton';
 import { Words } from '../../ui/layout';
@@ -17,20 +14,11 @@ interface StoreProps {
 }
 
 export function StoreFrame({ draft, model, onStored }: StoreProps) {
-  const client = useQueryClient();
-  const [problem, setProblem] = useState<string | null>(null);
+  const { problem, store } = useStoreModel(model, onStored);
   const against = [
     ...(draft.name && draft.maker ? [] : ['name and maker are wanted']),
     ...checkModel(model).map(({ message }) => message),
   ];
-  const store = async () => {
-    if (against.length > 0) return setProblem('Not while a fault stands above');
-    const result = await importModels([model]);
-    if (!result.ok)
-      return setProblem([result.message, ...result.faults.map(({ path, message }) => `${path}: ${message}`)].join(' '));
-    await client.invalidateQueries({ queryKey: keys.modelIndex });
-    onStored(model.id);
-  };
   return (
     <>
       <Lines aria-label="Before it is stored">
@@ -53,7 +41,7 @@ export function StoreFrame({ draft, model, onStored }: StoreProps) {
         <KeyButton
           keyed="Enter"
           label={`Store ${model.name || 'it'} as ${model.id}, revision 1`}
-          act={() => void store()}
+          act={() => store(against)}
         />
       </Words>
     </>
