@@ -1,6 +1,6 @@
 /** A lead enters a controller of 30 pads from its printed labels, by keyboard, and uses it in a job. */
 import type { Route } from '@playwright/test';
-import { answer, enterUntil, lead, press, sentence, signIn, signLayout } from '../support/bench';
+import { answer, enterUntil, lead, pictureLayout, press, sentence, signIn, signLayout } from '../support/bench';
 import { choose, fill, newQuad, typeInto } from '../support/forms';
 import { expect, test } from '../support/shop';
 
@@ -151,6 +151,8 @@ test('a new board from its labels', async ({ page, shop }) => {
     // What a loose part is asked follows from all that can be wrong, which is being worked out.
     await expect(sentence(page)).toHaveText(/, loose /, { timeout: 120_000 });
     while (/, loose /.test(await sentence(page).innerText())) await answer(page, 'n');
+    // Nobody has said how high the new board is where.
+    await pictureLayout(page);
     await signLayout(page);
     await answer(page, 'Enter');
     await expect(sentence(page)).toHaveText('Put the frame in its place');

@@ -112,6 +112,10 @@ test('a job from the Floor to the logged fault', async ({ page, shop }) => {
     for (let sign = 0; sign < 6; sign++) await answer(page, 'Enter');
     await expect(sentence(page)).toHaveText('Pull the plug, then record');
     await answer(page, 'Enter');
+    await expect(sentence(page)).toContainText('frame screws tight, crosswise');
+    await answer(page, 'Enter');
+    await expect(sentence(page)).toContainText('Turn each motor by hand');
+    await answer(page, 'Enter');
     await expect(sentence(page)).toHaveText('Weigh the quad dry: no pack, no propellers');
   });
 

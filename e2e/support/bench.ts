@@ -90,6 +90,16 @@ export async function signLayout(page: Page): Promise<void> {
   await expect.poll(async () => isLayout(await sentence(page).innerText())).toBe(false);
 }
 
+/** What no margin knows is looked at: a picture stands for it. */
+export async function pictureLayout(page: Page): Promise<void> {
+  await expect(sentence(page)).toContainText('look, and take a picture of it (P)');
+  await press(page, 'p');
+  await expect(sentence(page)).toHaveText('Take a picture of it as it lies');
+  const buffer = await page.screenshot({ clip: { x: 0, y: 0, width: 300, height: 200 } });
+  await page.getByLabel('Picture of the layout').setInputFiles({ name: 'dry.png', mimeType: 'image/png', buffer });
+  await expect(sentence(page)).toContainText('looked at, a picture shows it');
+}
+
 /** From the volts across the main leads to the first touch: nothing left on them, the meter sounds when it should. */
 export async function proveMeter(page: Page): Promise<void> {
   for (const key of '0.004') await press(page, key);
