@@ -33,19 +33,26 @@ export function FramePlaces({ places, at }: FramePlacesProps) {
           />
         );
       })}
-      {shown.map((place) => (
-        <NameTag key={place.id} at={nameAt(place, at)} isHeld={false}>
-          {place.id}
+      {namesApart(shown.map(({ id, atMm }) => ({ id, at: at([atMm[0], atMm[1]]) }))).map(({ id, at: there }) => (
+        <NameTag key={id} at={there} isHeld={false}>
+          {id}
         </NameTag>
       ))}
     </g>
   );
 }
 
-/** Of what is over another place at its edge, so that both can be read. */
-function nameAt(place: Place, at: (point: XY) => XY): XY {
-  const { rear } = roomOf(place);
-  return at([place.atMm[0], place.kind === 'lid' ? rear : place.atMm[1]]);
+const [nameWidePx, nameHighPx] = [70, 22];
+
+/** Each name where its place is, or so far under it that no other one covers it. */
+function namesApart(names: readonly { id: string; at: XY }[]): { id: string; at: XY }[] {
+  return names.reduce<{ id: string; at: XY }[]>((before, { id, at: [x, y] }) => {
+    const isTaken = (there: number) =>
+      before.some(({ at: other }) => Math.abs(other[0] - x) < nameWidePx && Math.abs(other[1] - there) < nameHighPx);
+    let there = y;
+    while (isTaken(there)) there += nameHighPx;
+    return [...before, { id, at: [x, there] }];
+  }, []);
 }
 
 export function roomOf({ atMm: [x, y], roomMm: [wide, long] }: Place) {

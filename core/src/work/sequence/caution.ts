@@ -56,11 +56,9 @@ const plainWords = {
   ventilated: 'Open the window or start the extractor',
   'fire-safe surface': 'Set the quad on a surface that cannot burn',
   'eye protection': 'Put eye protection on',
-  'frame loose':
-    'Arms the right way up, press nuts home, standoff flats in line; frame screws no more than finger tight',
+  'frame loose': 'Arms the right way up, press nuts home; frame screws only finger tight',
   'frame tight': 'Everything is in: frame screws tight, crosswise, the arms’ last',
-  'ways clear':
-    'Turn each motor by hand, a blade’s length out: no lead in reach, tie ends flush, the lid presses on no plug',
+  'ways clear': 'Turn each motor by hand: no lead in a blade’s reach, no plug pressed by the lid',
 } as const;
 
 export function cautionWords(caution: Caution, { start, target }: Pick<Stages, 'start' | 'target'>): string {
@@ -77,9 +75,9 @@ export function cautionWords(caution: Caution, { start, target }: Pick<Stages, '
     case 'stack screws':
       return `Stack screws in from below: ${caution.thread} x ${caution.lengthMm}, heads against the plate`;
     case 'mounts':
-      return `A ${caution.mount} into every hole of ${slotWords(caution.slot, target)}, all the same way up`;
+      return `Into every hole of ${slotWords(caution.slot, target)}: a ${caution.mount}, the same way up`;
     case 'top nuts':
-      return `Nuts on ${slotWords(caution.slot, target)}: crosswise, ${nutTorque(caution.thread)}, until the mounts give a little`;
+      return `Nuts on ${slotWords(caution.slot, target)}: ${nutTorque(caution.thread)}`;
     case 'underlay':
       return `Under ${slotWords(caution.slot, target)}: ${caution.layer}, ${caution.mm} mm`;
     default:
@@ -89,5 +87,5 @@ export function cautionWords(caution: Caution, { start, target }: Pick<Stages, '
 
 /** Starting torques of nuts, dry; plastic ones strip above theirs. The shop's own experience prevails. */
 function nutTorque(thread: string): string {
-  return thread === 'M2' ? 'by hand, not above 0.15 N m' : '0.1 to 0.15 N m in plastic, up to 0.5 in metal';
+  return thread === 'M2' ? 'by hand, not above 0.15 N m' : 'crosswise, 0.1 to 0.15 N m in plastic';
 }
