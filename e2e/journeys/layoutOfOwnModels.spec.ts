@@ -44,11 +44,11 @@ test('a cable that is short is said before anything is soldered', async ({ page,
   await signIn(page, shop.url, lead);
   await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
   const known = shippedModels().find(({ id }) => id === 'wigeon-cam-d')!;
-  await enter(page, shop.url, { ...known, id: 'short-camera', cable: { ...known.cable!, lengthMm: 39 } });
+  await enter(page, shop.url, { ...known, id: 'short-camera', cable: { ...known.cable!, lengthMm: 16 } });
   await openJob(page, 'Short one', /4-inch quad/);
   await exchange(page, shop.url, { quad: 'Short one', slot: 'CAM', model: 'short-camera' });
-  await expect(sentence(page)).toHaveText(/^▲ Cable from CAM to VTX: 2\d\.\d mm too little/);
-  await expect(under(page)).toContainText('is 39 mm long, its way');
+  await expect(sentence(page)).toHaveText(/^▲ Cable from CAM to VTX: 4\d\.\d mm too little/);
+  await expect(under(page)).toContainText('is 16 mm long, its way');
 });
 
 async function enter(page: Page, url: string, model: PartModel): Promise<void> {
