@@ -97,7 +97,7 @@ export { areaOf, bestLay, cutLengths, gapDoubt, gapNote, heightMm, isSamePose } 
 export { keepingChanges, layoutBasis, layoutNote, layoutOf, lengthChanges, levelsOf } from './physics/layout';
 export { lidPlate, measuredIn, outlineOf, placesToMove, poseChange, posesFor, roomMm } from './physics/layout';
 export { cableWays, routeBetween, routeMap, runsBetween, standingOn, tenths, turnsOf } from './physics/layout';
-export { layoutPicture, leavesTo, lengthDoubt, lengthMmOf, lengthNote, lowerNut } from './physics/layout';
+export { layoutPicture, leavesTo, leftOpen, lengthDoubt, lengthMmOf, lengthNote, lowerNut } from './physics/layout';
 export { ofLayout, whatChanges } from './physics/layout';
 export type { Branch, Circuit } from './physics/circuit/compile';
 export { compile, compileSound } from './physics/circuit/compile';

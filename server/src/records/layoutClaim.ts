@@ -2,11 +2,11 @@
 import type { Catalogue, LogState, Plan } from '@junctor/core';
 import {
   assemble,
-  keepingChanges,
   layoutBasis,
   layoutNote,
   layoutOf,
   layoutPicture,
+  leftOpen,
   measuredIn,
   notesOf,
 } from '@junctor/core';
@@ -32,7 +32,7 @@ export function refuseLayoutClaim(
     throw new ApiError(422, 'layout.refused', 'Only a lead lets in what does not fit, and says why', { path });
   const target = assemble(plan.target, catalogue);
   const layout = layoutOf(target, new Map(), measuredIn(notesOf(log, 'gap'), target));
-  if (!layout || keepingChanges(layout.laid).length > 0) return;
+  if (!layout || leftOpen(layout.laid).length > 0) return;
   const unknown = layout.margins.find(({ verdict }) => verdict === 'not known');
   const shown = layoutPicture(log, jobId, body.basis);
   if (unknown && (!shown || body.pictured !== shown))

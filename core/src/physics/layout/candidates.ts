@@ -18,6 +18,13 @@ export function openSlots({ assembly }: Laid): Slot[] {
   return open.sort((a, b) => isLast(a) - isLast(b));
 }
 
+/** Parts that the plan leaves open though a place is free for them: how they lie is not said yet. */
+export function leftOpen(laid: Laid): Slot[] {
+  const taken = new Set([...laid.poses.values()].map(({ place }) => place));
+  const isFree = ({ place }: Pose) => laid.places.get(place)?.kind === 'stack' || !taken.has(place);
+  return openSlots(laid).filter((slot) => posesFor(laid, slot).some(isFree));
+}
+
 export function posesFor({ assembly, places, stack }: Laid, slot: Slot): Pose[] {
   const model = assembly.model(slot)!;
   const all = [...places.values()];

@@ -13,7 +13,7 @@ export { layoutNote } from './layoutNote';
 export { layoutPicture, ofLayout } from './layoutPicture';
 export type { Margin, MarginVerdict } from './margin';
 export { areaOf, heightMm, outlineOf, roomMm, standingOn } from './box';
-export { placesToMove, posesFor } from './candidates';
+export { leftOpen, placesToMove, posesFor } from './candidates';
 export { isSamePose, keepingChanges, poseChange, turnsOf } from './turned';
 export { levelsOf, lidPlate } from './stack';
 export { tenths } from './sized';
