@@ -212,6 +212,7 @@ export { leftUnwired } from './planning/planner/leftUnwired';
 export { waysOut } from './planning/planner/waysOut';
 export { lying, placeOf, pointOf } from './physics/geometry/place';
 export type { FrameBody, Place, XYZ } from './facts/catalogue/frame';
+export { openingPasses } from './facts/catalogue/frame';
 export type { Pose, Stack, StackLayer } from './facts/assembly/build';
 export type { CutList, CutPiece } from './planning/kit/cutList';
 export type { Offcut, WireToCut } from './planning/kit/offcut';

@@ -1,6 +1,6 @@
 /** A frame's plates, places, openings and ways for wires. */
 import Joi from 'joi';
-import { placeKinds } from '../../facts/catalogue/frame';
+import { openingPasses, placeKinds } from '../../facts/catalogue/frame';
 import { partKinds } from '../../facts/catalogue/partModel';
 import { key, range } from './common';
 import { mm, size, thread, xy, xyz } from './sizes';
@@ -34,7 +34,7 @@ const place = Joi.object({
 
 const opening = Joi.object({
   id: key,
-  passes: Joi.string().valid('usb', 'button', 'card', 'switch', 'aerial', 'lens', 'lead'),
+  passes: Joi.string().valid(...openingPasses),
   atMm: xyz,
   sizeMm: Joi.array().ordered(size, size).length(2),
   facing: xyz,

@@ -57,9 +57,12 @@ export interface Place {
   entry: string;
 }
 
+/** What an opening lets through. */
+export const openingPasses = ['usb', 'button', 'card', 'switch', 'aerial', 'lens', 'lead'] as const;
+
 export interface FrameOpening {
   id: string;
-  passes: 'usb' | 'button' | 'card' | 'switch' | 'aerial' | 'lens' | 'lead';
+  passes: (typeof openingPasses)[number];
   atMm: XYZ;
   sizeMm: XY;
   /** Outwards. */

@@ -1,11 +1,11 @@
 /** From a frame as entered to a part model: corners, plates, places and openings. */
 import type { FrameBody, FrameOpening, Place, Plate, XYZ } from '../../facts/catalogue/frame';
 import type { PartModel, Terminal } from '../../facts/catalogue/partModel';
-import type { XY } from '../../facts/terms/names';
 import { cornersOf, square } from './frameCorners';
 import type { DraftOpening, DraftPlace, DraftSide, FrameDraft } from './frameDraft';
 import { waysIn } from './frameWays';
 import { idOf } from './idOf';
+import { rectangle } from './rectangle';
 
 export function draftFrame(draft: FrameDraft): PartModel {
   const { name, maker, massG, conducts, stack } = draft;
@@ -17,7 +17,7 @@ export function draftFrame(draft: FrameDraft): PartModel {
     maker,
     massG,
     body: {
-      outlineMm: outlineOf(draft),
+      outlineMm: rectangle(draft.wideMm, draft.longMm),
       aboveMm: 4,
       belowMm: 2,
       holes: square(stack.patternMm, stack.aheadMm).map((atMm) => ({ atMm, drillMm: 3 })),
@@ -75,20 +75,10 @@ function bodyOf(draft: FrameDraft): FrameBody {
 /** Over 28 mm stand the thicker screws. */
 const threadOf = (patternMm: number) => (patternMm > 28 ? 'M3' : 'M2');
 
-function outlineOf({ wideMm, longMm }: FrameDraft): XY[] {
-  const [x, y] = [wideMm / 2, longMm / 2];
-  return [
-    [-x, -y],
-    [x, -y],
-    [x, y],
-    [-x, y],
-  ];
-}
-
 function platesOf(draft: FrameDraft): Plate[] {
   const { bottomMm, armsMm, lid, conducts } = draft;
   const contact = conducts ? 'bare edge' : 'resin';
-  const outlineMm = outlineOf(draft);
+  const outlineMm = rectangle(draft.wideMm, draft.longMm);
   const middle = (Math.min(draft.wideMm, draft.longMm) * 0.7) / 2;
   const arms = square(2 * middle);
   return [

@@ -9,6 +9,7 @@ import type { Range } from '../../facts/terms/names';
 import type { BoardDraft, DraftPad } from './boardDraft';
 import { draftPads } from './boardDraft';
 import { idOf } from './idOf';
+import { rectangle } from './rectangle';
 import { insides } from './insides';
 import { givers, portShape, portsOf } from './draftPorts';
 import type { DraftedPad } from './draftPorts';
@@ -45,7 +46,6 @@ export function draftModel(draft: BoardDraft): Drafted {
   });
   const terminals = pads.map((pad) => terminalOf(draft, pad));
   const { widthMm, heightMm, thickMm, holesMm } = draft;
-  const [x, y] = [widthMm / 2, heightMm / 2];
   const model: PartModel = {
     id: idOf(draft.name),
     revision: 1,
@@ -54,12 +54,7 @@ export function draftModel(draft: BoardDraft): Drafted {
     maker: draft.maker,
     massG: draft.massG,
     body: {
-      outlineMm: [
-        [-x, -y],
-        [x, -y],
-        [x, y],
-        [-x, y],
-      ],
+      outlineMm: rectangle(widthMm, heightMm),
       aboveMm: thickMm,
       belowMm: thickMm / 2,
       openings: [],

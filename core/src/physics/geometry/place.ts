@@ -75,3 +75,8 @@ export function lying({ atMm, yawDeg, face }: Pose, [x, y]: XY): [number, number
   const [cos, sin] = [Math.cos((yawDeg * Math.PI) / 180), Math.sin((yawDeg * Math.PI) / 180)];
   return [atMm[0] + cos * right - sin * y, atMm[1] + sin * right + cos * y, atMm[2]];
 }
+
+/** Which way something of a board looks in the aircraft, anticlockwise from the right. @param deg Seen from its top. */
+export function turnedRad({ yawDeg, face }: Pick<Pose, 'yawDeg' | 'face'>, deg: number): number {
+  return (((face === 'up' ? deg : 180 - deg) + yawDeg) * Math.PI) / 180;
+}

@@ -39,10 +39,14 @@ export function outlineOf({ body }: PartModel, pose: Pose): Area {
   return around(body.outlineMm.map((at) => lying(pose, at)));
 }
 
-/** From left to right as it is drawn. */
-export function acrossMm({ body }: PartModel): number {
-  const xs = body.outlineMm.map(([x]) => x);
-  return Math.max(...xs) - Math.min(...xs);
+/** As it is drawn: from left to right, or from its lower edge to its upper one. */
+export function extentMm({ body }: PartModel, axis: 0 | 1): number {
+  const along = body.outlineMm.map((at) => at[axis]);
+  return Math.max(...along) - Math.min(...along);
+}
+
+export function acrossMm(model: PartModel): number {
+  return extentMm(model, 0);
 }
 
 /** A box on a board as it lies in the aircraft. */

@@ -13,7 +13,7 @@ import type { Laid } from './laid';
 import { hasNoPlace } from './places';
 
 /** What a plug and its first bend take of a cable. */
-const pluggedMm = 2;
+export const pluggedMm = 2;
 
 export interface CableRun {
   /** The part that is the cable, or hangs on it. */

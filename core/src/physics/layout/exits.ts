@@ -5,6 +5,7 @@ import type { XYZ } from '../../facts/catalogue/frame';
 import type { Tail } from '../../facts/catalogue/partModel';
 import type { TerminalRef } from '../../facts/terms/names';
 import { splitRef } from '../../facts/terms/names';
+import { turnedRad } from '../geometry/place';
 import { diameterMm } from '../../facts/wiring/wireAmps';
 
 export type Exit = Pick<Tail, 'awg'> & { exitDeg: number };
@@ -24,7 +25,6 @@ export function turnIntoMm({ exitDeg, awg }: Exit, pose: Pose, way: readonly XYZ
   const [from] = way;
   const to = way.find((at) => Math.hypot(at[0] - from![0], at[1] - from![1]) > 1e-6);
   if (!from || !to) return 0;
-  const out = (((pose.face === 'up' ? exitDeg : 180 - exitDeg) + pose.yawDeg) * Math.PI) / 180;
-  const off = Math.atan2(to[1] - from[1], to[0] - from[0]) - out;
+  const off = Math.atan2(to[1] - from[1], to[0] - from[0]) - turnedRad(pose, exitDeg);
   return turnMm(awg) * Math.abs(Math.atan2(Math.sin(off), Math.cos(off)));
 }

@@ -50,6 +50,11 @@ export function laidOut(
   };
 }
 
+/** Parts that lie in a place of the frame. */
+export function placedSlots({ poses, places }: Pick<Laid, 'poses' | 'places'>): Slot[] {
+  return [...poses].filter(([, { place }]) => places.has(place)).map(([slot]) => slot);
+}
+
 /** A part in a place. In a stack it stands as high as what is threaded on below it. */
 export function poseIn(
   place: Place,

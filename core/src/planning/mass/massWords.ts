@@ -1,4 +1,5 @@
 /** Mass and balance in words. */
+import { movesMm } from '../../physics/layout/margins/blades';
 import type { Flying } from './flying';
 import type { Balance } from './balance';
 import type { PackPlace } from './packPlace';
@@ -15,9 +16,6 @@ export function packWords({ rightMm, forwardMm, offMm, place }: NonNullable<Flyi
   return there.length === 0 ? at : `${at}; there ${there.join(', ')}`;
 }
 
-/** What can move keeps so far from the blades, in mm. */
-const clearMm = 10;
-
 /** What speaks against a pack where balance wants it. */
 function placeWords({ overMm, bladesMm, leadMm, inTheWay }: PackPlace): string[] {
   return [
@@ -26,7 +24,7 @@ function placeWords({ overMm, bladesMm, leadMm, inTheWay }: PackPlace): string[]
       ? [`${inTheWay.join(' and ')} ${inTheWay.length > 1 ? 'stand' : 'stands'} in its way`]
       : []),
     ...(leadMm !== null && leadMm < 0 ? [`its lead is ${Math.ceil(-leadMm)} mm short of the plug`] : []),
-    ...(bladesMm < clearMm ? [`its strap is ${Math.max(0, Math.floor(bladesMm))} mm from the blades’ reach`] : []),
+    ...(bladesMm < movesMm ? [`its strap is ${Math.max(0, Math.floor(bladesMm))} mm from the blades’ reach`] : []),
   ];
 }
 

@@ -3,14 +3,14 @@ import { isBatteryLead } from '../../facts/catalogue/kinds';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Slot, XY } from '../../facts/terms/names';
 import { terminalRef } from '../../facts/terms/names';
-import { acrossMm, heightMm } from '../../physics/layout/box';
+import { acrossMm, extentMm, heightMm } from '../../physics/layout/box';
 import type { Laid } from '../../physics/layout/laid';
+import { placedSlots } from '../../physics/layout/laid';
 import { awayFromBlades } from '../../physics/layout/margins/blades';
-import { distance, pointIn, routeBetween } from '../../physics/layout/routes';
-import { runsBetween } from '../../physics/layout/runs';
+import { distance, pointIn } from '../../physics/layout/routes';
 import type { Room } from '../../physics/layout/standing';
 import { doMeet, standing } from '../../physics/layout/standing';
-import { suppliedEndsMm } from '../../physics/layout/supplied';
+import { spareMm, suppliedLeads } from '../../physics/layout/suppliedLeads';
 
 export interface PackPlace {
   /** By how much it reaches out over the plate it lies on. */
@@ -33,7 +33,7 @@ export function packPlace(laid: Laid, pack: PartModel, [x, y]: XY): PackPlace | 
   const plate = isUnder ? plates.at(-1) : plates[0];
   if (!plate) return null;
   const lowMm = isUnder ? plate.zMm - heightMm(pack) : plate.zMm + plate.thicknessMm;
-  const [halfLong, halfWide] = [acrossMm(pack) / 2, wideMm(pack) / 2];
+  const [halfLong, halfWide] = [acrossMm(pack) / 2, extentMm(pack, 1) / 2];
   const strapped: Room = {
     left: x - halfWide - strapMm,
     right: x + halfWide + strapMm,
@@ -43,18 +43,12 @@ export function packPlace(laid: Laid, pack: PartModel, [x, y]: XY): PackPlace | 
     high: lowMm + heightMm(pack) + (isUnder ? 0 : strapMm),
   };
   const ys = plate.outlineMm.map(([, along]) => along);
-  const placed = [...laid.poses].filter(([, { place }]) => laid.places.has(place)).map(([slot]) => slot);
   return {
     overMm: Math.max(0, strapped.front - Math.max(...ys), Math.min(...ys) - strapped.rear),
     bladesMm: awayFromBlades(laid, strapped),
     leadMm: leadLeftMm(laid, pack, [x, y, lowMm + heightMm(pack) / 2]),
-    inTheWay: placed.filter((slot) => doMeet(standing(laid, slot), strapped)),
+    inTheWay: placedSlots(laid).filter((slot) => doMeet(standing(laid, slot), strapped)),
   };
-}
-
-function wideMm({ body }: PartModel): number {
-  const ys = body.outlineMm.map(([, y]) => y);
-  return Math.max(...ys) - Math.min(...ys);
 }
 
 /** Its lead comes out at the end that is nearer to the plug; the aircraft's own lead gives what it has to spare. */
@@ -64,14 +58,7 @@ function leadLeftMm(laid: Laid, pack: PartModel, [x, y, z]: readonly [number, nu
   if (!pin || !pack.cable) return null;
   const plug = pointIn(laid, terminalRef(slot, pin));
   const ends = [-1, 1].map((way) => distance([x, y + (way * acrossMm(pack)) / 2, z], plug));
-  return pack.cable.lengthMm + spareMm(laid, slot) - Math.min(...ends);
-}
-
-function spareMm(laid: Laid, slot: Slot): number {
-  const own = runsBetween(laid).flatMap(({ wire, ends, slots }) => {
-    const endsMm = suppliedEndsMm(wire);
-    if (endsMm === null || !slots.includes(slot)) return [];
-    return [wire.lengthMm! - routeBetween(laid, ...ends).mm - endsMm];
-  });
-  return own.length === 0 ? 0 : Math.max(0, Math.min(...own));
+  const own = suppliedLeads(laid).filter(({ slots }) => slots.includes(slot));
+  const leastMm = own.length === 0 ? 0 : Math.max(0, Math.min(...own.map(spareMm)));
+  return pack.cable.lengthMm + leastMm - Math.min(...ends);
 }

@@ -1,6 +1,6 @@
 /** Openings of a frame: windows for USB and card, holes for aerials, lens and leads. */
 import type { DraftOpening } from '@junctor/core';
-import { draftSides } from '@junctor/core';
+import { draftSides, openingPasses } from '@junctor/core';
 import type { FormEvent } from 'react';
 import { useState } from 'react';
 import { ChoiceField, Fields, FormProblem, NumberTextField, SubmitButton, WordsField } from '../../ui/form';
@@ -27,8 +27,6 @@ function askedOf(side: DraftOpening['side']) {
     { name: 'high', label: high, least: 1, most: 500 },
   ] as const;
 }
-
-const passes = ['usb', 'button', 'card', 'switch', 'aerial', 'lens', 'lead'] as const;
 
 export function OpeningsForm({ draft, onChange, onDone }: ListedProps) {
   const [problem, setProblem] = useState<string | null>(null);
@@ -69,7 +67,7 @@ export function OpeningsForm({ draft, onChange, onDone }: ListedProps) {
           <ChoiceField
             name="passes"
             label="It lets through"
-            options={passes.map((value) => ({ value, label: value }))}
+            options={openingPasses.map((value) => ({ value, label: value }))}
           />
           <ChoiceField
             name="side"

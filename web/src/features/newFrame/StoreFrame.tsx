@@ -1,11 +1,7 @@
 /** Before a new frame is stored: what it contradicts in itself, and what it does not say. */
 import type { FrameDraft, PartModel } from '@junctor/core';
 import { checkModel } from '@junctor/core';
-import { useStoreModel } from '../../files/useStoreModel';
-import { FormProblem } from '../../ui/form';
-import { KeyButton } from '../../ui/KeyButton';
-import { Words } from '../../ui/layout';
-import { Lines } from '../../ui/Sheet';
+import { StoreModel } from '../../ui/StoreModel';
 
 interface StoreProps {
   draft: FrameDraft;
@@ -14,39 +10,14 @@ interface StoreProps {
 }
 
 export function StoreFrame({ draft, model, onStored }: StoreProps) {
-  const { problem, store } = useStoreModel(model, onStored);
   const against = [
     ...(draft.name && draft.maker ? [] : ['name and maker are wanted']),
     ...checkModel(model).map(({ message }) => message),
   ];
-  return (
-    <>
-      <Lines aria-label="Before it is stored">
-        {against.map((line) => (
-          <li key={line}>
-            <strong>▲ {line}</strong>
-          </li>
-        ))}
-        {notSaid(draft).map((line) => (
-          <li key={line}>
-            <span>{line}</span>
-          </li>
-        ))}
-        <li>
-          <span>Ways of wires are the usual ones: along the plate, the arms, and up at the rear to the lid.</span>
-        </li>
-      </Lines>
-      <FormProblem message={problem} />
-      <Words>
-        <KeyButton
-          keyed="Enter"
-          label={`Store ${model.name || 'it'} as ${model.id}, revision 1`}
-          act={() => store(against)}
-        />
-      </Words>
-    </>
-  );
+  return <StoreModel model={model} against={against} says={[...notSaid(draft), usualWays]} onStored={onStored} />;
 }
+
+const usualWays = 'Ways of wires are the usual ones: along the plate, the arms, and up at the rear to the lid.';
 
 /** What a layout in it will not be able to say. */
 function notSaid({ places, openings }: FrameDraft): string[] {

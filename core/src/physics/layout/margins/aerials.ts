@@ -3,11 +3,12 @@ import type { FrameOpening } from '../../../facts/catalogue/frame';
 import type { Slot } from '../../../facts/terms/names';
 import { aerialsOn } from '../aerials';
 import { acrossMm } from '../box';
+import { pluggedMm } from '../cables';
 import type { Laid } from '../laid';
 import type { Margin } from '../margin';
 import { notKnown } from '../margin';
 import type { Room } from '../standing';
-import { besideBlades } from './blades';
+import { besideBlades, movesMm } from './blades';
 import { cableMarginsAlong } from './cables';
 
 export function aerialMargins(laid: Laid, from: Slot): Margin[] {
@@ -18,13 +19,13 @@ export function aerialMargins(laid: Laid, from: Slot): Margin[] {
           kind: 'aerial',
           slots: [slot],
           what: `where ${slot} leaves the frame`,
-          says: `the frame has no hole for ${slot} that is known: look where it goes, 10 mm from any blade`,
+          says: `the frame has no hole for ${slot} that is known: look where it goes, ${movesMm} mm from any blade`,
         }),
       ];
     const { hole, mm, points } = out;
     return [
       // One plug is in a socket, the other end is the aerial itself.
-      ...cableMarginsAlong({ slot, cable, slots: [from, slot], endsMm: 2 }, { runMm: mm, points }),
+      ...cableMarginsAlong({ slot, cable, slots: [from, slot], endsMm: pluggedMm }, { runMm: mm, points }),
       ...besideBlades(laid, slot, beyond(hole, acrossMm(laid.assembly.model(slot)!))),
     ];
   });

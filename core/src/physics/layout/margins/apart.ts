@@ -4,6 +4,7 @@ import type { PartModel } from '../../../facts/catalogue/partModel';
 import type { Slot } from '../../../facts/terms/names';
 import { boxGapMm } from '../standing';
 import type { Laid } from '../laid';
+import { placedSlots } from '../laid';
 import type { Margin } from '../margin';
 import { margin, warned } from '../margin';
 import { reckon, sized, tenths } from '../sized';
@@ -30,7 +31,7 @@ const keeping: readonly Keeping[] = [
 ];
 
 export function apartMargins(laid: Laid): Margin[] {
-  const placed = [...laid.poses].filter(([, { place }]) => laid.places.has(place)).map(([slot]) => slot);
+  const placed = placedSlots(laid);
   return keeping.flatMap((rule) => {
     const of = (is: (model: PartModel) => boolean) => placed.filter((slot) => is(laid.assembly.model(slot)!));
     return of(rule.isDisturbed).flatMap((slot) =>

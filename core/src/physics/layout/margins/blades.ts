@@ -11,7 +11,8 @@ import type { Room } from '../standing';
 import { standing } from '../standing';
 
 /** What can move keeps farther away than what is screwed or taped down. */
-const [movesMm, fastMm] = [10, 3];
+export const movesMm = 10;
+const fastMm = 3;
 
 export function bladeMargins(laid: Laid, slot: Slot): Margin[] {
   const place = laid.places.get(laid.poses.get(slot)!.place);

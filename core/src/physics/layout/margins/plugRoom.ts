@@ -3,7 +3,7 @@ import { matesOn } from '../../../facts/assembly/build';
 import { lookUp } from '../../../facts/terms/lookUp';
 import type { Connector, PartModel } from '../../../facts/catalogue/partModel';
 import type { Slot } from '../../../facts/terms/names';
-import { lying } from '../../geometry/place';
+import { lying, turnedRad } from '../../geometry/place';
 import type { Laid } from '../laid';
 import type { Margin } from '../margin';
 import { margin } from '../margin';
@@ -19,8 +19,8 @@ export function plugRoomMargins(laid: Laid, slot: Slot): Margin[] {
   const model = laid.assembly.model(slot)!;
   return pluggedIn(laid, slot).map((connector) => {
     const [x, y] = middleOf(model, connector);
-    const deg = (pose.face === 'up' ? connector.exitDeg : 180 - connector.exitDeg) + pose.yawDeg;
-    const out = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)] as const;
+    const turned = turnedRad(pose, connector.exitDeg);
+    const out = [Math.cos(turned), Math.sin(turned)] as const;
     const at = lying(pose, [x, y]);
     const axis = Math.abs(out[0]) >= Math.abs(out[1]) ? 0 : 1;
     const away = (at[axis]! - place.atMm[axis]!) * Math.sign(out[axis]!);

@@ -3,7 +3,7 @@ import type { FrameOpening, XYZ } from '../../../facts/catalogue/frame';
 import type { Body } from '../../../facts/catalogue/partModel';
 import type { Pose } from '../../../facts/assembly/build';
 import type { Slot } from '../../../facts/terms/names';
-import { lying } from '../../geometry/place';
+import { lying, turnedRad } from '../../geometry/place';
 import { boardMm } from '../box';
 import type { Laid } from '../laid';
 import type { Margin, Remedy } from '../margin';
@@ -96,9 +96,8 @@ function socketAt(pose: Pose, atMm: readonly [number, number]): XYZ {
 
 /** Outwards in the aircraft. */
 function facingOf(pose: Pose, faceDeg: number | 'up' | 'down'): XYZ {
-  const isUp = pose.face === 'up';
-  if (typeof faceDeg !== 'number') return [0, 0, (faceDeg === 'up') === isUp ? 1 : -1];
-  const turned = (((isUp ? faceDeg : 180 - faceDeg) + pose.yawDeg) * Math.PI) / 180;
+  if (typeof faceDeg !== 'number') return [0, 0, faceDeg === pose.face ? 1 : -1];
+  const turned = turnedRad(pose, faceDeg);
   return [Math.cos(turned), Math.sin(turned), 0];
 }
 
