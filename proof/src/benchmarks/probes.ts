@@ -10,6 +10,7 @@ import { generate } from '../generators/generate';
 import type { HowMuch, ProbeCase, ProbeTrial } from '../trials/probeTrial';
 import { probeTrial } from '../trials/probeTrial';
 import { catalogue } from '../trials/ruleTrial';
+import { listPaces } from './listPace';
 import type { Measurement } from './measurement';
 import { atMost, none } from './measurement';
 
@@ -42,7 +43,7 @@ export async function probes(long: boolean): Promise<Measurement[]> {
       trials.flatMap(({ claims }) => claims.wrong).length,
     ),
     atMost('list of the vineyard quad', { value: ofVineyard.list.seconds / 60, unit: 'min', bar: 6, digits: 1 }),
-    atMost('slowest list', { value: Math.max(...trials.map(({ listS }) => listS)), unit: 's', bar: 3, digits: 1 }),
+    ...listPaces(solve),
   ];
 }
 
@@ -78,8 +79,8 @@ function planned(seed: number, solve: Solve): { name: string; build: Build } {
   return { name, build: plan.target };
 }
 
-function print({ of: { name }, list: { touches, seconds }, listS, stops, faults, claims }: ProbeTrial): void {
-  console.log(`# ${name}: ${touches.length} touches, ${(seconds / 60).toFixed(1)} min of hands, ${listS.toFixed(1)} s`);
+function print({ of: { name }, list: { touches, seconds }, stops, faults, claims }: ProbeTrial): void {
+  console.log(`# ${name}: ${touches.length} touches, ${(seconds / 60).toFixed(1)} min of hands`);
   for (const line of stops.moved.slice(0, 3)) console.log(`# false stop: ${line}`);
   for (const line of stops.otherwise.slice(0, 3)) console.log(`# false stop, insides otherwise: ${line}`);
   for (const line of claims.wrong.slice(0, 3)) console.log(`# does not show: ${line}`);

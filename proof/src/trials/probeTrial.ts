@@ -28,8 +28,6 @@ export interface HowMuch {
 export interface ProbeTrial {
   of: ProbeCase;
   list: TouchList;
-  /** Of work. */
-  listS: number;
   /** Of good aircraft: what stopped them. */
   stops: { moved: readonly string[]; otherwise: readonly string[] };
   faults: readonly { fault: Injected; seen: boolean; canBeTold: boolean }[];
@@ -40,9 +38,7 @@ export interface ProbeTrial {
 /** @throws {Error} If there is no list. */
 export function probeTrial(of: ProbeCase, { good, every }: HowMuch, solve: Solve): ProbeTrial {
   const { name, build, meter } = of;
-  const begun = performance.now();
   const made = probeList(assemble(build, catalogue), { meter, solve });
-  const listS = (performance.now() - begun) / 1000;
   if (made.is === 'gave up') throw new Error(`${name}: ${made.why}`);
   const { list } = made;
   const judged = judgedIn(of, list);
@@ -55,7 +51,7 @@ export function probeTrial(of: ProbeCase, { good, every }: HowMuch, solve: Solve
       const seen = stoppedBy(judged, new TrueMeter({ build: is, catalogue, meter, bridges, broken }), is) !== null;
       return { fault, seen, canBeTold: seen || tellable({ build, catalogue, meter }, fault.aircraft) };
     });
-  return { of, list, listS, stops: stopsOfGood(of, judged, seeds), faults, claims: claimsOf(of, judged, list.faults) };
+  return { of, list, stops: stopsOfGood(of, judged, seeds), faults, claims: claimsOf(of, judged, list.faults) };
 }
 
 interface Judged extends ListedTouch {

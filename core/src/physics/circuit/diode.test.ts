@@ -3,7 +3,12 @@ import { expect, it } from 'vitest';
 import type { DiodeLaw } from './diode';
 import { diodeOf } from './diode';
 
-const diodeAt = (law: DiodeLaw, volts: number) => diodeOf(law).at(volts);
+function diodeAt(law: DiodeLaw, volts: number) {
+  const diode = diodeOf(law);
+  const amps = diode.ampsAt(volts);
+  return { amps, siemens: diode.siemensAt(amps) };
+}
+
 const nVt = 1.7 * 0.025852;
 
 /** The volts across junction and resistance at a current, straight from Shockley's law. */

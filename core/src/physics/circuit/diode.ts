@@ -9,6 +9,7 @@ const thermalV = 0.025852;
 const nVt = emission * thermalV;
 /** Exponents are cut here; beyond, the law goes on as a straight line. */
 const greatestExponent = 60;
+const greatestFactor = Math.exp(greatestExponent);
 /** Less than this of omega's argument, and three terms of its series say all. */
 const smallZ = -8;
 
@@ -18,19 +19,13 @@ export interface DiodeLaw {
   seriesOhms: number;
 }
 
-/** What an element carries at a voltage across it, and its slope. */
-export interface Carried {
-  amps: number;
-  siemens: number;
-}
-
 /** Is of the law, in A. */
 export function saturationA({ forwardV, atA, seriesOhms }: DiodeLaw): number {
   return atA / (Math.exp((forwardV - atA * seriesOhms) / nVt) - 1);
 }
 
 /** A diode ready to be asked often. */
-class Diode {
+export class Diode {
   private readonly saturationA: number;
   /** Ohms beside those of the junction where it carries nothing. */
   private readonly share: number;
@@ -43,11 +38,22 @@ class Diode {
   }
 
   /** What it carries at a voltage over junction and series resistance. */
-  at(volts: number): Carried {
-    const { seriesOhms } = this.law;
-    if (seriesOhms === 0) return junction(this.saturationA, volts);
-    const w = omega(this.logOfShare + volts / nVt + this.share);
-    return { amps: (nVt * w) / seriesOhms - this.saturationA, siemens: w / (seriesOhms * (1 + w)) };
+  ampsAt(volts: number): number {
+    const { saturationA, law } = this;
+    if (law.seriesOhms === 0) return junctionA(saturationA, volts);
+    return (nVt * omega(this.logOfShare + volts / nVt + this.share)) / law.seriesOhms - saturationA;
+  }
+
+  /** The volts across it where it carries so much. */
+  voltsAt(amps: number): number {
+    return nVt * Math.log1p(amps / this.saturationA) + amps * this.law.seriesOhms;
+  }
+
+  /** Its slope where it carries so much. */
+  siemensAt(amps: number): number {
+    const { saturationA, law } = this;
+    const junctionSiemens = Math.min(amps / saturationA + 1, greatestFactor) * (saturationA / nVt);
+    return junctionSiemens / (1 + law.seriesOhms * junctionSiemens);
   }
 }
 
@@ -75,9 +81,8 @@ function omega(z: number): number {
   return w;
 }
 
-function junction(is: number, volts: number): Carried {
+function junctionA(is: number, volts: number): number {
   const x = volts / nVt;
   const beyond = Math.max(0, x - greatestExponent);
-  const most = is * Math.exp(x - beyond);
-  return { amps: most * (1 + beyond) - is, siemens: most / nVt };
+  return is * Math.exp(x - beyond) * (1 + beyond) - is;
 }

@@ -2,7 +2,8 @@
 
 /** For each node the one that stands for all that are joined with it. */
 export function joinedUp(size: number, pairs: readonly { a: number; b: number }[]): (node: number) => number {
-  const parent = Int32Array.from({ length: size }, (_, node) => node);
+  const parent = new Int32Array(size);
+  for (let node = 0; node < size; node++) parent[node] = node;
   const find = (node: number): number => {
     let root = node;
     while (parent[root] !== root) root = parent[root]!;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { Matrix, solve } from 'ml-matrix';
 import { describe, expect, it } from 'vitest';
-import { factorSymmetric, solveFactored } from './ldl';
+import { Pattern } from './ldl';
 
 /** Conductances of a net of resistors, as a circuit makes them: from micro- to kilosiemens. */
 const nets = fc.integer({ min: 1, max: 12 }).chain((size) =>
@@ -35,9 +35,15 @@ describe('symmetric equations', () => {
               add(p, q, -siemens);
         }
         const mine = Float64Array.from(right);
-        const factors = Float64Array.from(whole.to1DArray());
-        factorSymmetric(factors, size);
-        solveFactored(factors, mine);
+        const pattern = new Pattern(
+          size,
+          links.flatMap(([a, b]) => (a > 0 && b > 0 ? [{ a: a - 1, b: b - 1 }] : [])),
+        );
+        const values = new Float64Array(pattern.entries);
+        for (let node = 0; node < size; node++) values[node] = whole.get(node, node);
+        for (const [a, b, place] of pattern.links()) values[place] = whole.get(a, b);
+        pattern.factor(values);
+        pattern.solve(values, mine);
         const theirs = solve(whole, Matrix.columnVector(right)).to1DArray();
         theirs.forEach((value, index) =>
           expect(mine[index]! / (1 + Math.abs(value))).toBeCloseTo(value / (1 + Math.abs(value)), 6),

@@ -1,11 +1,8 @@
-/**
- * A circuit made small for the meter's port: conductors melted into one node, and only the part that hangs
- * together with the two probes kept.
- */
+/** A circuit made small for the meter's port: conductors melted into one node, and only what hangs on the probes. */
 import type { Circuit } from './compile';
-import type { Melted } from './melt';
 import { meltable } from './melt';
-import { portOf, withoutDeadEnds } from './port';
+import type { PortCircuit } from './port';
+import { portOf } from './port';
 
 /**
  * The circuit between two nodes, with all that a charge can lie on.
@@ -17,12 +14,7 @@ export function reduceToPort(
   { blackNode, redNode }: { blackNode: string; redNode: string },
   conductorBelowOhms: number,
   switchesClosed: boolean,
-): ReturnType<typeof portOf> {
+): PortCircuit {
   const { inners, pieceOf } = meltable(circuit, { switchesClosed, belowOhms: conductorBelowOhms }).melted([]);
   return portOf(inners, pieceOf(blackNode), pieceOf(redNode));
-}
-
-/** What can carry a lasting current from one piece of copper to another; null when they are one. */
-export function portBetween({ inners }: Pick<Melted, 'inners'>, black: number, red: number) {
-  return black === red ? null : portOf(withoutDeadEnds(inners, [black, red]), black, red);
 }

@@ -1,12 +1,12 @@
 /** Nodal analysis of a port circuit, with Newton's method for what bends. */
-import type { Carried } from './diode';
 import { diodeOf } from './diode';
 import type { PortCircuit } from './port';
 import type { CapacitorAs, Drive } from './system';
 import { System } from './system';
 
 interface Solution {
-  volts: readonly number[];
+  /** By node, against the black probe. */
+  volts: Float64Array;
   /** Red against black. */
   portV: number;
   /** Into the plus side of each capacitor, in A. */
@@ -16,12 +16,12 @@ interface Solution {
 /** Steps shrink by their square: after one of this size the next is not worth it. */
 const toleranceV = 3e-4;
 const maxSteps = 200;
-/** Newton steps are cut to this, about the drop of a junction, so that exponentials do not overshoot. */
-const longestStepV = 0.6;
+/** Newton steps are cut to this, so that exponentials do not overshoot. */
+const longestStepV = 2;
 
 interface Asked {
   /** Volts of each node, near which the answer will be. */
-  guess?: readonly number[] | undefined;
+  guess?: Float64Array | undefined;
   /** True where an answer is good enough in which currents of `overA` in all are still over. */
   isEnough?: (portV: number, overA: number) => boolean;
 }
@@ -31,10 +31,12 @@ export function solvePort(
   circuit: PortCircuit,
   drive: Drive,
   capacitorAs: CapacitorAs,
-  { guess = new Array<number>(circuit.size).fill(0), isEnough = () => false }: Asked = {},
+  { guess = new Float64Array(circuit.size), isEnough = () => false }: Asked = {},
 ): Solution {
   const system = new System(circuit, drive, capacitorAs);
-  const volts = settle(system, guess, (now, overA) => isEnough(now[circuit.red]!, overA));
+  const start = guess.slice();
+  start[circuit.black] = 0;
+  const volts = settle(system, start, (now, overA) => isEnough(now[circuit.red]!, overA));
   const capacitorA: Record<string, number> = {};
   for (const { id, a, b, volts: own, ohms } of system.capacitors) capacitorA[id] = (volts[a]! - volts[b]! - own) / ohms;
   return { volts, portV: volts[circuit.red]!, capacitorA };
@@ -47,10 +49,10 @@ export function solvePort(
  */
 function settle(
   system: System,
-  guess: readonly number[],
-  isEnough: (volts: readonly number[], overA: number) => boolean,
-): number[] {
-  const volts = [0, ...guess.slice(1)];
+  guess: Float64Array,
+  isEnough: (volts: Float64Array, overA: number) => boolean,
+): Float64Array {
+  const volts = guess.slice();
   let isWholeStep = false;
   for (let step = 0; step < maxSteps; step++) {
     const overA = system.straighten(volts);
@@ -58,24 +60,23 @@ function settle(
     if (isWholeStep && isEnough(volts, overA)) return volts;
     const next = system.alongLines();
     const largest = largestChange(volts, next);
-    const isThere = largest < toleranceV || system.curved.length === 0;
+    const isThere = largest < toleranceV || !system.bends;
     isWholeStep = isThere || largest <= longestStepV;
     const share = isWholeStep ? 1 : longestStepV / largest;
-    for (let i = 0; i < next.length; i++) volts[i + 1] = volts[i + 1]! + share * (next[i]! - volts[i + 1]!);
+    for (let i = 0; i < next.length; i++) volts[i]! += share * (next[i]! - volts[i]!);
     if (isThere) return volts;
   }
   return downhill(system, guess);
 }
 
-function downhill(system: System, guess: readonly number[]): number[] {
-  let volts: number[] = [0, ...guess.slice(1)];
+function downhill(system: System, guess: Float64Array): Float64Array {
+  let volts = guess.slice();
   let miss = system.missing(volts);
   for (let step = 0; step < maxSteps; step++) {
     const from = volts;
     system.straighten(from);
     const next = system.alongLines().slice();
-    const tried = (share: number) =>
-      from.map((value, node) => (node === 0 ? value : value + share * (next[node - 1]! - value)));
+    const tried = (share: number) => from.map((value, node) => value + share * (next[node]! - value));
     let share = 1;
     volts = tried(share);
     let left = system.missing(volts);
@@ -90,20 +91,20 @@ function downhill(system: System, guess: readonly number[]): number[] {
   throw new Error('the circuit did not settle');
 }
 
-function largestChange(volts: readonly number[], next: Float64Array): number {
+function largestChange(volts: Float64Array, next: Float64Array): number {
   let largest = 0;
-  for (let i = 0; i < next.length; i++) largest = Math.max(largest, Math.abs(next[i]! - volts[i + 1]!));
+  for (let i = 0; i < next.length; i++) largest = Math.max(largest, Math.abs(next[i]! - volts[i]!));
   return largest;
 }
 
-/** What an element carries once everything has settled. */
-export function through(element: PortCircuit['branches'][number]['element'], across: number): Carried {
+/** What an element carries once everything has settled, in A. */
+export function through(element: PortCircuit['branches'][number]['element'], across: number): number {
   switch (element.is) {
     case 'diode':
-      return diodeOf(element).at(across);
+      return diodeOf(element).ampsAt(across);
     case 'resistor':
-      return { amps: across / element.ohms, siemens: 1 / element.ohms };
+      return across / element.ohms;
     case 'capacitor':
-      return { amps: 0, siemens: 0 };
+      return 0;
   }
 }

@@ -3,9 +3,8 @@
  * Capacitors enter as a voltage behind a resistance, which also serves one implicit step in time.
  */
 import type { MeterSource } from '../../facts/terms/meter';
-import type { Carried } from './diode';
-import { diodeOf } from './diode';
-import { factorSymmetric, solveFactored } from './ldl';
+import type { Equations } from './equations';
+import { connect, equationsOf } from './equations';
 import type { PortCircuit } from './port';
 
 /** What the probes drive: open volts behind a resistance, or a current (amps) with a limit in volts. */
@@ -19,15 +18,6 @@ export function driveOf({ seriesOhms, limitV, limitA }: MeterSource): NonNullabl
 /** For each capacitor: the volts it stands at and the resistance behind them; null leaves it open. */
 export type CapacitorAs = (id: string) => { volts: number; ohms: number } | null;
 
-/** What carries a current from a to b that bends with the volts across it, and never falls with them. */
-interface Curved {
-  a: number;
-  b: number;
-  of: { at: (across: number) => Carried };
-  /** The straight line that was laid on it last. */
-  line: { amps: number; siemens: number };
-}
-
 interface PlacedCapacitor {
   id: string;
   a: number;
@@ -36,119 +26,148 @@ interface PlacedCapacitor {
   ohms: number;
 }
 
-/** Conductances by rows, symmetric and positive definite. */
-interface Conductances {
-  siemens: Float64Array;
-  unknowns: number;
-}
-
 /** Leak from every node to the black probe that keeps floating nodes solvable. */
 const leakSiemens = 1e-10;
+/** A line is laid anew only where the volts have moved by more: up to there it is right to a millionth of its current. */
+const sameV = 1e-4;
+/**
+ * Beyond its knee a diode carries at the volts found far more than the line before said: then the line is laid where
+ * it carries what was said (Nagel, SPICE2, 1975: iteration on current).
+ */
+const [kneeA, farMore] = [1e-9, 1.5];
 
 export class System {
-  readonly curved: Curved[] = [];
-  readonly capacitors: PlacedCapacitor[] = [];
-  private readonly fixed: Conductances;
+  readonly capacitors: readonly PlacedCapacitor[];
+  private readonly equations: Equations;
+  /** A constant current out of the probes, which bends where it gives way. */
+  private readonly current: { amps: number; limitV: number } | null;
+  private readonly fixed: Float64Array;
   private readonly amps: Float64Array;
   /** The same with a straight line laid on every bent element. */
-  private readonly straight: Conductances;
+  private readonly straight: Float64Array;
   private readonly straightAmps: Float64Array;
+  /** The lines that were laid last, and at which volts: what bends, then the probes. */
+  private readonly lineV: Float64Array;
+  private readonly lineAmps: Float64Array;
+  private readonly lineSiemens: Float64Array;
 
-  constructor(circuit: PortCircuit, drive: Drive, capacitorAs: CapacitorAs) {
-    // Nodes but for node 0, the black probe, which is the reference.
-    const unknowns = circuit.size - 1;
-    this.fixed = { siemens: new Float64Array(unknowns * unknowns), unknowns };
-    this.amps = new Float64Array(unknowns);
-    this.straight = { siemens: new Float64Array(unknowns * unknowns), unknowns };
-    this.straightAmps = new Float64Array(unknowns);
-    for (const { id, a, b, element } of circuit.branches) {
-      if (element.is === 'resistor') connect(this.fixed, a, b, 1 / element.ohms);
-      else if (element.is === 'diode') this.curved.push({ a, b, of: diodeOf(element), line: { amps: 0, siemens: 0 } });
-      else {
-        const as = capacitorAs(id);
-        if (!as) continue;
-        this.capacitors.push({ id, a, b, ...as });
-        connect(this.fixed, a, b, 1 / as.ohms);
-        push(this.amps, b, a, as.volts / as.ohms);
-      }
-    }
+  constructor(
+    private readonly circuit: PortCircuit,
+    drive: Drive,
+    capacitorAs: CapacitorAs,
+  ) {
+    const { size, red } = circuit;
+    const equations = equationsOf(circuit);
+    this.equations = equations;
+    this.fixed = equations.siemens.slice();
+    this.amps = new Float64Array(size);
+    for (let node = 0; node < size; node++) this.fixed[node]! += leakSiemens;
+    this.capacitors = equations.capacitors.flatMap(({ id, a, b, place }) => {
+      const as = capacitorAs(id);
+      if (!as) return [];
+      connect(this.fixed, { a, b, place }, 1 / as.ohms);
+      this.amps[a]! += as.volts / as.ohms;
+      this.amps[b]! -= as.volts / as.ohms;
+      return [{ id, a, b, ...as }];
+    });
     if (drive && 'ohms' in drive) {
-      connect(this.fixed, circuit.red, 0, 1 / drive.ohms);
-      push(this.amps, 0, circuit.red, drive.volts / drive.ohms);
+      this.fixed[red]! += 1 / drive.ohms;
+      this.amps[red]! += drive.volts / drive.ohms;
     }
-    if (drive && 'amps' in drive)
-      this.curved.push({
-        a: circuit.red,
-        b: 0,
-        of: { at: (across) => limitedAt(drive, across) },
-        line: { amps: 0, siemens: 0 },
-      });
-    for (let i = 0; i < unknowns; i++) this.fixed.siemens[i * unknowns + i]! += leakSiemens;
+    this.current = drive && 'amps' in drive ? drive : null;
+    this.straight = new Float64Array(equations.pattern.entries);
+    this.straightAmps = new Float64Array(size);
+    this.lineV = new Float64Array(equations.bent.length + 1).fill(NaN);
+    this.lineAmps = new Float64Array(equations.bent.length + 1);
+    this.lineSiemens = new Float64Array(equations.bent.length + 1);
+  }
+
+  /** Whether anything in it bends. */
+  get bends(): boolean {
+    return this.current !== null || this.equations.bent.length > 0;
   }
 
   /**
    * Lays a straight line on every bent element at these volts.
    * @returns The currents in A that are over where they carry something else than the lines before said.
    */
-  straighten(volts: ArrayLike<number>): number {
-    const { straight, straightAmps: amps } = this;
-    straight.siemens.set(this.fixed.siemens);
-    amps.set(this.amps);
+  straighten(volts: Float64Array): number {
+    const { straight, straightAmps, lineV, lineAmps, lineSiemens } = this;
+    const { bent, bentA, bentB, bentPlace } = this.equations;
+    straight.set(this.fixed);
+    straightAmps.set(this.amps);
     let overA = 0;
-    for (const { a, b, of, line } of this.curved) {
+    for (let one = 0; one < bent.length; one++) {
+      const a = bentA[one]!;
+      const b = bentB[one]!;
       const across = volts[a]! - volts[b]!;
-      const carried = of.at(across);
-      overA += Math.abs(carried.amps - line.amps - line.siemens * across);
-      line.siemens = carried.siemens;
-      line.amps = carried.amps - carried.siemens * across;
-      connect(straight, a, b, line.siemens);
-      push(amps, a, b, line.amps);
+      if (!(Math.abs(across - lineV[one]!) < sameV)) {
+        const diode = bent[one]!;
+        const said = lineAmps[one]! + lineSiemens[one]! * across;
+        const amps = diode.ampsAt(across);
+        overA += Math.abs(amps - said);
+        const isFar = said > kneeA && amps > farMore * said;
+        const at = isFar ? diode.voltsAt(said) : across;
+        const carried = isFar ? said : amps;
+        lineV[one] = at;
+        lineSiemens[one] = diode.siemensAt(carried);
+        lineAmps[one] = carried - lineSiemens[one]! * at;
+      }
+      const siemens = lineSiemens[one]!;
+      const rest = lineAmps[one]!;
+      straight[a]! += siemens;
+      straight[b]! += siemens;
+      straight[bentPlace[one]!]! -= siemens;
+      straightAmps[a]! -= rest;
+      straightAmps[b]! += rest;
     }
-    return overA;
+    return overA + this.straightenSource(volts);
   }
 
-  /** Factors of the system with straight lines as they were laid last; lost when others are. */
-  factored(): Float64Array {
-    const { siemens, unknowns } = this.straight;
-    factorSymmetric(siemens, unknowns);
-    return siemens;
-  }
-
-  /** Where the lines that were laid last lead: volts of the nodes but the black one; lost with the next call. */
+  /** Where the lines that were laid last lead: volts of the nodes; lost with the next call. */
   alongLines(): Float64Array {
-    solveFactored(this.factored(), this.straightAmps);
-    return this.straightAmps;
+    const { straight, straightAmps, equations, circuit } = this;
+    // The black probe is what all volts are against: its own equation says that it has none.
+    equations.pattern.leaveOut(straight, circuit.black);
+    straightAmps[circuit.black] = 0;
+    equations.pattern.factor(straight);
+    equations.pattern.solve(straight, straightAmps);
+    return straightAmps;
   }
 
   /** Length of the currents that are left over at the nodes, in A. */
-  missing(volts: ArrayLike<number>): number {
+  missing(volts: Float64Array): number {
+    const { fixed, equations, circuit, current } = this;
     const left = this.amps.slice();
-    for (const { a, b, of } of this.curved) push(left, a, b, of.at(volts[a]! - volts[b]!).amps);
-    const { unknowns, siemens } = this.fixed;
-    let square = 0;
-    for (let row = 0; row < unknowns; row++) {
-      let over = left[row]!;
-      for (let column = 0; column < unknowns; column++) over -= siemens[row * unknowns + column]! * volts[column + 1]!;
-      square += over ** 2;
+    equations.bent.forEach((diode, one) => {
+      const [a, b] = [equations.bentA[one]!, equations.bentB[one]!];
+      const amps = diode.ampsAt(volts[a]! - volts[b]!);
+      left[a]! -= amps;
+      left[b]! += amps;
+    });
+    if (current) left[circuit.red]! -= limitedAt(current, volts[circuit.red]!).amps;
+    for (let node = 0; node < left.length; node++) left[node]! -= fixed[node]! * volts[node]!;
+    for (const [a, b, place] of equations.pattern.links()) {
+      left[a]! -= fixed[place]! * volts[b]!;
+      left[b]! -= fixed[place]! * volts[a]!;
     }
-    return Math.sqrt(square);
+    left[circuit.black] = 0;
+    return Math.sqrt(left.reduce((square, over) => square + over ** 2, 0));
   }
-}
 
-/** Adds a conductance between two nodes. */
-function connect({ siemens, unknowns }: Conductances, a: number, b: number, value: number): void {
-  const [i, j] = [a - 1, b - 1];
-  if (i >= 0) siemens[i * unknowns + i]! += value;
-  if (j >= 0) siemens[j * unknowns + j]! += value;
-  if (i < 0 || j < 0) return;
-  siemens[i * unknowns + j]! -= value;
-  siemens[j * unknowns + i]! -= value;
-}
-
-/** Adds a current that is pushed out of a into b. */
-function push(amps: Float64Array, a: number, b: number, value: number): void {
-  if (a > 0) amps[a - 1]! -= value;
-  if (b > 0) amps[b - 1]! += value;
+  private straightenSource(volts: Float64Array): number {
+    if (!this.current) return 0;
+    const { straight, straightAmps, lineAmps, lineSiemens } = this;
+    const { red } = this.circuit;
+    const [port, across] = [lineAmps.length - 1, volts[red]!];
+    const { amps, siemens } = limitedAt(this.current, across);
+    const overA = Math.abs(amps - lineAmps[port]! - lineSiemens[port]! * across);
+    lineSiemens[port] = siemens;
+    lineAmps[port] = amps - siemens * across;
+    straight[red]! += siemens;
+    straightAmps[red]! -= lineAmps[port]!;
+    return overA;
+  }
 }
 
 /** Share of the limit over which a current source gives way. */
@@ -158,7 +177,10 @@ const kneeShare = 0.003;
  * A constant current that gives way to a constant voltage: whichever is less, rounded where the two meet. Counted out
  * of the port, so that it rises with the volts as every other element does.
  */
-function limitedAt({ amps, limitV }: { amps: number; limitV: number }, across: number): Carried {
+function limitedAt(
+  { amps, limitV }: { amps: number; limitV: number },
+  across: number,
+): { amps: number; siemens: number } {
   const ohms = (kneeShare * limitV) / amps;
   const soft = kneeShare * amps;
   const over = (limitV - across) / ohms;

@@ -127,7 +127,7 @@ function run(
       const { farads, esrOhms } = parts.get(id)!;
       return { volts: lookUp(charge, id)!, ohms: esrOhms + stepS / farads };
     };
-  const step = (charge: Record<string, number>, stepS: number, guess?: readonly number[]) => {
+  const step = (charge: Record<string, number>, stepS: number, guess?: Float64Array) => {
     const { portV, capacitorA, volts } = solvePort(circuit, drive, at(charge, stepS), { guess });
     const next = Object.fromEntries(
       Object.keys(charge).map((id) => [

@@ -2,64 +2,82 @@
 import type { Circuit } from '../../../physics/circuit/compile';
 import type { Melted } from '../../../physics/circuit/melt';
 import { meltable } from '../../../physics/circuit/melt';
-import { portBetween } from '../../../physics/circuit/reduce';
 import { sideBySide } from '../../../physics/circuit/sideBySide';
+import { through } from '../../../physics/circuit/solve';
 import { atEndOfSpread } from '../../../physics/circuit/spread';
 import { withUnshown } from '../../../physics/circuit/unshown';
+import { WholeCircuit } from '../../../physics/circuit/whole';
 import { diodeBandV } from '../expect';
 import type { Candidate } from './candidates';
 import type { GoodBand, MeterScale } from './meterScale';
-import type { Probes, Settled } from './mostMoved';
+import type { Settled } from './mostMoved';
 
-export type Probed = Candidate['touch'] & Probes;
+/** A touch, and the pieces of copper of the good circuit that its probes are on. */
+export interface Probed {
+  mode: Candidate['touch']['mode'];
+  blackNode: string;
+  redNode: string;
+  black: number;
+  red: number;
+}
 
 export interface Reading extends Settled, GoodBand {
-  /** At the probes. */
-  portV: number;
   /** By how many volts a fault must raise or lower those to be shown; Infinity: in that way it cannot. */
   room: { up: number; down: number };
 }
 
-/** One good circuit in the states that its bands are made from; each small, for what settles. */
+/** One state of a good circuit that its bands are made from. */
+interface State {
+  melted: Melted;
+  whole: WholeCircuit;
+}
+
 interface GoodCircuit {
   sound: Melted;
-  nominal: Melted;
+  nominal: State;
   /** With every part at either end of its spread. */
-  ends: readonly Melted[];
+  ends: readonly State[];
   /** The same with all that good parts may have besides. */
-  fullest: readonly Melted[];
+  fullest: readonly State[];
 }
 
 export function goodCircuit(circuit: Circuit, taken: { switchesClosed: boolean }): GoodCircuit {
   const small = sideBySide();
   const ways = [-1, 1] as const;
   const sound = meltable(circuit, taken).melted([]);
+  const state = (melted: Melted, inners = melted.inners): State => ({
+    melted,
+    whole: new WholeCircuit({ pieces: melted.pieces, inners: small(inners) }),
+  });
+  const atEnds = (melted: Melted) => ways.map((way) => state(melted, atEndOfSpread(melted.inners, way)));
   const fullest = meltable(withUnshown(circuit), taken).melted([]);
-  const atEnds = (melted: Melted) =>
-    ways.map((way): Melted => ({ ...melted, inners: small(atEndOfSpread(melted.inners, way)) }));
-  return { sound, nominal: { ...sound, inners: small(sound.inners) }, ends: atEnds(sound), fullest: atEnds(fullest) };
+  return { sound, nominal: state(sound), ends: atEnds(sound), fullest: atEnds(fullest) };
 }
 
 export function goodReading(
   { sound, nominal, ends, fullest }: GoodCircuit,
-  { blackNode, redNode, mode }: Probed,
+  probed: Probed,
   scale: MeterScale,
 ): Reading {
-  const [black, red] = [sound.pieceOf(blackNode), sound.pieceOf(redNode)];
-  const known = new Float64Array(sound.pieces).fill(NaN);
-  const port = portBetween(nominal, black, red);
-  if (!port) {
-    known[black] = 0;
+  const { mode, black, red } = probed;
+  const volts = new Float64Array(sound.pieces).fill(NaN);
+  volts[black] = 0;
+  if (black === red) {
     // All that the meter gives goes from probe to probe through copper.
     const band = { is: 'sounds', low: 0, high: 0, marginV: 0 } as const;
-    return { ...band, portV: 0, room: scale.roomV(band, 0, mode), volts: known, copperA: scale.mostA(mode) };
+    const amps = new Float64Array(sound.inners.length);
+    return { ...band, room: scale.roomV(band, 0, mode), volts, amps, copperA: scale.mostA(mode) };
   }
-  const { portV, volts } = scale.settled(port, mode);
-  port.pieces.forEach((piece, node) => (known[piece] = volts[node]!));
-  const portIn = (melted: Melted) => {
-    const other = portBetween(melted, melted.pieceOf(blackNode), melted.pieceOf(redNode))!;
-    const guess = other.pieces.map((piece) => known[piece] || 0);
-    return scale.settled(other, mode, guess).portV;
+  const { portV, volts: settled } = scale.settled(nominal.whole.between(black, red), mode);
+  volts[red] = portV;
+  nominal.whole.pieces.forEach((piece, node) => {
+    if (nominal.whole.hangTogether(piece, black)) volts[piece] = settled ? settled[node]! : 0;
+    else if (nominal.whole.hangTogether(piece, red)) volts[piece] = portV;
+  });
+  const portIn = ({ melted, whole }: State) => {
+    const port = whole.between(melted.pieceOf(probed.blackNode), melted.pieceOf(probed.redNode));
+    const guess = Float64Array.from(whole.pieces, (piece) => volts[piece] || 0);
+    return scale.settled(port, mode, guess).portV;
   };
   const spread = [portV, ...ends.map(portIn)];
   const [drawn, high] = [Math.min(...spread), Math.max(...spread)];
@@ -67,19 +85,13 @@ export function goodReading(
   // A fault is shown when it lies outside by half as much again as values move.
   const marginV = (high - drawn) / 2 + 2 * diodeBandV;
   const band = { is: scale.is(low, high, mode), low, high, marginV };
-  return { ...band, portV, room: scale.roomV(band, portV, mode), volts: withDeadEnds(sound, known), copperA: 0 };
+  return { ...band, room: scale.roomV(band, portV, mode), volts, amps: ampsIn(sound, volts), copperA: 0 };
 }
 
-/** What hangs on a piece of copper alone carries nothing: it has the volts of that piece. */
-function withDeadEnds({ inners }: Melted, volts: Float64Array): Float64Array {
-  for (let isMore = true; isMore;) {
-    isMore = false;
-    for (const { a, b } of inners) {
-      if (Number.isNaN(volts[a]!) === Number.isNaN(volts[b]!)) continue;
-      if (Number.isNaN(volts[a]!)) volts[a] = volts[b]!;
-      else volts[b] = volts[a]!;
-      isMore = true;
-    }
-  }
-  return volts;
+/** Through each element from its end a; nothing where it does not hang on the probes. */
+function ampsIn({ inners }: Melted, volts: Float64Array): Float64Array {
+  return Float64Array.from(inners, ({ a, b, element }) => {
+    const across = volts[a]! - volts[b]!;
+    return Number.isNaN(across) || across === 0 ? 0 : through(element, across);
+  });
 }

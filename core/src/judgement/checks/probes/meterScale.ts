@@ -36,14 +36,24 @@ export class MeterScale {
     this.mostOhms = Math.max(this.ohmsAt.tone(0), this.ohmsAt.diode(0));
   }
 
-  /** Once everything has settled. @param guess Volts of each node, near which the answer will be. */
-  settled(port: PortCircuit, mode: ProbeMode, guess?: readonly number[]): { portV: number; volts: readonly number[] } {
+  /**
+   * Once everything has settled.
+   * @param port Null where nothing can flow from probe to probe.
+   * @param guess Volts of each node, near which the answer will be.
+   */
+  settled(
+    port: PortCircuit | null,
+    mode: ProbeMode,
+    guess?: Float64Array,
+  ): { portV: number; volts: Float64Array | null } {
+    if (!port) return { portV: this.source(mode).limitV, volts: null };
     const { portV, volts } = solvePort(port, this.drive(mode), () => null, { guess });
     return { portV: Math.min(portV, this.source(mode).limitV), volts };
   }
 
   /** Whether a port shows something else than a good one; it is solved only as far as that takes. */
-  portDiffers(good: GoodBand, port: PortCircuit, mode: ProbeMode, guess: readonly number[]): boolean {
+  portDiffers(good: GoodBand, port: PortCircuit | null, mode: ProbeMode, guess: Float64Array): boolean {
+    if (!port) return this.differs(good, this.source(mode).limitV, mode);
     let told: boolean | null = null;
     const isEnough = (nearV: number, overA: number) => {
       told = this.differsWithin(good, this.within(nearV, overA), mode);

@@ -6,21 +6,22 @@
  * the meter's own resistance (maximum principle and reciprocity: Chua, Desoer, Kuh: Linear and Nonlinear Circuits,
  * ch. 13).
  */
-import type { Melted } from '../../../physics/circuit/melt';
-import type { Inner } from '../../../physics/circuit/port';
-import { through } from '../../../physics/circuit/solve';
 import type { FaultyCopper } from './faultyCopper';
 
 /** The good circuit while a probe is set down. */
 export interface Settled {
   /** Of every piece of copper by its number; NaN where it does not hang on the probes. */
   volts: Float64Array;
+  /** Through every element by its place, from its end a. */
+  amps: Float64Array;
   /** From probe to probe through copper alone; 0 where they are on two pieces. */
   copperA: number;
 }
 
-/** The nodes that the probes are on. */
-export interface Probes {
+/** The pieces of copper of the good circuit that the probes are on, and the nodes there. */
+interface Probes {
+  black: number;
+  red: number;
   blackNode: string;
   redNode: string;
 }
@@ -28,47 +29,53 @@ export interface Probes {
 /** @returns Volts; Infinity where the good circuit does not tell. */
 export function mostMoved(
   { faulty, gone, joins, cutPieces }: FaultyCopper,
-  { blackNode, redNode }: Probes,
-  { volts, copperA }: Settled,
-  { sound, ohmsAt }: { sound: Melted; ohmsAt: (amps: number) => number },
+  probes: Probes,
+  { volts, amps, copperA }: Settled,
+  ohmsAt: (amps: number) => number,
 ): number {
   let drivingA = 0;
-  for (const inner of gone) drivingA += Math.abs(ampsThrough(inner, volts));
-  for (const { piece, ends, isOpened } of cutPieces) {
-    if (isOpened) return Infinity;
-    const into = new Map<number, number>();
+  for (const place of gone) drivingA += Math.abs(amps[place]!);
+  for (const cut of cutPieces) {
+    if (cut.isOpened) return Infinity;
+    const into = cut.flowing.fill(0);
     let overA = 0;
-    const flow = (part: number, flowing: number) => {
-      into.set(part, (into.get(part) ?? 0) + flowing);
+    for (const { place, sign, part } of cut.ends) {
+      const flowing = sign * amps[place]!;
+      into[part]! += flowing;
       overA += flowing;
-    };
-    for (const { inner, end, part } of ends) flow(part, (end === 'a' ? -1 : 1) * ampsThrough(inner, volts));
-    const isOn = (node: string) => sound.pieceOf(node) === piece;
-    if (isOn(redNode) && isOn(blackNode)) {
-      flow(faulty.pieceOf(redNode), copperA);
-      flow(faulty.pieceOf(blackNode), -copperA);
-      // What comes in goes out again: the rest is the probe's.
-    } else if (isOn(redNode)) flow(faulty.pieceOf(redNode), -overA);
-    else if (isOn(blackNode)) flow(faulty.pieceOf(blackNode), -overA);
+    }
+    const [isRed, isBlack] = [probes.red === cut.piece, probes.black === cut.piece];
+    // What comes in goes out again: the rest is the probe's.
+    const redA = isBlack ? copperA : -overA;
+    const blackA = isRed ? -copperA : -overA;
+    if (isRed) into[cut.parts.indexOf(faulty.pieceOf(probes.redNode))]! += redA;
+    if (isBlack) into[cut.parts.indexOf(faulty.pieceOf(probes.blackNode))]! += blackA;
     // What flows out of one part flows into another.
-    for (const flowing of into.values()) drivingA += Math.abs(flowing) / 2;
+    for (const flowing of into) drivingA += Math.abs(flowing) / 2;
   }
-  let drivingV = 0;
-  const besideLoose: number[] = [];
-  for (const [a, b] of joins) {
-    const [one, other] = [volts[a]!, volts[b]!];
-    const [isOneLoose, isOtherLoose] = [Number.isNaN(one), Number.isNaN(other)];
-    if (!isOneLoose && !isOtherLoose) drivingV += Math.abs(one - other);
-    else if (!isOneLoose || !isOtherLoose) besideLoose.push(isOneLoose ? other : one);
-  }
-  // What hangs on nothing so far becomes a way between all that it is joined with.
-  const leastV = Math.min(...besideLoose);
-  for (const each of besideLoose) drivingV += each - leastV;
+  const drivingV = drivenBy(joins, volts);
   return drivingV + (drivingA === 0 ? 0 : drivingA * ohmsAt(drivingA));
 }
 
-/** From its end a; nothing where it does not hang on the probes. */
-function ampsThrough({ a, b, element }: Inner, volts: Float64Array): number {
-  const across = volts[a]! - volts[b]!;
-  return Number.isNaN(across) || across === 0 ? 0 : through(element, across).amps;
+function drivenBy(joins: FaultyCopper['joins'], volts: Float64Array): number {
+  let drivingV = 0;
+  let leastV = Infinity;
+  for (const [a, b] of joins) {
+    const apart = volts[a]! - volts[b]!;
+    if (!Number.isNaN(apart)) drivingV += Math.abs(apart);
+    else leastV = Math.min(leastV, besideLoose(volts[a]!, volts[b]!));
+  }
+  // What hangs on nothing so far becomes a way between all that it is joined with.
+  if (leastV < Infinity)
+    for (const [a, b] of joins) {
+      const besideV = besideLoose(volts[a]!, volts[b]!);
+      if (besideV < Infinity) drivingV += besideV - leastV;
+    }
+  return drivingV;
+}
+
+/** Volts at the one end of a join that has some; Infinity where both or none have. */
+function besideLoose(one: number, other: number): number {
+  if (Number.isNaN(one) === Number.isNaN(other)) return Infinity;
+  return Number.isNaN(one) ? other : one;
 }

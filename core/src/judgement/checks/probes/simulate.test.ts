@@ -7,8 +7,8 @@ import type { Element, Role } from '../../../facts/catalogue/partModel';
 import { lookUp } from '../../../facts/terms/lookUp';
 import { compileSound } from '../../../physics/circuit/compile';
 import { edited } from '../../../physics/circuit/edited';
-import { meltable } from '../../../physics/circuit/melt';
-import { portBetween } from '../../../physics/circuit/reduce';
+import { conductorBelowOhms } from '../../../physics/circuit/port';
+import { reduceToPort } from '../../../physics/circuit/reduce';
 import { solvePort } from '../../../physics/circuit/solve';
 import { driveOf } from '../../../physics/circuit/system';
 import { sourceOf, voltsAcross } from '../../../facts/terms/meter';
@@ -58,11 +58,11 @@ const insides = fc.array(element, { minLength: 3, maxLength: 9 }).map((drawn) =>
 
 /** Volts at the port once all is settled, with nothing kept from the good circuit. */
 function voltsWith(circuit: ReturnType<typeof compileSound>, { touch: { black, red, mode } }: Candidate): number {
-  const melted = meltable(circuit, { switchesClosed: false }).melted([]);
-  const [from, to] = [black, red].map((ref) => melted.pieceOf(lookUp(circuit.at, ref)!)) as [number, number];
-  const port = portBetween(melted, from, to);
+  const [blackNode, redNode] = [black, red].map((ref) => lookUp(circuit.at, ref)!) as [string, string];
+  const port = reduceToPort(circuit, { blackNode, redNode }, conductorBelowOhms, false);
   const source = sourceOf(referenceMeter, mode);
-  return port ? Math.min(solvePort(port, driveOf(source), () => null).portV, source.limitV) : 0;
+  if (port.red === port.black) return 0;
+  return Math.min(solvePort(port, driveOf(source), () => null).portV, source.limitV);
 }
 
 /** By a tone that comes or goes, or by a short where there was none; null: too near to call. */

@@ -7,8 +7,9 @@ import type { Meter } from '../../../facts/terms/meter';
 import type { Circuit } from '../../../physics/circuit/compile';
 import type { Melted } from '../../../physics/circuit/melt';
 import { meltable } from '../../../physics/circuit/melt';
+import type { PortCircuit } from '../../../physics/circuit/port';
 import { sideBySide } from '../../../physics/circuit/sideBySide';
-import { portBetween } from '../../../physics/circuit/reduce';
+import { WholeCircuit } from '../../../physics/circuit/whole';
 import type { Defect } from '../defects/defect';
 import type { Candidate } from './candidates';
 import type { FaultyCopper } from './faultyCopper';
@@ -42,11 +43,11 @@ export function simulate(
   const whole = meltable(circuit, { switchesClosed: false });
   const goodOne = goodCircuit(circuit, { switchesClosed: false });
   const { sound } = goodOne;
-  const probed = candidates.map(({ touch }): Probed => ({
-    ...touch,
-    blackNode: lookUp(circuit.at, touch.black)!,
-    redNode: lookUp(circuit.at, touch.red)!,
-  }));
+  const probed = candidates.map(({ touch }): Probed => {
+    const [blackNode, redNode] = [lookUp(circuit.at, touch.black)!, lookUp(circuit.at, touch.red)!];
+    const [black, red] = [sound.pieceOf(blackNode), sound.pieceOf(redNode)];
+    return { mode: touch.mode, blackNode, redNode, black, red };
+  });
   const good = onceForCopper(sound, (probe) => goodReading(goodOne, probe, scale));
   const otherwise = withUnknownClosed(circuit, scale);
   const readings = probed.map((probe): Reading => {
@@ -66,19 +67,20 @@ export function simulate(
     const kind = kindOfCopper(melted, touchable);
     const before = known.get(kind);
     if (before) return before;
-    const faulty = { ...melted, inners: small(melted.inners) };
-    const fault = ofFault(edits, faulty);
+    const fault = ofFault(edits, melted);
+    const port = portsIn(melted, { sound, small });
     const isShown = (place: number) => {
       const [probe, reading] = [probed[place]!, readings[place]!];
-      return mayShow(fault, probe, { sound, reading, scale }) && shows(fault, probe, { sound, reading, scale });
+      return mayShow(fault, probe, reading, scale) && shows(port(probe), reading, { scale, mode: probe.mode });
     };
     const isCut = new Set(fault.cutPieces.map(({ piece }) => piece));
-    const shown = asked.flatMap((places) => {
-      const { blackNode, redNode } = probed[places[0]!]!;
-      const isWhole = !isCut.has(sound.pieceOf(blackNode)) && !isCut.has(sound.pieceOf(redNode));
-      const onParts = isWhole ? [places] : onSameCopper(faulty, probed, places);
-      return onParts.flatMap((same) => (isShown(same[0]!) ? same : []));
-    });
+    const shown: number[] = [];
+    for (const places of asked) {
+      const { black, red } = probed[places[0]!]!;
+      if (isCut.has(black) || isCut.has(red)) {
+        for (const same of onSameCopper(melted, probed, places)) if (isShown(same[0]!)) shown.push(...same);
+      } else if (isShown(places[0]!)) shown.push(...places);
+    }
     shown.sort((a, b) => a - b);
     known.set(kind, shown);
     return shown;
@@ -86,32 +88,42 @@ export function simulate(
   return { good: readings.map(({ is }) => is), shownBy };
 }
 
-interface With {
-  sound: Melted;
-  reading: Reading;
-  scale: MeterScale;
-}
-
 /** False: by the good circuit alone it cannot move the reading far enough. */
-function mayShow(fault: FaultyCopper, probe: Probed, { sound, reading, scale }: With): boolean {
+function mayShow(fault: FaultyCopper, probe: Probed, reading: Reading, scale: MeterScale): boolean {
   // A way less and the volts rise; a way more and they fall.
-  const up = fault.cuts.length > 0 ? reading.room.up : Infinity;
+  const up = fault.isCut ? reading.room.up : Infinity;
   const down = fault.joins.length > 0 ? reading.room.down : Infinity;
   const nearestV = Math.min(up, down);
   if (nearestV === Infinity) return false;
-  return mostMoved(fault, probe, reading, { sound, ohmsAt: scale.ohmsAt[probe.mode] }) > nearestV - worthV;
+  return mostMoved(fault, probe, reading, scale.ohmsAt[probe.mode]) > nearestV - worthV;
 }
 
-/** By the good circuit's own factors where they are near enough to tell, else by solving the faulty one. */
-function shows(
-  { faulty }: FaultyCopper,
-  { blackNode, redNode, mode }: Probed,
-  { sound, reading, scale }: With,
-): boolean {
-  const port = portBetween(faulty, faulty.pieceOf(blackNode), faulty.pieceOf(redNode));
-  if (!port) return scale.differs(reading, 0, mode);
-  const guess = port.pieces.map((piece) => reading.volts[sound.pieceUnder(piece)] || 0);
-  return scale.portDiffers(reading, port, mode, guess);
+/** A circuit between two probes: on one piece of copper, or the port and what each of its nodes is in the good one. */
+type Asked = 'copper' | { port: PortCircuit | null; under: Int32Array };
+
+/** Each probe on a faulty circuit, which is made ready for the first one that is asked. */
+function portsIn(
+  melted: Melted,
+  { sound, small }: { sound: Melted; small: ReturnType<typeof sideBySide> },
+): (probe: Probed) => Asked {
+  let ready: { whole: WholeCircuit; under: Int32Array } | null = null;
+  const readied = () => {
+    const whole = new WholeCircuit({ pieces: melted.pieces, inners: small(melted.inners) });
+    return { whole, under: Int32Array.from(whole.pieces, (piece) => sound.pieceUnder(piece)) };
+  };
+  return ({ blackNode, redNode }) => {
+    const [black, red] = [melted.pieceOf(blackNode), melted.pieceOf(redNode)];
+    if (black === red) return 'copper';
+    ready ??= readied();
+    return { port: ready.whole.between(black, red), under: ready.under };
+  };
+}
+
+/** Solved from where the good circuit stands, as far as it takes to tell. */
+function shows(asked: Asked, reading: Reading, { scale, mode }: { scale: MeterScale; mode: Probed['mode'] }): boolean {
+  if (asked === 'copper') return scale.differs(reading, 0, mode);
+  const guess = Float64Array.from(asked.under, (piece) => reading.volts[piece] || 0);
+  return scale.portDiffers(reading, asked.port, mode, guess);
 }
 
 /** A name for a circuit: the same for edits that make the same of it, as far as it can be touched at these nodes. */

@@ -130,6 +130,7 @@ function Counting({ step, offcuts }: CountingProps) {
         { key: '5', label: 'Another number…', act: () => setTyping(true) },
         ...(donor ? [{ key: '7', label: `Offcut: ${donor.name}`, act: () => void takeDonor() }] : []),
         ...(instead ? [{ key: '6', label: `Instead: ${instead.name}`, act: () => void takeInstead() }] : []),
+        ...(line.kind === 'wire' ? [{ key: 'c', label: 'Cut list', act: () => doors.open(doors.places.cuts) }] : []),
         { key: '9', label: 'All the rest as listed', act: rest },
         {
           key: 'Enter',
