@@ -3,8 +3,8 @@
  * each file says is what `probeList` gives today (`./measure lists`), and it counts only for exactly its basis.
  */
 import { createHash } from 'node:crypto';
-import type { Build, Meter, TouchList } from '@junctor/core';
-import { listBasis } from '@junctor/core';
+import type { Build, ListWanted, Meter, TouchList } from '@junctor/core';
+import { listBasis, usualList } from '@junctor/core';
 import { readJsonFolder } from './shipped';
 
 export interface KeptList {
@@ -13,8 +13,10 @@ export interface KeptList {
   list: TouchList;
 }
 
-export function basisOf(build: Build, meter: Meter): string {
-  return createHash('sha256').update(listBasis(build, meter)).digest('hex');
+export function basisOf(build: Build, meter: Meter, wanted: ListWanted = usualList): string {
+  return createHash('sha256')
+    .update(listBasis(build, meter, wanted))
+    .digest('hex');
 }
 
 let known: ReadonlyMap<string, TouchList> | null = null;

@@ -7,7 +7,7 @@ import { mainLeads, netlist, reachableTerminals } from '@junctor/core';
 
 export function plainList(target: Assembly): TouchList {
   const leads = mainLeads(target);
-  if (!leads) return { touches: [], faults: [], loose: {}, seconds: 0 };
+  if (!leads) return { touches: [], faults: [], loose: {}, apart: {}, seconds: 0 };
   const { nets, netOf } = netlist(target);
   const reachable = reachableTerminals(target);
   const places = new Map(nets.map((net) => [net, net.terminals.filter((ref) => reachable.has(ref))]));
@@ -35,7 +35,7 @@ export function plainList(target: Assembly): TouchList {
     shownBy: 'list',
     proofs: 1,
   }));
-  return { touches, faults, loose: {}, seconds: 0 };
+  return { touches, faults, loose: {}, apart: {}, seconds: 0 };
 }
 
 function touching(

@@ -30,6 +30,8 @@ interface Aircraft {
 
 /** So near to its own limit a meter shows no number. */
 const closeV = 0.02;
+/** Of the meter's leads and tips. */
+const leadOhms = 0.2;
 const firstStepS = 2e-5;
 const growth = 1.15;
 const watchS = 25;
@@ -108,7 +110,7 @@ export class TrueMeter {
     return known.get(copper)!;
   }
 
-  /** What is read off it at a touch in tones or diode volts, after everything was emptied. */
+  /** What is read off it at a touch in tones, diode volts or ohms, after everything was emptied. */
   answer({
     black,
     red,
@@ -116,10 +118,22 @@ export class TrueMeter {
   }: Pick<Touch, 'black' | 'red' | 'mode'>): Pick<Heard, 'length' | 'value' | 'open' | 'unit'> {
     this.bleed();
     if (mode === 'tone') return { length: this.hear(black, red) };
+    if (mode === 'ohms') return this.readOhms(black, red);
     const source = this.meter.modes?.diode ?? this.meter;
     const volts = this.settledV(black, red, source);
     const isOpen = volts >= (source.countsTo ?? source.limitV - closeV);
     return isOpen ? { open: true, unit: 'V' } : { value: volts, unit: 'V' };
+  }
+
+  /** The volts that its source leaves, as resistance; its own leads are in it. */
+  private readOhms(black: TerminalRef, red: TerminalRef): Pick<Heard, 'value' | 'open' | 'unit'> {
+    const source = this.meter.modes?.ohms ?? this.meter;
+    const volts = this.settledV(black, red, source);
+    const left = source.limitV - volts;
+    const amps = source.seriesOhms === null ? source.limitA : left / source.seriesOhms;
+    const ohms = volts / amps + leadOhms;
+    const isOpen = left < closeV || ohms > (source.countsTo ?? Infinity);
+    return isOpen ? { open: true, unit: 'ohm' } : { value: ohms, unit: 'ohm' };
   }
 
   /** Null where nothing hangs on one of them. */

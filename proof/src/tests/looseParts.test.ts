@@ -87,11 +87,11 @@ describe('a job whose parts are loose still', () => {
   it('asks for them at the kit, and counts what they rule out', () => {
     const { state } = read(good);
     expect(stepOf(state).done).toBe(true);
-    const { ruledOutLoose } = state.touches;
-    expect(ruledOutLoose.size).toBe(24);
-    expect(ruledOut(list, [], ruledOutLoose).stop).toBe(24);
+    const { ruledOutEarlier } = state.touches;
+    expect(ruledOutEarlier.size).toBe(24);
+    expect(ruledOut(list, [], ruledOutEarlier).stop).toBe(24);
     const left = (out: ReadonlySet<number>) => leftByKind(list, out).flatMap(({ faults }) => faults).length;
-    expect(left(new Set()) - left(ruledOutLoose)).toBe(24);
+    expect(left(new Set()) - left(ruledOutEarlier)).toBe(24);
   });
 
   it('stays at the part that reads as no good one does, until another is read or it is put off', () => {
@@ -105,7 +105,7 @@ describe('a job whose parts are loose still', () => {
     expect(stepOf(record(bench, begun, null, [good]).state).done).toBe(true);
     const off = record(bench, begun, null, [{ saw: 'skip', step: 'sign:ESC', reason: 'read on another meter' }]);
     expect(stepOf(off.state).done).toBe(true);
-    expect(off.state.touches.ruledOutLoose.size).toBe(23);
+    expect(off.state.touches.ruledOutEarlier.size).toBe(23);
   });
 
   it('is not asked for them while there is no list', () => {

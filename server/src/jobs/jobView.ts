@@ -24,7 +24,7 @@ export async function writeJobView(
     seq: log.lastSeq,
     planVersion: job.plan.version,
     coreVersion,
-    doc: JSON.stringify(progress({ catalogue, list: await lists.find(queries, job.plan.target) }, job, log)),
+    doc: JSON.stringify(progress({ catalogue, list: await lists.find(queries, job.plan) }, job, log)),
   });
 }
 

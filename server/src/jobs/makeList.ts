@@ -15,7 +15,7 @@ export function beginList(deps: LogDeps, jobId: string): void {
 async function makeList(deps: LogDeps, jobId: string): Promise<void> {
   const { database, lists, logs } = deps;
   const { plan, quadId } = await findJob(database, jobId);
-  await lists.make(plan.target, jobId);
+  await lists.make(plan, jobId);
   await database.transaction(async (queries) => {
     await lockedSeq(queries, quadId);
     await viewOpenJob(queries, deps, quadId, await logs.read(queries, quadId));

@@ -59,8 +59,8 @@ export function jobRoutes(deps: LogDeps): Router {
   });
   router.get('/jobs/:id/touches', async (request, response) => {
     const { id, plan } = await findJob(database, idFrom(request.params.id));
-    const list = await lists.find(database, plan.target);
-    const at = list ? null : await lists.progress(plan.target);
+    const list = await lists.find(database, plan);
+    const at = list ? null : await lists.progress(plan);
     if (!list && !at) beginList(deps, id);
     response.json({ list, at } satisfies TouchesReply);
   });
@@ -113,7 +113,7 @@ async function closeJob({ database, catalogue, lists, logs, now }: LogDeps, id: 
     const { quadId } = await findJob(queries, id);
     await lockedSeq(queries, quadId);
     const { plan } = await findJob(queries, id);
-    const list = await lists.find(queries, plan.target);
+    const list = await lists.find(queries, plan);
     refuseUnfinished(deriveJob({ jobId: id, plan, log: await logs.read(queries, quadId), catalogue, list }));
     await queries.write('jobs/closeJob', { id, closedAt: toSqlTime(now().toISOString()) });
   });

@@ -3,7 +3,8 @@
  * time; what ships with the shop is there at once.
  */
 import { basisOf, shippedList } from '@junctor/catalogue';
-import type { Build, Meter, TouchList } from '@junctor/core';
+import type { Meter, Plan, TouchList } from '@junctor/core';
+import { listWanted } from '@junctor/core';
 import { LRUCache } from 'lru-cache';
 import type { ShopCatalogue } from '../catalogue/shopCatalogue';
 import type { Database, Queries } from '../database/Database';
@@ -12,16 +13,19 @@ import { toolsIn } from '../tools/repository';
 import { listInWorker } from './inWorker';
 import type { ListProgress } from './listWorker';
 
+/** What a list is made for. */
+type Planned = Pick<Plan, 'target' | 'schools'>;
+
 export interface TouchLists {
   /** What is known now; null while it is not worked out. */
-  find(queries: Queries, target: Build): Promise<TouchList | null>;
+  find(queries: Queries, plan: Planned): Promise<TouchList | null>;
   /**
    * Waits until it is worked out; what failed is not tried again at once. Of a job's plans only the newest is wanted:
    * what was begun for another is ended. @throws {Superseded} Then. @throws {Error} With why there is none.
    */
-  make(target: Build, jobId: string): Promise<TouchList>;
+  make(plan: Planned, jobId: string): Promise<TouchList>;
   /** How far the work is; null when nobody is at it. */
-  progress(target: Build): Promise<ListProgress | null>;
+  progress(plan: Planned): Promise<ListProgress | null>;
 }
 
 interface Given {
@@ -61,7 +65,8 @@ export function makeTouchLists({ database, catalogue, now }: Given): TouchLists 
     return list;
   };
 
-  const begin = (basis: string, { target, meter, jobId }: { target: Build; meter: Meter; jobId: string }): Work => {
+  const begin = (basis: string, { plan, meter, jobId }: { plan: Planned; meter: Meter; jobId: string }): Work => {
+    const { target, schools } = plan;
     const end = new AbortController();
     const models = Object.values(target.slots).map(({ model, revision }) => catalogue.model({ model, revision }));
     const at: Work['at'] = { share: 0, says: 'waiting for another list' };
@@ -69,7 +74,7 @@ export function makeTouchLists({ database, catalogue, now }: Given): TouchLists 
       end.signal.throwIfAborted();
       const onProgress = (now: ListProgress) => Object.assign(at, now);
       onProgress({ share: 0, says: 'trying every fault' });
-      return listInWorker({ build: target, models, meter }, { onProgress, signal: end.signal });
+      return listInWorker({ build: target, models, meter, ...listWanted(schools) }, { onProgress, signal: end.signal });
     });
     last = turn.catch(() => undefined);
     const done = turn.then(async (list) => {
@@ -87,26 +92,30 @@ export function makeTouchLists({ database, catalogue, now }: Given): TouchLists 
   };
 
   return {
-    find: async (queries, target) => stored(queries, basisOf(target, await meterIn(queries))),
-    make: async (target, jobId) => {
+    find: async (queries, plan) => stored(queries, basisFor(plan, await meterIn(queries))),
+    make: async (plan, jobId) => {
       const meter = await meterIn(database);
-      const basis = basisOf(target, meter);
+      const basis = basisFor(plan, meter);
       for (const [other, work] of working)
         if (other !== basis && work.jobId === jobId) work.end.abort(new Superseded('its plan has changed since'));
       const known = await stored(database, basis);
       if (known) return known;
       const before = failed.get(basis);
       if (before) throw before;
-      return (working.get(basis) ?? begin(basis, { target, meter, jobId })).done;
+      return (working.get(basis) ?? begin(basis, { plan, meter, jobId })).done;
     },
-    progress: async (target) => {
-      const basis = basisOf(target, await meterIn(database));
+    progress: async (plan) => {
+      const basis = basisFor(plan, await meterIn(database));
       const before = failed.get(basis);
       return before
         ? { share: 0, says: `it failed and is tried again in a minute: ${before.message}` }
         : (working.get(basis)?.at ?? null);
     },
   };
+}
+
+function basisFor({ target, schools }: Planned, meter: Meter): string {
+  return basisOf(target, meter, listWanted(schools));
 }
 
 /** The shop's meter: the first of its tools that is one. */

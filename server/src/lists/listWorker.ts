@@ -1,10 +1,10 @@
 /** Works out one list of touches, away from the thread that answers requests. */
 import { parentPort, workerData } from 'node:worker_threads';
-import type { Build, Meter, PartModel, ProbeList } from '@junctor/core';
+import type { Build, ListWanted, Meter, PartModel, ProbeList } from '@junctor/core';
 import { assemble, makeCatalogue, probeList } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 
-export interface ListRequest {
+export interface ListRequest extends ListWanted {
   build: Build;
   models: readonly PartModel[];
   meter: Meter;
@@ -17,10 +17,10 @@ export interface ListProgress {
 
 export type ListNews = ListProgress | { made: ProbeList };
 
-const { build, models, meter } = workerData as ListRequest;
+const { build, models, ...asked } = workerData as ListRequest;
 const say = (news: ListNews) => parentPort!.postMessage(news);
 const made = probeList(assemble(build, makeCatalogue(models)), {
-  meter,
+  ...asked,
   solve: await loadSolver(),
   onProgress: (share, says) => say({ share, says }),
 });

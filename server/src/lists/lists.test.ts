@@ -37,9 +37,9 @@ describe('the touches of a job', () => {
     expect((await touches()).list).toBeNull();
     await change({ awg: 26 });
     expect((await touches()).list).toBeNull();
-    const { target } = await plan();
+    const newest = await plan();
     await expect
-      .poll(() => shop.shop.lists.progress(target), { timeout: 60_000 })
+      .poll(() => shop.shop.lists.progress(newest), { timeout: 60_000 })
       .toMatchObject({
         says: expect.stringMatching(/every fault|quickest/) as unknown,
       });
@@ -51,9 +51,9 @@ describe('the touches of a job', () => {
     const missing = ((await askPermit(worked)).body.context as { missing: string[] }).missing;
     expect(missing.join('\n')).toContain('Wait for the list of touches');
     await expect.poll(async () => (await touches()).list, { timeout: 170_000, interval: 500 }).not.toBeNull();
-    const { target } = await plan();
+    const wanted = await plan();
     const anew = makeTouchLists({ ...shop.shop, now: () => new Date() });
-    const kept = await anew.find(shop.shop.database, target);
+    const kept = await anew.find(shop.shop.database, wanted);
     expect(kept).toEqual((await touches()).list);
     expect(kept!.touches.map(({ across }) => across).filter((across) => across !== null)).toHaveLength(2);
   }, 180_000);

@@ -40,7 +40,7 @@ export function givePermit(deps: LogDeps, quadId: string, personId: string, requ
     }
     const log = await logs.read(queries, quadId);
     const arrivedAt = now().toISOString();
-    const list = await lists.find(queries, job.plan.target);
+    const list = await lists.find(queries, job.plan);
     const state = deriveJob({ jobId: job.id, plan: job.plan, log, catalogue, list });
     if (state.objections.length > 0) throw blocking(state.objections);
     const limiter = await limiterName(queries, log, job.id);

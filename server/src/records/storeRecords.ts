@@ -67,7 +67,7 @@ export function storeRecords(
       await refuseCorrection(incoming, person.role);
       const { plan } = await arrivals.jobOf(record.jobId);
       if ('saw' in record.body && record.body.saw === 'waiver') {
-        const list = await lists.find(queries, plan.target);
+        const list = await lists.find(queries, plan);
         refuseWaiver({ plan, catalogue, log, list }, person.role, record, index);
       }
       refuseFaultClaim(log, person.role, record, index);

@@ -12,6 +12,7 @@ export const harmWords = { kill: 'that kill', stop: 'that stop it', warn: 'that 
 /** "of 65 faults that kill, 40 by these touches (31 by two); 24 only on the loose part; 1 by no touch". */
 export function provedWords({ harm, all, by, twice }: ProvedLine): string {
   const rest = [
+    by['plug apart'] > 0 && `${by['plug apart']} with a plug apart`,
     by['loose part'] > 0 && `${by['loose part']} only on a loose part`,
     by['longer list'] > 0 && `${by['longer list']} by more touches than are asked`,
     by['better meter'] > 0 && `${by['better meter']} by a meter with a stronger diode source`,
@@ -28,13 +29,13 @@ export function leftWords({ kind, faults }: LeftKind): string {
 }
 
 /** Once all touches have been answered: what is known to be absent, and what is not known. */
-export function provedSentence(list: TouchList, looseRuledOut: ReadonlySet<number>): string {
+export function provedSentence(list: TouchList, earlier: ReadonlySet<number>): string {
   const shown = whatListProves(list).filter(({ harm }) => harm !== 'warn');
-  const out = ruledOut(list, list.touches, looseRuledOut);
+  const out = ruledOut(list, list.touches, earlier);
   const ruled = shown.map(
     ({ harm, all }, at) => `${out[harm]} of ${all}${at === 0 ? ' faults' : ''} ${harmWords[harm]}`,
   );
-  const left = leftByKind(list, looseRuledOut).filter(({ harm }) => harm !== 'warn').length;
+  const left = leftByKind(list, earlier).filter(({ harm }) => harm !== 'warn').length;
   if (ruled.length === 0) return 'nothing that stops or kills was found to be possible';
   return `ruled out ${ruled.join(' and ')}${left > 0 ? `; ${left} kinds are left to eye and function` : ''}`;
 }

@@ -1,2 +1,2 @@
 /** Stands in every reading: which core judged it. */
-export const coreVersion = '0.3.0';
+export const coreVersion = '0.4.0';

@@ -34,3 +34,12 @@ export function sourceOf(meter: Meter, mode: 'tone' | 'ohms' | 'diode'): MeterSo
 export function voltsAcross({ seriesOhms, limitA, limitV }: MeterSource, ohms: number): number {
   return seriesOhms === null ? limitA * ohms : (limitV * ohms) / (seriesOhms + ohms);
 }
+
+/** A meter whose card does not say how far it counts shows no number above this. */
+export const mostOhms = 1e8;
+
+/** What a meter makes of volts at its probes once they have settled. */
+export function ohmsOf({ seriesOhms, limitA, limitV }: MeterSource, settledV: number): number {
+  if (seriesOhms === null) return settledV / limitA;
+  return Math.min(mostOhms, (settledV * seriesOhms) / Math.max(limitV - settledV, 1e-9));
+}

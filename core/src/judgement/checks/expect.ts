@@ -18,7 +18,7 @@ import type { Expectation, Touch } from '../../facts/log/reading';
 import type { Length } from '../../facts/terms/toneLength';
 import type { Site } from '../../facts/terms/site';
 import type { Meter, MeterSource } from '../../facts/terms/meter';
-import { sourceOf } from '../../facts/terms/meter';
+import { mostOhms, ohmsOf, sourceOf } from '../../facts/terms/meter';
 import { classesBetween, lengthClass, watchS } from '../../facts/terms/toneLength';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { lookUp } from '../../facts/terms/lookUp';
@@ -118,7 +118,7 @@ function respond(
     const reaches: Range =
       mode === 'diode'
         ? [low - diodeBandV, high + diodeBandV]
-        : [portOhms(source, low) * (1 - meter.spread), portOhms(source, high) * (1 + meter.spread)];
+        : [ohmsOf(source, low) * (1 - meter.spread), ohmsOf(source, high) * (1 + meter.spread)];
     const band: Range = [Math.min(reaches[0], most), Math.min(reaches[1], most)];
     return { passes: [], band, chargeAfterV, ...(reaches[1] >= most ? { open: true as const } : {}) };
   }
@@ -140,14 +140,6 @@ function respond(
     band: null,
     chargeAfterV,
   };
-}
-
-/** A meter whose card does not say how far it counts shows no number above this. */
-const mostOhms = 1e8;
-
-function portOhms({ seriesOhms, limitA, limitV }: MeterSource, settledV: number): number {
-  if (seriesOhms === null) return settledV / limitA;
-  return Math.min(mostOhms, (settledV * seriesOhms) / Math.max(limitV - settledV, 1e-9));
 }
 
 function withThreshold(meter: Meter, factor: number): Meter {

@@ -8,8 +8,13 @@ import { canonicalJson } from '../../facts/terms/canonicalJson';
 import { coreVersion } from '../../facts/terms/coreVersion';
 import { lookUp } from '../../facts/terms/lookUp';
 import type { Meter } from '../../facts/terms/meter';
+import type { ListWanted } from './listSchool';
 
-export function listBasis({ slots, wires, housings, mates, hidden }: Build, meter: Meter): string {
+export function listBasis(
+  { slots, wires, housings, mates, hidden }: Build,
+  meter: Meter,
+  { school, minutes }: ListWanted,
+): string {
   const { id: _id, name: _name, toneHz: _toneHz, ...card } = meter;
   return canonicalJson([
     coreVersion,
@@ -19,6 +24,7 @@ export function listBasis({ slots, wires, housings, mates, hidden }: Build, mete
     inOrder(mates, (mate) => mate),
     Object.keys(hidden).sort(),
     card,
+    [school, minutes],
   ]);
 }
 

@@ -39,7 +39,7 @@ export function looseReadings(model: PartModel, meter: Meter, listed: readonly L
   const circuit = compile(partAlone(alone, model));
   const more = listed.map((touch) => listedTouch(model, touch));
   const known = touches(model).filter(
-    ({ black, red, mode }) => mode !== 'diode' || !more.some((one) => one.black === black && one.red === red),
+    ({ black, red, mode }) => !more.some((one) => one.black === black && one.red === red && one.mode === mode),
   );
   return [...known, ...more].map((touch) => {
     const asked: Touch = {
@@ -85,9 +85,9 @@ function touches({ terminals, elements }: PartModel): Omit<LooseReading, 'expect
   ];
 }
 
-function listedTouch({ terminals }: PartModel, { black, red }: LooseTouch): Omit<LooseReading, 'expected'> {
+function listedTouch({ terminals }: PartModel, { black, red, mode }: LooseTouch): Omit<LooseReading, 'expected'> {
   const [from, to] = [black, red].map((own) => terminals.find(({ id }) => id === own)!) as [Terminal, Terminal];
-  return { black: from, red: to, mode: 'diode', why: 'seen only while it is loose', shows: true };
+  return { black: from, red: to, mode, why: 'seen only while it is loose', shows: true };
 }
 
 function hasClamp(elements: PartModel['elements'], node: string): boolean {
@@ -103,7 +103,7 @@ export function judgeLoose(
   heard: { length: Length | null; value: number | null; open?: true },
 ): SignatureReading['verdict'] {
   if (expected.from === 'none') return 'record only';
-  if (shows) return isInBand(expected, heard) ? 'pass' : 'stop';
+  if (shows && mode !== 'tone') return isInBand(expected, heard) ? 'pass' : 'stop';
   if (mode === 'tone') return heard.length !== null && expected.passes.includes(heard.length) ? 'pass' : 'stop';
   const { band } = expected;
   if (!band || heard.value === null) return 'record only';

@@ -18,19 +18,20 @@ export interface ListedTouch {
   shows: readonly number[];
 }
 
-/** In diode volts on a part that nothing is joined to; its terminals have no slot. */
+/** On a part that nothing is joined to; its terminals have no slot. */
 export interface LooseTouch {
   black: TerminalId;
   red: TerminalId;
+  mode: 'tone' | 'diode';
   /** The faults that it would show: places in the list of faults. */
   shows: readonly number[];
 }
 
 /**
  * By a touch of this list; only by one that the list left out; with everything mated by none, but by a reading of the
- * loose part; by none of this meter, but of a better one; by none at all.
+ * loose part, or with one plug apart; by none of this meter, but of a better one; by none at all.
  */
-export type ShownBy = 'list' | 'longer list' | 'loose part' | 'better meter' | 'no touch';
+export type ShownBy = 'list' | 'longer list' | 'loose part' | 'plug apart' | 'better meter' | 'no touch';
 
 export interface ListedFault {
   kind: string;
@@ -46,7 +47,14 @@ export interface TouchList {
   faults: readonly ListedFault[];
   /** Before a part is joined: what only then can be seen of it. */
   loose: Readonly<Record<Slot, readonly LooseTouch[]>>;
+  /** With one plug apart, by its mate, and everything else mated: what can be seen only then, or on a loose part. */
+  apart: Readonly<Record<string, ApartTouches>>;
   /** Of hands for the touches with everything mated, at assumed times. */
+  seconds: number;
+}
+
+export interface ApartTouches {
+  touches: readonly ListedTouch[];
   seconds: number;
 }
 

@@ -21,6 +21,7 @@ export function whatListProves({ faults }: Pick<TouchList, 'faults'>): ProvedLin
       list: count('list'),
       'longer list': count('longer list'),
       'loose part': count('loose part'),
+      'plug apart': count('plug apart'),
       'better meter': count('better meter'),
       'no touch': count('no touch'),
     };
@@ -36,14 +37,20 @@ export interface LeftKind {
 }
 
 const isByNone: ReadonlySet<ShownBy> = new Set(['better meter', 'no touch']);
+const shownEarlier: ReadonlySet<ShownBy> = new Set(['loose part', 'plug apart']);
+
+/** Only a reading shows it that comes before everything is mated. */
+export function isEarlier({ shownBy }: Pick<ListedFault, 'shownBy'>): boolean {
+  return shownEarlier.has(shownBy);
+}
 
 /**
- * What no touch of it would show, by kind: what kills first, then where there are most. @param looseRuledOut Of what
- * only a loose part shows, what was read then: places in the list of faults.
+ * What no touch of it would show, by kind: what kills first, then where there are most. @param earlier What was
+ * ruled out on loose parts and with a plug apart: places in the list of faults.
  */
-export function leftByKind({ faults }: Pick<TouchList, 'faults'>, looseRuledOut: ReadonlySet<number>): LeftKind[] {
+export function leftByKind({ faults }: Pick<TouchList, 'faults'>, earlier: ReadonlySet<number>): LeftKind[] {
   const left = faults.filter(
-    ({ shownBy }, place) => isByNone.has(shownBy) || (shownBy === 'loose part' && !looseRuledOut.has(place)),
+    (fault, place) => isByNone.has(fault.shownBy) || (isEarlier(fault) && !earlier.has(place)),
   );
   return [...groupedBy(left, ({ kind, harm }) => `${harm} ${kind}`).values()]
     .map((own): LeftKind => ({ kind: own[0]!.kind, harm: own[0]!.harm, faults: own }))
@@ -52,14 +59,14 @@ export function leftByKind({ faults }: Pick<TouchList, 'faults'>, looseRuledOut:
 
 /**
  * How many faults of each harm are ruled out: by touches that were answered as a good build would, and by what was read
- * on loose parts.
+ * on loose parts and with a plug apart.
  */
 export function ruledOut(
   { faults }: Pick<TouchList, 'faults'>,
   answered: readonly ListedTouch[],
-  looseRuledOut: ReadonlySet<number>,
+  earlier: ReadonlySet<number>,
 ): Readonly<Record<Severity, number>> {
-  const out = new Set([...answered.flatMap(({ shows }) => shows), ...looseRuledOut]);
+  const out = new Set([...answered.flatMap(({ shows }) => shows), ...earlier]);
   const count = (harm: Severity) => [...out].filter((place) => faults[place]!.harm === harm).length;
   return { kill: count('kill'), stop: count('stop'), warn: count('warn') };
 }

@@ -46,6 +46,10 @@ export function meltable(
       a: number.get(branch.a)!,
       b: number.get(branch.b)!,
     }));
+  const copper = new Set(numbered.filter(isCopper));
+  const coppers = new Set([...copper].map(({ id }) => id));
+  const others = numbered.filter((branch) => !copper.has(branch));
+  const whole = joinedUp(nodes.length, [...copper]);
   return {
     nodes,
     melted: (edits) => {
@@ -62,10 +66,11 @@ export function meltable(
               },
             ],
       );
-      const left = [...numbered.filter(({ id }) => !cut.has(id)), ...bridges];
-      const find = joinedUp(nodes.length, left.filter(isCopper));
-      const inners = left
-        .filter((inner) => !isCopper(inner))
+      const isAsBefore = ![...cut].some((id) => coppers.has(id));
+      const left = isAsBefore ? [] : [...copper].filter(({ id }) => !cut.has(id));
+      const joins = [...left, ...bridges.filter(isCopper)];
+      const find = joinedUp(nodes.length, joins, isAsBefore ? whole : undefined);
+      const inners = [...others.filter(({ id }) => !cut.has(id)), ...bridges.filter((bridge) => !isCopper(bridge))]
         .map(({ id, a, b, element }) => ({ id, a: find(a), b: find(b), element }))
         .filter(({ a, b }) => a !== b);
       return { pieces: nodes.length, pieceOf: (node) => find(number.get(node)!), pieceUnder: find, inners };

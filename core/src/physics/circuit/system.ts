@@ -28,7 +28,7 @@ interface PlacedCapacitor {
 
 /** Leak from every node to the black probe that keeps floating nodes solvable. */
 const leakSiemens = 1e-10;
-/** A line is laid anew only where the volts have moved by more: up to there it is right to a millionth of its current. */
+/** A line is laid anew only where the volts have moved by more: so near it is right to a few millionths. */
 const sameV = 1e-4;
 /**
  * Beyond its knee a diode carries at the volts found far more than the line before said: then the line is laid where

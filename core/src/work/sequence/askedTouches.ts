@@ -1,5 +1,6 @@
 /**
- * Which touches of the list a job asks for. A new build and a conversion: all of them. A repair: the main leads, and
+ * Which touches of the list a job asks for. A new build and a conversion: all of them, and what is seen only with a
+ * plug apart while one still is. A repair: the main leads, and
  * the fewest that prove again what its own work could have spoiled.
  */
 import type { Assembly } from '../../facts/assembly/assembly';
@@ -14,6 +15,7 @@ import { workedPlaces } from '../../facts/wiring/workedPlaces';
 import { touchesAfterWork } from '../../judgement/checks/afterWork';
 import type { ListedTouch, TouchList } from '../../judgement/checks/touchList';
 import { provesContact } from '../../judgement/checks/touchList';
+import { apartRuledOut, plugLeftApart } from './plugLeftApart';
 import { wholeList } from './continuitySchool';
 
 export interface AskedTouches {
@@ -22,8 +24,12 @@ export interface AskedTouches {
   touches: readonly ListedTouch[];
   /** Of the whole list what is not asked here: what an earlier job said of it is history. */
   history: readonly ListedTouch[];
-  /** Faults that readings of loose parts have ruled out in this job: places in the list of faults. */
-  ruledOutLoose: ReadonlySet<number>;
+  /** The plug that is left apart for touches that only then show something, and these; null: none is. */
+  apart: { mate: string; touches: readonly ListedTouch[] } | null;
+  /**
+   * Faults that this job has ruled out by readings of loose parts and with a plug apart: places in the list of faults.
+   */
+  ruledOutEarlier: ReadonlySet<number>;
 }
 
 interface Asked {
@@ -31,16 +37,21 @@ interface Asked {
   plan: Plan;
   log: LogState;
   target: Assembly;
+  asBuilt: Assembly;
   /** As planned, as it is, as it was. */
   builds: readonly Assembly[];
   changes: readonly Change[];
   list: TouchList | null;
 }
 
-export function askedTouches({ jobId, plan, log, target, builds, changes, list }: Asked): AskedTouches {
+export function askedTouches({ jobId, plan, log, target, asBuilt, builds, changes, list }: Asked): AskedTouches {
   const touches = list?.touches ?? [];
-  const ruledOutLoose = new Set(list ? looseRuledOut(list, log, jobId) : []);
-  if (wholeList(plan)) return { list, touches, history: [], ruledOutLoose };
+  const onLoose = list ? looseRuledOut(list, log, jobId) : [];
+  const ruledOutEarlier = new Set([...onLoose, ...(list ? apartRuledOut(list, { log, jobId }) : [])]);
+  if (wholeList(plan)) {
+    const apart = list && plugLeftApart(list, { log, jobId, asBuilt, ruledOut: new Set(onLoose) });
+    return { list, touches, history: [], apart, ruledOutEarlier };
+  }
   const read = new Set(
     notesOf(log, 'reading')
       .filter(ofJob(jobId))
@@ -61,7 +72,8 @@ export function askedTouches({ jobId, plan, log, target, builds, changes, list }
     // Of a few touches those that prove contact come first: no silence waits for one to come.
     touches: [...own.filter(provesContact), ...own.filter((listed) => !provesContact(listed))],
     history: touches.filter((listed) => !asked.has(listed)),
-    ruledOutLoose,
+    apart: null,
+    ruledOutEarlier,
   };
 }
 
@@ -72,8 +84,8 @@ function looseRuledOut({ loose }: TouchList, log: LogState, jobId: Id): number[]
     // Another part stands there by now.
     if (!read || (replaced && replaced.madeSeq > read.madeSeq)) return [];
     const { readings } = read.record.body;
-    const passed = own.filter(({ black, red }) =>
-      readings.some((one) => one.mode === 'diode' && one.black === black && one.red === red && one.verdict === 'pass'),
+    const passed = own.filter(({ black, red, mode }) =>
+      readings.some((one) => one.mode === mode && one.black === black && one.red === red && one.verdict === 'pass'),
     );
     return passed.flatMap(({ shows }) => shows);
   });

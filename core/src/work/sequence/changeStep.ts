@@ -2,6 +2,8 @@
 import type { ChangeAbout, ChangeVerb } from '../../facts/assembly/difference';
 import type { Act } from '../../facts/assembly/act';
 import { changeId } from '../../facts/assembly/difference';
+import type { JobContext } from './jobContext';
+import type { Place } from './order';
 import type { Draft, StepKind } from './step';
 import { done, open } from './step';
 
@@ -20,13 +22,20 @@ interface ChangeStep<Verb extends ChangeVerb> extends Draft<Verb, AboutOf<Verb>>
 export function changeStep<Verb extends ChangeVerb>(
   verb: Verb,
   own: Pick<StepKind<ChangeStep<Verb>>, 'words' | 'why' | 'takesS'> &
-    Partial<Pick<StepKind<ChangeStep<Verb>>, 'state'>>,
+    Partial<Pick<StepKind<ChangeStep<Verb>>, 'state'>> & {
+      /** Where it is not where its change stands. */
+      place?: (step: ChangeStep<Verb>, job: JobContext) => Place;
+    },
 ): StepKind<ChangeStep<Verb>> {
+  const { place, ...kind } = own;
   return {
-    // A change with this verb is about what this verb is about; the compiler cannot follow that through the filter.
-    plan: ({ changes }) => changes.filter((change) => change.verb === verb) as unknown as ChangeStep<Verb>[],
+    plan: (job) => {
+      // A change with this verb is about what this verb is about; the compiler cannot follow that through the filter.
+      const steps = job.changes.filter((change) => change.verb === verb) as unknown as ChangeStep<Verb>[];
+      return place ? steps.map((step) => ({ ...step, place: place(step, job) })) : steps;
+    },
     state: (step, { leftIds }) => (leftIds.has(changeId(step)) ? open() : done()),
-    ...own,
+    ...kind,
   };
 }
 

@@ -63,7 +63,7 @@ export function jobContext({ list, ...given }: Pick<JobContext, Given> & { list:
     left,
     leftIds: new Set(left.map(changeId)),
     builds,
-    touches: askedTouches({ jobId, plan, log, target, builds, changes, list }),
+    touches: askedTouches({ jobId, plan, log, target, asBuilt, builds, changes, list }),
   };
 }
 

@@ -8,6 +8,8 @@ import { gapMm } from '../../../physics/geometry/gap';
 
 /** What a stray strand reaches, in mm. */
 export const strandMm = 5;
+/** Of the part itself: it is there before anything is soldered. */
+export const pinsBridged = 'pins of a plug bridged';
 const metalOhms = 0.05;
 /** Flux, a hair of solder, a part half gone. */
 const partialOhms = 20;
@@ -20,7 +22,7 @@ export const bridges: readonly Family[] = [
     make: (view) => eachTouching(view, neighbourPairs(view.assembly)),
   },
   {
-    kind: 'pins of a plug bridged',
+    kind: pinsBridged,
     often: 1,
     because: 'solder or a whisker between two pins',
     make: (view) => eachTouching(view, besideInPlug(view.assembly)),

@@ -105,17 +105,59 @@ export function candidatesFor(wired: Assembly, defects: readonly Pick<Defect, 's
   return made;
 }
 
-/** Of a part that nothing is joined to: diode volts between ground or a supply and each conductor, both ways. */
+/**
+ * Of a part that nothing is joined to: diode volts between ground or a supply and each conductor, both ways, and tones
+ * between pins of one plug that lie side by side.
+ */
 export function candidatesOnPart(alone: Assembly, slot: Slot): Candidates {
   const { terminals } = alone.model(slot)!;
   const own = firstOfNode(terminals.filter(({ touch, form }) => touch !== 'no' || form === 'tail'));
   const downS = (ref: TerminalRef) => setDownS + (alone.terminal(ref)!.touch === 'fine' ? fineS : 0);
-  const list = new CandidateList((ref) => own.findIndex(({ id }) => terminalRef(slot, id) === ref));
-  for (const rail of own.filter((terminal) => hasRole(terminal, 'ground') || hasRole(terminal, 'supply')))
+  const firstAt = (id: string) => own.findIndex(({ node }) => node === terminals.find((one) => one.id === id)!.node);
+  const list = new CandidateList((ref) => firstAt(splitRef(ref).terminal));
+  const isRail = (node: string) =>
+    terminals.some((one) => one.node === node && (hasRole(one, 'ground') || hasRole(one, 'supply')));
+  for (const rail of own.filter(({ node }) => isRail(node)))
     for (const { id } of own) {
       list.add(terminalRef(slot, rail.id), terminalRef(slot, id), 'diode');
       list.add(terminalRef(slot, id), terminalRef(slot, rail.id), 'diode');
     }
+  for (const [a, b] of besideInPlug(alone)) {
+    const [one, other] = [a, b].map((ref) => firstAt(splitRef(ref).terminal)) as [number, number];
+    if (one >= 0 && other >= 0 && one !== other)
+      list.addAlong(terminalRef(slot, own[one]!.id), terminalRef(slot, own[other]!.id));
+  }
+  return { all: list.all, downS };
+}
+
+/** Ohms between the places of each of these faults: where tone and junctions show nothing they may. */
+export function candidatesInOhms(
+  wired: Assembly,
+  defects: readonly Pick<Defect, 'edits'>[],
+  { downS }: Candidates,
+): Candidates {
+  const assembly = sound(wired);
+  const circuit = compileSound(assembly);
+  const copper = meltable(circuit, { switchesClosed: false }).melted([]);
+  const pieceOf = (ref: TerminalRef) => copper.pieceOf(lookUp(circuit.at, ref)!);
+  const reachable = reachableTerminals(assembly);
+  const behind = contactsBehindPlugs(assembly);
+  const refOn = new Map(
+    netlist(assembly).nets.flatMap((net) =>
+      placesOn(net, reachable, behind)
+        .slice(0, 1)
+        .map((ref) => [pieceOf(ref), ref] as const),
+    ),
+  );
+  // A probe lies on a main lead for most of the others.
+  const leads = mainLeads(assembly);
+  for (const ref of leads ? [leads.minus, leads.plus] : []) refOn.set(pieceOf(ref), ref);
+  const list = new CandidateList(pieceOf);
+  for (const { edits } of defects) {
+    const nodes = edits.flatMap((edit) => ('bridge' in edit ? edit.bridge : []));
+    const refs = [...new Set(nodes.map((node) => copper.pieceOf(node)))].flatMap((piece) => refOn.get(piece) ?? []);
+    for (const [a, b] of pairs(refs)) list.add(a, b, 'ohms', true);
+  }
   return { all: list.all, downS };
 }
 

@@ -1,4 +1,5 @@
 /** What a good build shows at a touch, and how the circuit stands meanwhile. */
+import type { Range } from '../../../facts/terms/names';
 import type { Circuit } from '../../../physics/circuit/compile';
 import type { Melted } from '../../../physics/circuit/melt';
 import { meltable } from '../../../physics/circuit/melt';
@@ -7,7 +8,6 @@ import { through } from '../../../physics/circuit/solve';
 import { atEndOfSpread } from '../../../physics/circuit/spread';
 import { withUnshown } from '../../../physics/circuit/unshown';
 import { WholeCircuit } from '../../../physics/circuit/whole';
-import { diodeBandV } from '../expect';
 import type { Candidate } from './candidates';
 import type { GoodBand, MeterScale } from './meterScale';
 import type { Settled } from './mostMoved';
@@ -64,7 +64,7 @@ export function goodReading(
   volts[black] = 0;
   if (black === red) {
     // All that the meter gives goes from probe to probe through copper.
-    const band = { is: 'sounds', low: 0, high: 0, marginV: 0 } as const;
+    const band: GoodBand = { is: mode === 'ohms' ? 'unsure' : 'sounds', low: 0, high: 0, outside: [0, 0] };
     const amps = new Float64Array(sound.inners.length);
     return { ...band, room: scale.roomV(band, 0, mode), volts, amps, copperA: scale.mostA(mode) };
   }
@@ -77,14 +77,12 @@ export function goodReading(
   const portIn = ({ melted, whole }: State) => {
     const port = whole.between(melted.pieceOf(probed.blackNode), melted.pieceOf(probed.redNode));
     const guess = Float64Array.from(whole.pieces, (piece) => volts[piece] || 0);
-    return scale.settled(port, mode, guess).portV;
+    return scale.settledV(port, mode, guess);
   };
   const spread = [portV, ...ends.map(portIn)];
-  const [drawn, high] = [Math.min(...spread), Math.max(...spread)];
-  const low = mode === 'tone' ? drawn : Math.min(drawn, ...fullest.map(portIn));
-  // A fault is shown when it lies outside by half as much again as values move.
-  const marginV = (high - drawn) / 2 + 2 * diodeBandV;
-  const band = { is: scale.is(low, high, mode), low, high, marginV };
+  const drawn: Range = [Math.min(...spread), Math.max(...spread)];
+  const fullestV = mode === 'tone' ? drawn[0] : Math.min(...fullest.map(portIn));
+  const band = scale.band({ drawn, fullestV }, mode);
   return { ...band, room: scale.roomV(band, portV, mode), volts, amps: ampsIn(sound, volts), copperA: 0 };
 }
 

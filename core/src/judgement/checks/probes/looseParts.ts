@@ -10,10 +10,12 @@ import type { Slot } from '../../../facts/terms/names';
 import { splitRef } from '../../../facts/terms/names';
 import type { Solve } from '../../../facts/terms/solver';
 import { compileSound } from '../../../physics/circuit/compile';
+import { pinsBridged } from '../defects/bridges';
 import type { Defect } from '../defects/defect';
 import type { LooseTouch } from '../touchList';
 import { candidatesOnPart } from './candidates';
 import { coverOf } from './cover';
+import { evidenceOf } from './evidence';
 import { simulate } from './simulate';
 
 /** A fault that no touch shows with everything mated, and its place in the list of all. */
@@ -27,14 +29,23 @@ export function looseTouches(
   unseen: readonly Unseen[],
   { meter, solve }: { meter: Meter; solve: Solve },
 ): Readonly<Record<Slot, readonly LooseTouch[]>> {
-  const inside = unseen.filter(({ defect: { site } }) => 'slot' in site && site.element !== undefined);
-  const ofSlot = groupedBy(inside, ({ defect: { site } }) => ('slot' in site ? site.slot : ''));
+  const ofSlot = groupedBy(
+    unseen.filter((one) => slotOf(one) !== null),
+    (one) => slotOf(one)!,
+  );
   return Object.fromEntries(
     [...ofSlot].flatMap(([slot, own]) => {
       const touches = onPart(assembly, { slot, own }, { meter, solve });
       return touches.length > 0 ? [[slot, touches]] : [];
     }),
   );
+}
+
+/** The part that has the fault already while it is loose: inside it, or between pins of one of its plugs. */
+function slotOf({ defect: { site, kind } }: Unseen): Slot | null {
+  if ('slot' in site) return site.element === undefined ? null : site.slot;
+  if (!('between' in site) || kind !== pinsBridged) return null;
+  return splitRef(site.between[0]).slot;
 }
 
 function onPart(
@@ -44,21 +55,24 @@ function onPart(
 ): LooseTouch[] {
   const alone = partAlone(slot, model(slot)!);
   const candidates = candidatesOnPart(alone, slot);
-  const { good, shownBy } = simulate(compileSound(alone), candidates.all, {
-    defects: own.map(({ defect }) => defect),
-    meter,
-  });
-  // A number proves its own contact: nothing else need be touched.
-  const seenBy = shownBy.map((touches) => touches.filter((touch) => good[touch] === 'reads'));
-  const wanted = seenBy.filter((by) => by.length > 0);
-  const cover = coverOf({ candidates, wanted, anchors: new Map() }, solve);
+  const defects = own.map(({ defect }) => defect);
+  const { good, shownBy } = simulate(compileSound(alone), candidates.all, { defects, meter });
+  const { seenBy, anchors } = evidenceOf(alone, { defects, candidates, good, shownBy });
+  const isSeen = (place: number) => good[place] === 'reads' || good[place] === 'silent';
+  // A number proves its own contact; a tone where none is due tells by itself.
+  const telling = seenBy.map((touches) => touches.filter(isSeen));
+  const cover = coverOf({ candidates, wanted: telling.filter((by) => by.length > 0), anchors }, solve);
   if (cover.is === 'gave up') return [];
-  return cover.touches.map(({ place }): LooseTouch => {
-    const { black, red } = candidates.all[place]!.touch;
+  const inOrder = [...cover.touches].sort(
+    (a, b) => Number(good[a.place] === 'silent') - Number(good[b.place] === 'silent'),
+  );
+  return inOrder.map(({ place }): LooseTouch => {
+    const { black, red, mode } = candidates.all[place]!.touch;
     return {
       black: splitRef(black).terminal,
       red: splitRef(red).terminal,
-      shows: own.flatMap((one, index) => (seenBy[index]!.includes(place) ? [one.place] : [])),
+      mode: mode === 'tone' ? 'tone' : 'diode',
+      shows: own.flatMap((one, index) => (telling[index]!.includes(place) ? [one.place] : [])),
     };
   });
 }

@@ -1,6 +1,6 @@
 /** What a meter makes of volts at its port, and when two of them can be told apart. */
 import type { Meter, MeterSource } from '../../../facts/terms/meter';
-import { sourceOf, voltsAcross } from '../../../facts/terms/meter';
+import { ohmsOf, sourceOf, voltsAcross } from '../../../facts/terms/meter';
 import type { Range } from '../../../facts/terms/names';
 import { diodeBandV, mostDiodeV } from '../expect';
 import type { PortCircuit } from '../../../physics/circuit/port';
@@ -11,7 +11,7 @@ import { driveOf } from '../../../physics/circuit/system';
 /** Readings are worked out to so much. */
 export const worthV = 2e-3;
 
-export type ProbeMode = 'tone' | 'diode';
+export type ProbeMode = 'tone' | 'diode' | 'ohms';
 
 /** `either`: a number or none; `unsure`: nobody knows which of two. */
 export type GoodIs = 'sounds' | 'reads' | 'either' | 'silent' | 'unsure';
@@ -20,8 +20,14 @@ export interface GoodBand {
   is: GoodIs;
   low: number;
   high: number;
-  /** By so much more a fault must lie outside. */
-  marginV: number;
+  /** In volts or ohms a fault is shown when those at the port lie outside these. */
+  outside: Range;
+}
+
+/** What a good build may come to, in volts at the port: as drawn, and with all that good parts may have besides. */
+interface GoodVolts {
+  drawn: Range;
+  fullestV: number;
 }
 
 export class MeterScale {
@@ -32,23 +38,28 @@ export class MeterScale {
   private readonly mostOhms: number;
 
   constructor(private readonly meter: Meter) {
-    this.ohmsAt = { tone: steepest(sourceOf(meter, 'tone')), diode: steepest(sourceOf(meter, 'diode')) };
-    this.mostOhms = Math.max(this.ohmsAt.tone(0), this.ohmsAt.diode(0));
+    const ohmsAt = (mode: ProbeMode) => steepest(sourceOf(meter, mode));
+    this.ohmsAt = { tone: ohmsAt('tone'), diode: ohmsAt('diode'), ohms: ohmsAt('ohms') };
+    this.mostOhms = Math.max(...Object.values(this.ohmsAt).map((at) => at(0)));
   }
 
   /**
    * Once everything has settled.
    * @param port Null where nothing can flow from probe to probe.
-   * @param guess Volts of each node, near which the answer will be.
    */
-  settled(
-    port: PortCircuit | null,
-    mode: ProbeMode,
-    guess?: Float64Array,
-  ): { portV: number; volts: Float64Array | null } {
-    if (!port) return { portV: this.source(mode).limitV, volts: null };
-    const { portV, volts } = solvePort(port, this.drive(mode), () => null, { guess });
-    return { portV: Math.min(portV, this.source(mode).limitV), volts };
+  settled(port: PortCircuit | null, mode: ProbeMode): { portV: number; volts: Float64Array | null } {
+    const { limitV } = this.source(mode);
+    if (!port) return { portV: limitV, volts: null };
+    const { portV, volts } = solvePort(port, this.drive(mode), () => null);
+    return { portV: Math.min(portV, limitV), volts };
+  }
+
+  /** The volts at the port alone, as far as they are worth anything. */
+  settledV(port: PortCircuit | null, mode: ProbeMode, guess: Float64Array): number {
+    const { limitV } = this.source(mode);
+    if (!port) return limitV;
+    const isEnough = (_portV: number, overA: number) => overA * this.mostOhms < worthV / 4;
+    return Math.min(solvePort(port, this.drive(mode), () => null, { guess, isEnough }).portV, limitV);
   }
 
   /** Whether a port shows something else than a good one; it is solved only as far as that takes. */
@@ -75,8 +86,8 @@ export class MeterScale {
       const [sounds, silent] = this.thresholds();
       return good.is === 'sounds' ? { up: silent - portV, down: Infinity } : { up: Infinity, down: portV - sounds };
     }
-    const [least, most] = this.edges(good);
-    return { up: most < this.mostV() ? most - portV : Infinity, down: portV - least };
+    const [least, most] = good.outside;
+    return { up: most < this.mostV(mode) ? most - portV : Infinity, down: portV - least };
   }
 
   drive(mode: ProbeMode): Drive {
@@ -88,10 +99,37 @@ export class MeterScale {
     return this.source(mode).limitA;
   }
 
-  is(low: number, high: number, mode: ProbeMode): GoodIs {
+  /** What a good build shows, and outside of which volts at the port no good build lies. */
+  band({ drawn: [drawnV, high], fullestV }: GoodVolts, mode: ProbeMode): GoodBand {
+    if (mode === 'ohms') return this.ohmsBand({ drawn: [drawnV, high], fullestV });
+    const low = mode === 'tone' ? drawnV : Math.min(drawnV, fullestV);
+    // A fault is shown when it lies outside by half as much again as values move.
+    const marginV = (high - drawnV) / 2 + 2 * diodeBandV;
+    // Against none it must be a number, not one that a hair makes none.
+    const outside: Range = [Math.min(low, this.mostV('diode') - diodeBandV) - marginV, high + marginV];
+    return { is: this.is(low, high, mode), low, high, outside };
+  }
+
+  /** Ohms tell only what holds a current back by the same share whatever the meter drives: no junction may conduct. */
+  private ohmsBand({ drawn: [low, high], fullestV }: GoodVolts): GoodBand {
+    const source = this.source('ohms');
+    const [least, most] = [
+      ohmsOf(source, low) * (1 - this.meter.spread),
+      ohmsOf(source, high) * (1 + this.meter.spread),
+    ];
+    // By half as much again as values move, in their own measure: as a share.
+    const beyond = Math.sqrt(most / Math.max(least, leadOhms));
+    const outside: Range = [least / beyond - leadOhms, most * beyond + leadOhms];
+    const isKnown = high < quietV && ohmsOf(source, fullestV) > least && outside[0] > 0;
+    const [from, to] = outside.map((ohms) => Math.min(voltsAcross(source, ohms), source.limitV)) as [number, number];
+    return { is: isKnown ? 'reads' : 'unsure', low, high, outside: [from, to] };
+  }
+
+  private is(low: number, high: number, mode: ProbeMode): GoodIs {
     if (mode === 'diode') {
-      if (high + diodeBandV < this.mostV()) return 'reads';
-      return low - diodeBandV < this.mostV() ? 'either' : 'silent';
+      const most = this.mostV('diode');
+      if (high + diodeBandV < most) return 'reads';
+      return low - diodeBandV < most ? 'either' : 'silent';
     }
     const [sounds, silent] = this.thresholds();
     if (high < sounds) return 'sounds';
@@ -112,13 +150,9 @@ export class MeterScale {
       const [sounds, silent] = this.thresholds();
       return good.is === 'sounds' ? faultyV > silent : faultyV < sounds;
     }
-    const [least, most] = this.edges(good);
-    return faultyV < least || (Math.min(faultyV, this.mostV()) > most && most < this.mostV());
-  }
-
-  /** In diode volts a fault lies outside these. Against none it must be a number, not one that a hair makes none. */
-  private edges({ low, high, marginV }: GoodBand): Range {
-    return [Math.min(low, this.mostV() - diodeBandV) - marginV, high + marginV];
+    const [least, most] = good.outside;
+    const mostV = this.mostV(mode);
+    return faultyV < least || (Math.min(faultyV, mostV) > most && most < mostV);
   }
 
   private source(mode: ProbeMode): MeterSource {
@@ -126,8 +160,12 @@ export class MeterScale {
   }
 
   /** Above this the meter shows no number. */
-  private mostV(): number {
-    return mostDiodeV(this.source('diode'));
+  private mostV(mode: ProbeMode): number {
+    const source = this.source(mode);
+    if (mode !== 'ohms') return mostDiodeV(this.source('diode'));
+    return source.countsTo === undefined
+      ? source.limitV
+      : Math.min(voltsAcross(source, source.countsTo), source.limitV);
   }
 
   /** Volts at the port below which it surely sounds, and above which it surely is silent. */
@@ -137,6 +175,11 @@ export class MeterScale {
     return [at(beepBelowOhms * (1 - spread)), at(stopsAboveOhms * (1 + spread))];
   }
 }
+
+/** Assumed: the meter's own leads and the tips on the pads. */
+const leadOhms = 1;
+/** Up to here no junction conducts. */
+const quietV = 0.2;
 
 /** A constant current finds other ways, and none of them is steeper than from nothing to where it is. */
 function steepest({ seriesOhms, limitV, limitA }: MeterSource): (amps: number) => number {

@@ -6,17 +6,15 @@ import type { Assembly } from '../../../facts/assembly/assembly';
 import type { Meter } from '../../../facts/terms/meter';
 import type { Solve } from '../../../facts/terms/solver';
 import { compileSound } from '../../../physics/circuit/compile';
+import { usualList } from '../listSchool';
 import { defectsOf } from '../defects/defectsOf';
 import type { ListedFault, ListedTouch, ShownBy, TouchList } from '../touchList';
-import { candidatesFor } from './candidates';
+import { candidatesFor, candidatesInOhms } from './candidates';
 import type { ProbeSchool } from './choose';
 import { askedIn, choose, isGrave } from './choose';
 import { evidenceOf } from './evidence';
 import { shownOtherwise } from './otherwise';
 import { simulate } from './simulate';
-
-/** Allowed where the shop says nothing else. */
-const usualMinutes = 6;
 
 interface ProbeRequest {
   meter: Meter;
@@ -30,16 +28,25 @@ export type ProbeList = { is: 'listed'; list: TouchList } | { is: 'gave up'; why
 
 export function probeList(
   assembly: Assembly,
-  { meter, solve, school = 'proven', minutes = usualMinutes, onProgress = () => undefined }: ProbeRequest,
+  { meter, solve, school = usualList.school, minutes = usualList.minutes, onProgress = () => undefined }: ProbeRequest,
 ): ProbeList {
   const defects = defectsOf(assembly);
-  const candidates = candidatesFor(assembly, defects);
   const circuit = compileSound(assembly);
-  const { good, shownBy } = simulate(circuit, candidates.all, {
+  const quick = candidatesFor(assembly, defects);
+  const first = simulate(circuit, quick.all, {
     defects,
     meter,
     onProgress: (share) => onProgress(0.8 * share, 'trying every fault'),
   });
+  const dark = defects.filter((defect, fault) => isGrave(defect) && first.shownBy[fault]!.length === 0);
+  const inOhms = candidatesInOhms(assembly, dark, quick);
+  const second = simulate(circuit, inOhms.all, { defects, meter });
+  const candidates = { ...quick, all: [...quick.all, ...inOhms.all] };
+  const good = [...first.good, ...second.good];
+  const shownBy = first.shownBy.map((places, fault) => [
+    ...places,
+    ...second.shownBy[fault]!.map((place) => quick.all.length + place),
+  ]);
   const evidence = evidenceOf(assembly, { defects, candidates, good, shownBy });
   onProgress(0.8, 'choosing the quickest list');
   const chosen = choose(evidence, { school, minutes }, solve);
@@ -48,7 +55,6 @@ export function probeList(
   const unseen = defects.flatMap((defect, place) =>
     isGrave(defect) && seenBy[place]!.length === 0 ? { defect, place } : [],
   );
-  const otherwise = shownOtherwise(assembly, unseen, { circuit, candidates: candidates.all, meter, solve });
   const touches = chosen.touches.map(({ place, way: { black, red } }): ListedTouch => ({
     touch: { ...candidates.all[place]!.touch, black, red },
     good: good[place]!,
@@ -56,13 +62,21 @@ export function probeList(
     across: across[place] ?? null,
     shows: shownBy.flatMap((by, fault) => (by.includes(place) ? [fault] : [])),
   }));
+  const otherwise = shownOtherwise(assembly, unseen, {
+    circuit,
+    candidates: quick.all,
+    meter,
+    solve,
+    asked: touches.map(({ touch }) => touch),
+  });
   const askedOf = askedIn(chosen.touches, evidence);
   const faults = defects.map(({ kind, site, harm }, place): ListedFault => {
     const proofs = askedOf(place).size;
     const elsewhere: ShownBy = seenBy[place]!.length > 0 ? 'longer list' : (otherwise.by.get(place) ?? 'no touch');
     return { kind, site, harm, shownBy: proofs > 0 ? 'list' : elsewhere, proofs };
   });
-  const list = { touches, faults, loose: otherwise.loose, seconds: chosen.seconds };
+  const { loose, apart } = otherwise;
+  const list = { touches, faults, loose, apart, seconds: chosen.seconds };
   return { is: 'listed', list };
 }
 

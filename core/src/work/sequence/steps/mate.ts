@@ -1,11 +1,15 @@
 import { plugWords } from '../../../facts/assembly/plugWords';
 import { seconds } from '../../../physics/joints/seconds';
 import { changeStep } from '../changeStep';
+import { continuityPlace, continuityTurns } from '../continuityPlace';
 import { stayingOpen } from '../openPlugs';
 import { done, open } from '../step';
 
 /** A plug is pushed home. */
 export const mate = changeStep('mate', {
+  /** The one that is left apart for some touches goes home after them. */
+  place: ({ about, place }, { touches: { apart } }) =>
+    apart?.mate === about.mate ? continuityPlace(continuityTurns.home) : place,
   state: ({ about, subject }, job) => {
     if (!job.leftIds.has(`mate:${subject}`)) return done();
     const stays = stayingOpen(about.mate, job);

@@ -17,27 +17,35 @@ import { done, open } from '../step';
 
 interface TouchStep extends Draft<'touch', { kind: 'touch'; listed: ListedTouch }> {
   listed: ListedTouch;
+  /** The plug that is apart meanwhile; null: everything is mated. What was read so stays read when it is home. */
+  withApart: string | null;
   /** Kinds of faults that it would show, the worst first. */
   rulesOut: readonly string[];
 }
 
 /** Two probes on two terminals. */
 export const touch: StepKind<TouchStep> = {
-  plan: ({ touches }) =>
-    touches.touches.map((listed): TouchStep => ({
+  plan: ({ touches: { list, touches, apart } }) => {
+    const draft = (listed: ListedTouch, turn: number, withApart: string | null): TouchStep => ({
       verb: 'touch',
       subject: `${listed.touch.black}~${listed.touch.red}~${listed.touch.mode}`,
       about: { kind: 'touch', listed },
       listed,
-      rulesOut: ruledOutBy(touches.list!, listed),
-      place: continuityPlace(continuityTurns.touch),
-    })),
-  state: ({ listed }, job) => {
+      withApart,
+      rulesOut: ruledOutBy(list!, listed),
+      place: continuityPlace(turn),
+    });
+    return [
+      ...(apart?.touches ?? []).map((listed) => draft(listed, continuityTurns.apart, apart!.mate)),
+      ...touches.map((listed) => draft(listed, continuityTurns.touch, null)),
+    ];
+  },
+  state: ({ listed, withApart }, job) => {
     const last = lastNote(job, 'reading', touchKey(listed.touch));
     if (isOfMainLeads(listed) && shortSince(last, job))
       return open('A short was read between them', job.short!.record.id);
     if (!last) return open();
-    const spoiled = reopenedBy(last, listed, job);
+    const spoiled = withApart === null ? reopenedBy(last, listed, job) : null;
     if (spoiled) return open('Worked on since it was read', spoiled);
     const { verdict, heard } = last.record.body.reading;
     if (verdict === 'stop')
@@ -50,10 +58,12 @@ export const touch: StepKind<TouchStep> = {
     return done(last.record.id);
   },
   words: ({ listed: { touch: pair } }, { target }) =>
-    `${pair.mode === 'diode' ? 'Diode volts: black' : 'Black'} on ${probeWords(pair.black, target)}, red on ${probeWords(pair.red, target)}`,
+    `${modeBegins[pair.mode]} on ${probeWords(pair.black, target)}, red on ${probeWords(pair.red, target)}`,
   why: ({ listed, rulesOut }) => whyTouch(listed, rulesOut),
-  takesS: ({ listed }) => (listed.touch.mode === 'diode' ? 6 : 4),
+  takesS: ({ listed }) => (listed.touch.mode === 'tone' ? 4 : 6),
 };
+
+const modeBegins = { tone: 'Black', diode: 'Diode volts: black', ohms: 'Ohms: black', volts: 'Volts: black' } as const;
 
 /** A short stands that this reading neither followed nor is; what it said itself is said by its verdict. */
 function shortSince(last: NoteOf<'reading'> | null, { short }: JobContext): boolean {

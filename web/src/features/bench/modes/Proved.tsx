@@ -54,8 +54,8 @@ function sentence(bench: Bench, { id, state, missing }: Gate): string {
     const asked = own.filter((step) => step.verb === 'touch').length;
     if (touches.history.length > 0)
       return `no short between the main leads; ${asked} touches, the fewest that prove again what this job can have spoiled; ${touches.history.length} not asked: what an earlier job read there is history`;
-    const loose = touches.ruledOutLoose.size > 0 ? ' and loose parts' : '';
-    return `no short between the main leads; ${asked} touches${loose} ${touches.list ? provedSentence(touches.list, touches.ruledOutLoose) : ''}`;
+    const loose = touches.ruledOutEarlier.size > 0 ? ' and loose parts' : '';
+    return `no short between the main leads; ${asked} touches${loose} ${touches.list ? provedSentence(touches.list, touches.ruledOutEarlier) : ''}`;
   }
   if (id === 'first power') {
     const power = notesOf(log, 'power').findLast(ofJob(bench.job.id))?.record.body;

@@ -22,8 +22,8 @@ const unseen = [
 const shownAtMost = 9;
 
 function NotSeen({ bench }: { bench: Bench }) {
-  const { list, ruledOutLoose } = bench.state.touches;
-  const kinds = list ? leftByKind(list, ruledOutLoose).filter(({ harm }) => harm !== 'warn') : [];
+  const { list, ruledOutEarlier } = bench.state.touches;
+  const kinds = list ? leftByKind(list, ruledOutEarlier).filter(({ harm }) => harm !== 'warn') : [];
   const lines = [...unseen, ...kinds.map(leftWords)];
   const more = lines.length - shownAtMost;
   return (

@@ -1,6 +1,6 @@
 /** One touch of the meter: where the probes go; what a good build shows is said once the answer is given. */
-import type { ListedTouch, StepOf } from '@junctor/core';
-import { heardWords, lastReading, possible, probeWords } from '@junctor/core';
+import type { Assembly, ListedTouch, StepOf } from '@junctor/core';
+import { capital, heardWords, lastReading, plugWords, possible, probeWords } from '@junctor/core';
 import { useState } from 'react';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import { probeHands } from '../../../bench/hands/probeHands';
@@ -44,7 +44,7 @@ function TouchScreen({ step }: { step: TouchStep }) {
 
 function Listening({ step, onJudged }: { step: TouchStep; onJudged: () => void }) {
   const hearing = useHearing(step, onJudged);
-  const Asking = step.listed.touch.mode === 'tone' ? ToneAsked : VoltsAsked;
+  const Asking = step.listed.touch.mode === 'tone' ? ToneAsked : NumberAsked;
   return <Asking step={step} hearing={hearing} />;
 }
 
@@ -82,12 +82,22 @@ const volts: Prompt<'heard'> = {
   open: 'no number: open',
 };
 
-function VoltsAsked({ step, hearing }: AskingProps) {
+const ohms: Prompt<'heard'> = {
+  id: 'heard',
+  asks: 'The meter shows',
+  hint: 'Meter on ohms. Hold until it settles, then type what it shows.',
+  unit: 'ohm',
+  possible: possible.ohms,
+  open: 'no number: open',
+};
+
+function NumberAsked({ step, hearing }: AskingProps) {
   const bench = useBench();
   const doors = useDoors();
-  const state = usePrompts([volts], ({ heard }) => {
+  const unit = unitOf(step.listed);
+  const state = usePrompts([numberOf(step.listed)], ({ heard }) => {
     if (!hearing.expectation) return;
-    void hearing.hear(heard === 'open' ? { open: true, unit: 'V' } : { value: Number(heard), unit: 'V' });
+    void hearing.hear(heard === 'open' ? { open: true, unit } : { value: Number(heard), unit });
   });
   const blocked = hearing.expectation ? null : 'Computing what to expect';
   const own = state.answers.map((answer) => (answer.main || answer.key === 'o' ? { ...answer, blocked } : answer));
@@ -131,7 +141,7 @@ function TouchFrame({ step, hearing: { expectation, again, startedAt }, answers,
             {`Heard “${heardWords(again)}”, which no good build shows here. Press the tips on bare metal, touch again, then answer.`}
           </strong>
         ) : (
-          (problem ?? step.blockedReason ?? under(step.listed))
+          (problem ?? step.blockedReason ?? under(step, target))
         )
       }
       crossing={
@@ -139,7 +149,9 @@ function TouchFrame({ step, hearing: { expectation, again, startedAt }, answers,
           {typed !== null && (
             <Fact>
               <dt>the meter shows</dt>
-              <dd data-testid="typed">{typed || '…'} V</dd>
+              <dd data-testid="typed">
+                {typed || '…'} {unitOf(step.listed)}
+              </dd>
             </Fact>
           )}
           <TouchFacts step={step} expectation={expectation} startedAt={across ? startedAt : undefined} />
@@ -149,15 +161,29 @@ function TouchFrame({ step, hearing: { expectation, again, startedAt }, answers,
   );
 }
 
-/** Before "lack on": the mode is said where it is not the usual one. */
-function beginning({ touch: { mode } }: ListedTouch, isAgain: boolean): string {
-  if (isAgain) return mode === 'diode' ? 'Once more, diode volts: b' : 'Once more: b';
-  return mode === 'diode' ? 'Diode volts: b' : 'B';
+/** What is asked of a touch that is no tone. */
+function numberOf({ touch: { mode } }: ListedTouch): Prompt<'heard'> {
+  return mode === 'ohms' ? ohms : volts;
 }
 
-function under({ touch: { mode }, across, good }: ListedTouch): string {
+function unitOf({ touch: { mode } }: ListedTouch): 'ohm' | 'V' {
+  return mode === 'ohms' ? 'ohm' : 'V';
+}
+
+const modeWords = { tone: '', diode: 'diode volts', ohms: 'ohms', volts: 'volts' } as const;
+
+/** Before "lack on": the mode is said where it is not the usual one. */
+function beginning({ touch: { mode } }: ListedTouch, isAgain: boolean): string {
+  const words = [isAgain ? 'once more' : '', modeWords[mode]].filter(Boolean).join(', ');
+  return words ? capital(`${words}: b`) : 'B';
+}
+
+function under({ listed, withApart }: TouchStep, target: Assembly): string {
+  const { touch, across, good } = listed;
   if (across) return 'Start the clock as the tips touch. Hold 2 to 3 seconds, lift, then say how long it sounded.';
-  if (mode === 'diode') return volts.hint;
+  if (withApart !== null)
+    return `Plug ${plugWords(withApart, target)} stays apart for this. Hold until it settles, then say what it shows.`;
+  if (touch.mode !== 'tone') return numberOf(listed).hint;
   if (good === 'sounds') return 'This tone proves its copper and the contact that every silence on it stands on.';
   return 'Hold still, listen, answer by key. What a good build shows is said once you have answered.';
 }

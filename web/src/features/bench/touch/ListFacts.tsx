@@ -1,10 +1,10 @@
 /** Before the first touch: how many there are, how long they take, what they prove of what kills and of what stops. */
-import { minutesFor, whatListProves } from '@junctor/core';
+import { isEarlier, minutesFor, whatListProves } from '@junctor/core';
 import type { Bench } from '../../../bench/provider/bench';
 import { Fact } from '../../../ui/Frame';
 
 export function ListFacts({ bench: { state, listing } }: { bench: Bench }) {
-  const { list, touches, ruledOutLoose } = state.touches;
+  const { list, touches, ruledOutEarlier } = state.touches;
   if (!list)
     return (
       <Fact>
@@ -12,6 +12,7 @@ export function ListFacts({ bench: { state, listing } }: { bench: Bench }) {
         <dd className="long">being worked out{listing ? `, ${Math.round(100 * listing.share)} %` : ''}</dd>
       </Fact>
     );
+  const earlier = [...list.faults.keys()].filter((place) => isEarlier(list.faults[place]!));
   return (
     <>
       <Fact>
@@ -31,11 +32,11 @@ export function ListFacts({ bench: { state, listing } }: { bench: Bench }) {
             </dd>
           </Fact>
         ))}
-      {Object.keys(list.loose).length > 0 && (
+      {earlier.length > 0 && (
         <Fact>
-          <dt>ruled out on loose parts</dt>
+          <dt>only on a loose part or with a plug apart</dt>
           <dd>
-            {ruledOutLoose.size} of {list.faults.filter(({ shownBy }) => shownBy === 'loose part').length}
+            {earlier.filter((place) => ruledOutEarlier.has(place)).length} of {earlier.length} ruled out
           </dd>
         </Fact>
       )}

@@ -27,7 +27,9 @@ const mostSaid = 3;
 
 export function TouchFacts({ step, expectation, startedAt }: TouchFactsProps) {
   const bench = useBench();
-  const list = bench.state.steps.filter(({ verb }) => verb === 'touch');
+  const list = bench.state.steps.filter(
+    (one): one is StepOf<'touch'> => one.verb === 'touch' && one.withApart === step.withApart,
+  );
   return (
     <>
       <Fact>

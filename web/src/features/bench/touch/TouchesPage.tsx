@@ -7,6 +7,7 @@ import {
   harmWords,
   leftByKind,
   minutesFor,
+  plugWords,
   provedWords,
   ruledOut,
   slotTitle,
@@ -22,36 +23,39 @@ import { writeTouches } from '../../../files/touchCsv';
 import { Columns, Lines, Sheet } from '../../../ui/Sheet';
 import { Words } from '../../../ui/layout';
 import { TouchMaps } from './TouchMaps';
+import { useListSchool } from './useListSchool';
 
 export function TouchesPage() {
   const bench = useBench();
   const navigate = useNavigate();
   const { job, state, meter, listing } = bench;
-  const { list, touches, history, ruledOutLoose } = state.touches;
+  const { list, touches, history, ruledOutEarlier } = state.touches;
   const place = `${job.quad}, touches`;
   const go = (to: string) => void navigate(to);
+  const school = useListSchool(bench);
   const back = { key: 'b', label: 'To the bench', to: jobPlaces(job.id).now };
   if (!list)
     return (
-      <Sheet place={place} title="The list of touches is being worked out" go={go} doors={[back]}>
+      <Sheet place={place} title="The list of touches is being worked out" go={go} doors={[back, school.door]}>
         <section>
           <Words>{listing ? `${Math.round(100 * listing.share)} %: ${listing.says}` : 'It has been asked for.'}</Words>
         </section>
       </Sheet>
     );
-  const steps = state.steps.filter((step): step is StepOf<'touch'> => step.verb === 'touch');
+  const steps = state.steps.filter((step): step is StepOf<'touch'> => step.verb === 'touch' && step.withApart === null);
   const answered = steps.filter(({ done }) => done);
   const write = () => saveFile('touches.csv', writeTouches(list, touches, state.target), 'text/csv');
   return (
     <Sheet
       place={place}
       title={`${touches.length} touches, about ${minutesFor(list, touches)} min: what they prove`}
-      note={`${job.quad}, ${job.title}, plan version ${job.plan.version}; for ${meter.name}, everything plugged together, no power.${history.length > 0 ? ` ${history.length} of the whole list are not asked: this work did not reach them.` : ''}`}
+      note={`${job.quad}, ${job.title}, plan version ${job.plan.version}; for ${meter.name}, everything plugged together, no power; ${school.now}.${history.length > 0 ? ` ${history.length} of the whole list are not asked: this work did not reach them.` : ''}`}
       go={go}
       doors={[
         back,
         { key: 'c', label: 'Write as CSV', act: write },
         { key: 'p', label: 'Print it', act: () => window.print() },
+        school.door,
       ]}
     >
       <Columns>
@@ -63,8 +67,9 @@ export function TouchesPage() {
             ))}
           </Lines>
           <h2>So far</h2>
-          <SoFar list={list} answered={answered.map(({ listed }) => listed)} steps={steps} loose={ruledOutLoose} />
+          <SoFar list={list} answered={answered.map(({ listed }) => listed)} steps={steps} loose={ruledOutEarlier} />
           {Object.keys(list.loose).length > 0 && <LooseLines bench={bench} list={list} />}
+          {Object.keys(list.apart).length > 0 && <ApartLines bench={bench} list={list} />}
         </section>
         <section>
           <h2>Left to the eye and to function</h2>
@@ -113,7 +118,8 @@ function SoFar({
 }) {
   const out = ruledOut(list, answered, loose);
   const wrong = steps.filter(({ done, blockedReason }) => !done && blockedReason !== null).length;
-  const said = ({ harm, by }: ProvedLine) => `${out[harm]} of ${by.list + by['loose part']} ${harmWords[harm]}`;
+  const said = ({ harm, by }: ProvedLine) =>
+    `${out[harm]} of ${by.list + by['loose part'] + by['plug apart']} ${harmWords[harm]}`;
   return (
     <Words>
       {answered.length} of {steps.length} answered as a good build would. Ruled out:{' '}
@@ -124,14 +130,14 @@ function SoFar({
 
 /** What is asked of parts before they are joined, and how much of that was read then. */
 function LooseLines({ bench: { state }, list }: { bench: Bench; list: TouchList }) {
-  const { ruledOutLoose } = state.touches;
+  const { ruledOutEarlier } = state.touches;
   return (
     <>
       <h2>Only on the loose part</h2>
       <Lines $columns="minmax(0, 1fr)" aria-label="Only on the loose part">
         {Object.entries(list.loose).map(([slot, own]) => {
           const faults = new Set(own.flatMap(({ shows }) => shows));
-          const out = [...faults].filter((place) => ruledOutLoose.has(place)).length;
+          const out = [...faults].filter((place) => ruledOutEarlier.has(place)).length;
           return (
             <li key={slot}>
               {capital(slotTitle(slot, state.target))}: {own.length === 1 ? '1 reading' : `${own.length} readings`},
@@ -144,11 +150,34 @@ function LooseLines({ bench: { state }, list }: { bench: Bench; list: TouchList 
   );
 }
 
+/** What is asked with one plug apart: of the last one as a step, of another one when it is pulled. */
+function ApartLines({ bench: { state }, list }: { bench: Bench; list: TouchList }) {
+  const { ruledOutEarlier, apart } = state.touches;
+  return (
+    <>
+      <h2>With a plug apart</h2>
+      <Lines $columns="minmax(0, 1fr)" aria-label="With a plug apart">
+        {Object.entries(list.apart).map(([mate, { touches, seconds }]) => {
+          const faults = new Set(touches.flatMap(({ shows }) => shows));
+          const out = [...faults].filter((place) => ruledOutEarlier.has(place)).length;
+          const when = apart?.mate === mate ? 'before it goes home' : 'asked once it is pulled';
+          return (
+            <li key={mate}>
+              {capital(plugWords(mate, state.target))}: {touches.length === 1 ? '1 touch' : `${touches.length} touches`}
+              , about {Math.ceil(seconds)} s, {when}; {out} of {faults.size} ruled out
+            </li>
+          );
+        })}
+      </Lines>
+    </>
+  );
+}
+
 /** Places that are written out of one kind. */
 const mostPlaces = 5;
 
 function Left({ bench: { state }, list }: { bench: Bench; list: TouchList }) {
-  const kinds = leftByKind(list, state.touches.ruledOutLoose);
+  const kinds = leftByKind(list, state.touches.ruledOutEarlier);
   if (kinds.length === 0) return <Words>Nothing that is known to go wrong here.</Words>;
   return (
     <Lines $columns="60px minmax(0, 1fr)" aria-label="Left to the eye and to function">
