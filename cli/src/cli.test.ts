@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { hasNgspice } from '@junctor/core/testing/ngspice';
-import { check, buildFile } from '@junctor/core/schemas';
+import { check, buildFile, heapFile } from '@junctor/core/schemas';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { describe, expect, it } from 'vitest';
 
@@ -182,6 +182,22 @@ describe('the published build schema', () => {
         }
       }
     }
+  });
+});
+
+describe('the published heap schema', () => {
+  const read = (name: string) => JSON.parse(readFileSync(join(root, 'docs/formats', name), 'utf8')) as object;
+  const validate = new Ajv2020({ allowUnionTypes: true }).compile(read('heap.schema.json'));
+  it('says what the program’s own schema says, of an example and of it broken in each place', () => {
+    const file = { ...read('example-heap.json'), cells: [4, 6] };
+    expect([validate(file), check(heapFile, file).ok]).toEqual([true, true]);
+    for (const path of places(file))
+      for (const value of [undefined, 7.5, 0, 17, 'x y', '', null, []]) {
+        const copy = broken(file, path, value);
+        // Which of two numbers is the greater a schema cannot say.
+        if (path[0] === 'cells' && path.length > 1 && typeof value === 'number') continue;
+        expect([path.join('.'), value, validate(copy)]).toEqual([path.join('.'), value, check(heapFile, copy).ok]);
+      }
   });
 });
 

@@ -1,5 +1,5 @@
 /** What the commands say: lines for a person, the same as data for a program, and whether something was found. */
-import type { Build, Catalogue } from '@junctor/core';
+import type { Build, Catalogue, Planned } from '@junctor/core';
 import {
   alignmentWords,
   buildFileOf,
@@ -58,10 +58,6 @@ export async function planFile({ name, plan }: BuildFile, catalogue: Catalogue, 
       found: true,
     };
   }
-  const served = result.wishes.map(
-    ({ wish, way, port }) =>
-      `${wish.id}: ${way === null ? 'dropped' : `${way}${port ? `, ${port.replace('/', ' ')}` : ''}`}`,
-  );
   const wires = wireRows(result.target, result.links).map(
     ({ wire, from, to, awg, colour }) => `  ${wire}: ${from} to ${to}, ${awg} AWG ${colour}`,
   );
@@ -71,7 +67,7 @@ export async function planFile({ name, plan }: BuildFile, catalogue: Catalogue, 
   const file = buildFileOf(name, { ...plan, target: result.target, links: result.links, wishes });
   return {
     text: [
-      ...served,
+      ...servedWords(result),
       ...unwired,
       ...wires,
       ...result.findings.map(({ severity, message }) => `${severity}  ${message}`),
@@ -79,6 +75,14 @@ export async function planFile({ name, plan }: BuildFile, catalogue: Catalogue, 
     data: file,
     found: result.findings.length > 0 || result.wishes.some(({ way }) => way === null),
   };
+}
+
+/** "receiver RX: two-way, FC UART2". */
+export function servedWords({ wishes }: Pick<Planned, 'wishes'>): string[] {
+  return wishes.map(
+    ({ wish, way, port }) =>
+      `${wish.id}: ${way === null ? 'dropped' : `${way}${port ? `, ${port.replace('/', ' ')}` : ''}`}`,
+  );
 }
 
 export function convertFiles(from: BuildFile, to: BuildFile, catalogue: Catalogue): Said {

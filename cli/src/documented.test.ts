@@ -28,7 +28,7 @@ function shown(page: string): { command: string; lines: string[] }[] {
 function run(command: string): string {
   const typed = command
     .replaceAll('./junctor', 'node --import tsx cli/src/main.ts')
-    .replaceAll(/(?<![/\w])(planned\.json|dump\.txt)/g, `${folder}/$1`);
+    .replaceAll(/(?<![/\w])(planned\.json|dump\.txt|three\.json|small\.json)/g, `${folder}/$1`);
   return spawnSync('bash', ['-c', typed], { cwd: root, encoding: 'utf8' }).stdout;
 }
 
@@ -43,6 +43,6 @@ describe.each(readdirSync(pages).filter((name) => name.endsWith('.md') && shown(
 
 it('every page of a format that the command line writes is covered', () => {
   expect(readdirSync(pages).filter((name) => name.endsWith('.md') && shown(name).length > 0)).toEqual(
-    expect.arrayContaining(['build-file.md', 'command-line.md', 'csv.md', 'drawing-and-deck.md']),
+    expect.arrayContaining(['build-file.md', 'command-line.md', 'csv.md', 'drawing-and-deck.md', 'heap-file.md']),
   );
 });

@@ -7,15 +7,17 @@ import { checkModel, makeCatalogue } from '@junctor/core';
 import { shippedMeters, shippedModels } from '@junctor/catalogue';
 import type { NetlistAs, Said } from './commands';
 import { checkFile, convertFiles, netlistOf, planFile, sheetOf } from './commands';
+import { composeHeap } from './compose';
 import { cutsOf } from './cuts';
 import { expectModes, expectOf, simulateOf } from './faults';
 import type { LayoutAs } from './layout';
 import { layoutFile } from './layout';
 import { probesOf } from './probes';
-import { BadInput, readBuildFile, readText } from './readFile';
+import { BadInput, readBuildFile, readHeapFile, readText } from './readFile';
 
 const usage = `junctor check FILE                judges a build by every rule
 junctor plan FILE [--keep BUILT]  plans its wiring from its parts and wishes, beside what is built; --json gives the build file
+junctor compose HEAP              an aircraft of a heap of parts: what it lacks or what clashes, else its plan
 junctor convert FROM TO           what must be done to make the one the other
 junctor netlist FILE [--as nets|spice|csv|svg] [--fault FAULT]
                                   a deck with a fault in it, by its name from simulate
@@ -40,6 +42,7 @@ const mostMinutes = 60;
 const formsOf: Readonly<Record<string, readonly string[]>> = {
   check: ['text'],
   plan: ['text'],
+  compose: ['text'],
   convert: ['text'],
   layout: ['text', 'above', 'side'],
   cuts: ['text'],
@@ -77,6 +80,7 @@ async function run(): Promise<Said> {
   if (!known || !file || (command === 'convert' && !second))
     throw new BadInput([{ file: 'junctor', line: 1, path: '', reason: `\n${usage}` }]);
   const catalogue = makeCatalogue([...(values.catalogue ? modelsIn(values.catalogue) : []), ...shippedModels()]);
+  if (command === 'compose') return composeHeap(readHeapFile(file, catalogue), catalogue);
   const build = readBuildFile(file, catalogue);
   switch (command) {
     case 'check':

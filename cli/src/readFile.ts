@@ -1,8 +1,8 @@
 /** A build file from disk: whole and checked, or every mistake with line, path and reason. */
 import { readFileSync, statSync } from 'node:fs';
-import type { Catalogue, PlanDraft, StoredDraft } from '@junctor/core';
+import type { Catalogue, Heap, PlanDraft, StoredDraft } from '@junctor/core';
 import { repeatedNames, wholeDraft, wrongNames } from '@junctor/core';
-import { buildFile, check } from '@junctor/core/schemas';
+import { buildFile, check, heapFile } from '@junctor/core/schemas';
 import type { ParseError } from 'jsonc-parser';
 import { findNodeAtLocation, parseTree, printParseErrorCode } from 'jsonc-parser';
 
@@ -24,6 +24,36 @@ export interface BuildFile {
 
 /** @throws {BadInput} If the file is missing, too large, no JSON, no build file, or names what does not exist. */
 export function readBuildFile(file: string, catalogue: Catalogue): BuildFile {
+  const { value, lineOf } = readChecked<{ name: string; plan: StoredDraft }>(file, buildFile);
+  const { name, plan } = value;
+  const mistakes = wrongNames(wholeDraft(plan), catalogue).map(({ path, reason }) => ({
+    file,
+    line: lineOf(`plan.${path}`),
+    path: `plan.${path}`,
+    reason,
+  }));
+  if (mistakes.length > 0) throw new BadInput(mistakes);
+  return { name, plan: wholeDraft(plan) };
+}
+
+/** @throws {BadInput} If the file is missing, too large, no JSON, no heap file, or names a model that is not known. */
+export function readHeapFile(file: string, { models }: Catalogue): Heap {
+  const { value, lineOf } = readChecked<Omit<Heap, 'cells'> & Partial<Heap>>(file, heapFile);
+  const known = new Set(models.map(({ id }) => id));
+  const unknown = value.parts.flatMap(({ model }, index) => {
+    const path = `parts.${index}.model`;
+    return known.has(model) ? [] : [{ file, line: lineOf(path), path, reason: `no part model ${model}` }];
+  });
+  if (unknown.length > 0) throw new BadInput(unknown);
+  const { name, parts, cells = null } = value;
+  return { name, parts, cells };
+}
+
+/** What a file holds, checked by a schema, and on which line something of it stands. */
+function readChecked<T>(
+  file: string,
+  schema: Parameters<typeof check>[0],
+): { value: T; lineOf: (path: string) => number } {
   const text = readText(file);
   const errors: ParseError[] = [];
   const tree = parseTree(text, errors, { disallowComments: true });
@@ -53,20 +83,12 @@ export function readBuildFile(file: string, catalogue: Catalogue): BuildFile {
     }
     return 1;
   };
-  const checked = check<{ name: string; plan: StoredDraft }>(buildFile, JSON.parse(text));
+  const checked = check<T>(schema, JSON.parse(text));
   if (!checked.ok)
     throw new BadInput(
       checked.mistakes.map(({ path, message }) => ({ file, line: lineOf(path), path, reason: message })),
     );
-  const { name, plan } = checked.value;
-  const mistakes = wrongNames(wholeDraft(plan), catalogue).map(({ path, reason }) => ({
-    file,
-    line: lineOf(`plan.${path}`),
-    path: `plan.${path}`,
-    reason,
-  }));
-  if (mistakes.length > 0) throw new BadInput(mistakes);
-  return { name, plan: wholeDraft(plan) };
+  return { value: checked.value, lineOf };
 }
 
 /** @throws {BadInput} If the file is missing or too large. */

@@ -94,7 +94,7 @@ export const build = Joi.object({
 
 const cellCount = Joi.number().integer().min(1).max(99);
 /** Fewest and most cells in series. */
-const cells = Joi.array()
+export const cells = Joi.array()
   .ordered(cellCount, cellCount)
   .length(2)
   .custom((value: Range, helpers) =>

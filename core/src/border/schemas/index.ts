@@ -4,6 +4,7 @@
 export type { Checked, Mistake } from './validate';
 export { check } from './validate';
 export { build, buildFile, planDraft } from './build';
+export { heapFile } from './heap';
 export { newMeter } from './meter';
 export { weightClasses } from './weightClasses';
 export { partModel } from './partModel';

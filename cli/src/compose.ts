@@ -1,0 +1,50 @@
+/** A heap of parts made into a plan: what it lacks, what was taken for it, what clashes and how out of it. */
+import type { Catalogue, Composed, Heap, Suggestion } from '@junctor/core';
+import { assemble, balanceOf, buildFileOf, compose, layoutOf } from '@junctor/core';
+import { loadSolver } from '@junctor/solver/node';
+import type { Said } from './commands';
+import { servedWords } from './commands';
+
+export async function composeHeap(heap: Heap, catalogue: Catalogue): Promise<Said> {
+  const made = compose(heap, { catalogue, stock: catalogue.models, solve: await loadSolver() });
+  switch (made.is) {
+    case 'gave up':
+      return { text: `gave up: ${made.why}`, data: made, found: true };
+    case 'lacking':
+      return { text: made.lacks.map(({ what, says }) => `${what}: ${says}`).join('\n'), data: made, found: true };
+    case 'clash': {
+      const ways = made.waysOut.map(({ message, loss }) => `  ${message} (loses ${loss})`);
+      const text = [...suggestedWords(made.suggested), `clash: ${made.conflict.why}`, ...ways].join('\n');
+      return { text, data: made, found: true };
+    }
+    case 'composed':
+      return composedWords(heap, made, catalogue);
+  }
+}
+
+function composedWords(
+  { name }: Heap,
+  { plan, planned, suggested }: Extract<Composed, { is: 'composed' }>,
+  catalogue: Catalogue,
+): Said {
+  const assembly = assemble(plan.target, catalogue);
+  const layout = layoutOf(assembly);
+  const margins = (layout?.margins ?? []).filter(({ verdict }) => verdict === 'no');
+  const dry = balanceOf(assembly, {}, layout?.laid ?? null);
+  const text = [
+    ...suggestedWords(suggested),
+    `${plan.cells[0]} cells, dry ${dry.g.map((g) => g.toFixed(0)).join(' to ')} g`,
+    ...servedWords(planned),
+    ...planned.findings.map(({ severity, message }) => `${severity}  ${message}`),
+    ...margins.map(({ what, says }) => `no  ${what}: ${says}`),
+  ].join('\n');
+  const isOdd = planned.findings.some(({ severity }) => severity !== 'warn') || margins.length > 0;
+  return { text, data: buildFileOf(name, plan), found: isOdd };
+}
+
+function suggestedWords(suggested: readonly Suggestion[]): string[] {
+  return suggested.map(
+    ({ model, count, because }) =>
+      `taken besides: ${count > 1 ? `${count} x ` : ''}${model.name}, ${count * model.massG} g: ${because}`,
+  );
+}

@@ -1,0 +1,74 @@
+/** What is put on a heap by whoever forgot it: a battery lead, the capacitor that a sheet asks for, aerials. */
+import { isAerial, isBatteryLead, isCapacitor, isTransmitter } from '../../facts/catalogue/kinds';
+import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { PartModel } from '../../facts/catalogue/partModel';
+import type { Range } from '../../facts/terms/names';
+import { packVolts } from '../../facts/terms/names';
+import type { Heap } from './heap';
+import { newest } from './heap';
+
+interface Choice {
+  because: string;
+  count: number;
+  /** What is tried first. */
+  first: PartModel;
+  /** What may take its place, the lightest first. */
+  lighter: readonly PartModel[];
+}
+
+interface From {
+  catalogue: Catalogue;
+  /** Models that may be taken. */
+  stock: readonly PartModel[];
+}
+
+export function choicesFor({ parts }: Heap, cells: Range, { catalogue, stock }: From): Choice[] {
+  const models = parts.flatMap(({ model, count }) => new Array<PartModel>(count).fill(newest(model, catalogue)));
+  const byMass = [...stock].sort((a, b) => a.massG - b.massG);
+  return [leadFor(models, byMass), capacitorFor(models, byMass, cells), aerialsFor(models, byMass)].flatMap(
+    (choice) => choice ?? [],
+  );
+}
+
+/** The heaviest carries most; whether a lighter one carries enough the rules say of the whole. */
+function leadFor(models: readonly PartModel[], byMass: readonly PartModel[]): Choice | null {
+  const leads = byMass.filter(({ kind }) => isBatteryLead(kind));
+  const first = leads.at(-1);
+  if (!first || models.some(({ kind }) => isBatteryLead(kind))) return null;
+  return { because: 'nothing brings the pack’s plug', count: 1, first, lighter: leads.slice(0, -1) };
+}
+
+/** The lightest that takes up as much as a sheet asks for, and bears the pack when it is full. */
+function capacitorFor(models: readonly PartModel[], byMass: readonly PartModel[], cells: Range): Choice | null {
+  const farads = Math.max(0, ...models.map(({ wantsCapacitor }) => wantsCapacitor?.farads ?? 0));
+  if (farads === 0 || models.some(isCapacitor)) return null;
+  const first = byMass.filter(isCapacitor).find(({ elements, terminals }) => {
+    const held = elements.reduce((sum, element) => sum + (element.is === 'capacitor' ? element.farads : 0), 0);
+    const bears = Math.max(...terminals.map(({ withstandV }) => withstandV[1]));
+    return held >= farads && bears >= packVolts(cells)[1];
+  });
+  return first ? { because: `${(farads * 1e6).toFixed(0)} µF are asked for`, count: 1, first, lighter: [] } : null;
+}
+
+/** On each socket of a transmitter that nothing is for: of its plug and its band, the lightest that radiates alike. */
+function aerialsFor(models: readonly PartModel[], byMass: readonly PartModel[]): Choice | null {
+  const radiosOf = ({ ports }: PartModel, way: 'gives' | 'takes') =>
+    ports.flatMap((port) => (port.kind === 'aerial' && port.way === way && port.radio ? [port.radio] : []));
+  const sockets = models
+    .filter(({ kind }) => isTransmitter(kind))
+    .flatMap((model) => radiosOf(model, 'gives').map((radio) => ({ model, radio })));
+  const open = sockets.slice(models.flatMap((model) => radiosOf(model, 'takes')).length);
+  const [one] = open;
+  if (!one) return null;
+  const families = new Set(one.model.connectors.map(({ family }) => family));
+  const fits = byMass.filter((model) => {
+    const [own] = radiosOf(model, 'takes');
+    const [least, most] = one.radio.bandMHz;
+    const isPlug = isAerial(model.kind) && model.connectors.some(({ family }) => families.has(family));
+    return isPlug && own !== undefined && own.bandMHz[0] <= least && own.bandMHz[1] >= most;
+  });
+  const alike = fits.find((model) => radiosOf(model, 'takes')[0]!.polarisation === one.radio.polarisation);
+  const first = alike ?? fits[0];
+  if (!first) return null;
+  return { because: `nothing is on the aerial socket of ${one.model.name}`, count: open.length, first, lighter: [] };
+}

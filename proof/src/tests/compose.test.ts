@@ -1,0 +1,117 @@
+/** Heaps of parts with a planted aircraft in them, and with something planted that cannot be. */
+import type { Heap, HeapPart } from '@junctor/core';
+import { compose, judge, makeCatalogue, assemble } from '@junctor/core';
+import { shippedModels } from '@junctor/catalogue';
+import { loadSolver } from '@junctor/solver/node';
+import { describe, expect, it } from 'vitest';
+import { generate } from '../generators/generate';
+
+const models = shippedModels();
+const catalogue = makeCatalogue(models);
+const solve = await loadSolver();
+const given = { catalogue, stock: models, solve };
+
+/** The parts of a generated aircraft, without those that everybody forgets. */
+function heapOf(seed: number, forgotten: RegExp): Heap {
+  const { name, slots, cells } = generate(seed, catalogue, 'roomy', 4);
+  const counts = new Map<string, number>();
+  for (const [slot, { model }] of Object.entries(slots))
+    if (!forgotten.test(slot)) counts.set(model, (counts.get(model) ?? 0) + 1);
+  const parts = [...counts].map(([model, count]): HeapPart => ({ model, count }));
+  return { name, parts, cells };
+}
+
+const plain: Heap = {
+  name: 'plain',
+  cells: null,
+  parts: [
+    { model: 'coppice-frame-8', count: 1 },
+    { model: 'marl-motor-2812', count: 4 },
+    { model: 'lapwing-esc-45', count: 1 },
+    { model: 'plover-fc-36', count: 1 },
+    { model: 'dunlin-rx-2', count: 1 },
+    { model: 'moss-pack-6s-4000', count: 1 },
+  ],
+};
+const withPart = ({ parts, ...heap }: Heap, model: string, count: number): Heap => ({
+  ...heap,
+  parts: [...parts.filter((part) => part.model !== model), ...(count > 0 ? [{ model, count }] : [])],
+});
+
+describe('a heap with an aircraft in it', () => {
+  // A stack, single ESCs, six motors, a single board, a brushed one.
+  it.each([2, 4, 5, 7, 8])('becomes a plan with nothing that kills or stops: %i', (seed) => {
+    const heap = heapOf(seed, /^(BAT|CAP|ANT.*)$/);
+    const made = compose(heap, given);
+    if (made.is !== 'composed') throw new Error(`${heap.name}: ${JSON.stringify(made)}`);
+    const { target, links, cells } = made.plan;
+    const grave = judge(assemble(target, catalogue), links, cells).filter(({ severity }) => severity !== 'warn');
+    expect([heap.name, grave]).toEqual([heap.name, []]);
+    const wanted = heap.parts.flatMap(({ model, count }) => new Array<string>(count).fill(model));
+    const taken = made.suggested.flatMap(({ model, count }) => new Array<string>(count).fill(model.id));
+    const fitted = Object.values(target.slots).map(({ model }) => model);
+    expect([...fitted].sort()).toEqual([...wanted, ...taken].sort());
+  });
+
+  it('flies with the cells of its pack, and takes the lightest lead and capacitor that do', () => {
+    const made = compose(plain, given);
+    if (made.is !== 'composed') throw new Error(made.is);
+    expect(made.plan.cells).toEqual([6, 6]);
+    expect(made.suggested.map(({ model: { kind } }) => kind)).toEqual(['battery lead', 'capacitor']);
+    const lighter = models.filter(
+      ({ kind, massG }) => kind === 'battery lead' && massG < made.suggested[0]!.model.massG,
+    );
+    for (const { id } of lighter) {
+      const other = compose(withPart(plain, id, 1), given);
+      const grave = other.is === 'composed' && other.planned.findings.every(({ severity }) => severity === 'warn');
+      expect([id, grave && other.planned.findings.length <= made.planned.findings.length]).toEqual([id, false]);
+    }
+  });
+
+  it('lays its parts in its frame', () => {
+    const made = compose(plain, given);
+    if (made.is !== 'composed') throw new Error(made.is);
+    expect(made.plan.target.slots.FC!.pose).not.toBeNull();
+    expect(made.plan.target.slots.RX!.pose).not.toBeNull();
+  });
+});
+
+describe('a heap that lacks something by count', () => {
+  const said = (heap: Heap) => {
+    const made = compose(heap, given);
+    return made.is === 'lacking' ? made.lacks.map(({ says }) => says) : made.is;
+  };
+  it.each([
+    ['marl-motor-2812', 3, ['3 motors; Coppice 8-inch frame has 4 places']],
+    ['plover-fc-36', 0, ['nothing that runs the flight software']],
+    ['plover-fc-36', 2, ['2 boards that run the flight software; one does']],
+    ['lapwing-esc-45', 0, ['0 outputs for 4 motors']],
+    ['lapwing-esc-45', 2, ['8 outputs for 4 motors']],
+    ['coppice-frame-8', 2, ['2 frames; an aircraft has one']],
+  ])('says so: %s x %i', (model, count, words) => {
+    expect(said(withPart(plain, model, count))).toEqual(words);
+  });
+
+  it('without a frame any airframe may have so many motors', () => {
+    const bare = withPart(plain, 'coppice-frame-8', 0);
+    expect(said(withPart(bare, 'marl-motor-2812', 2))).toEqual(['2 motors; an airframe has 3 to 8']);
+    expect(said(bare)).toBe('composed');
+  });
+});
+
+describe('a heap in which parts clash', () => {
+  const clashing = withPart(withPart(plain, 'lapwing-esc-45', 0), 'phalarope-esc-25', 1);
+  const made = compose(clashing, given);
+
+  it('is answered with what clashes, and a first way out that works when it is taken', () => {
+    if (made.is !== 'clash') throw new Error(made.is);
+    const way = made.waysOut.find((one) => one.do === 'exchange');
+    expect(made.conflict.parts.length).toBeGreaterThan(0);
+    const taken = withPart(withPart(clashing, 'phalarope-esc-25', 0), way!.model, 1);
+    expect(compose(taken, given).is).toBe('composed');
+  });
+
+  it('can be without the part that clashes', () => {
+    expect(compose(plain, given).is).toBe('composed');
+  });
+});
