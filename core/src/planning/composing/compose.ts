@@ -83,7 +83,7 @@ export function compose(heap: Heap, given: Given): Composed {
 }
 
 function requestFor(parts: readonly HeapPart[], cells: Range, catalogue: Catalogue): PlanRequest {
-  const slots = laid({ ...emptyBuild, slots: slotsOf({ parts }, catalogue) }, catalogue).slots;
+  const slots = slotsOf({ parts }, catalogue);
   return { slots, catalogue, cells, wishes: wishesFor(assemble({ ...emptyBuild, slots }, catalogue)), pinned: [] };
 }
 
@@ -98,7 +98,7 @@ function weigh({ findings }: Planned): number {
   return findings.reduce((sum, { severity }) => sum + worth[severity], 0);
 }
 
-/** Each part in the frame, where it has one and there is a place for it. */
+/** Each part in the frame, where it has one and there is a place for it: the lay that its wires have the lengths of. */
 function laid(build: Build, catalogue: Catalogue): Build {
   const { poses } = bestLay(assemble(build, catalogue));
   const slots = Object.entries(build.slots).map(([slot, own]) => [slot, { ...own, pose: poses.get(slot) ?? own.pose }]);

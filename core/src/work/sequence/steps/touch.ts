@@ -11,6 +11,7 @@ import { isOfMainLeads, ruledOutBy } from '../../../judgement/checks/touchList';
 import { continuityPlace, continuityTurns } from '../continuityPlace';
 import type { JobContext } from '../jobContext';
 import { lastNote } from '../jobContext';
+import { spoiledApart } from '../plugLeftApart';
 import { unsaidFaults } from '../faults';
 import type { Draft, StepKind } from '../step';
 import { done, open } from '../step';
@@ -45,7 +46,8 @@ export const touch: StepKind<TouchStep> = {
     if (isOfMainLeads(listed) && shortSince(last, job))
       return open('A short was read between them', job.short!.record.id);
     if (!last) return open();
-    const spoiled = withApart === null ? reopenedBy(last, listed, job) : null;
+    const spoiled =
+      withApart === null ? reopenedBy(last, listed, job) : (spoiledApart(last, withApart, job.log)?.record.id ?? null);
     if (spoiled) return open('Worked on since it was read', spoiled);
     const { verdict, heard } = last.record.body.reading;
     if (verdict === 'stop')
