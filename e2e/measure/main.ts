@@ -4,6 +4,7 @@
  */
 import type { Measurement } from '@junctor/proof';
 import {
+  composing,
   conversions,
   growth,
   labels,
@@ -42,6 +43,7 @@ const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   'unseen wirings': unseen,
   remedies,
   planner,
+  composing: () => composing(long),
   conversion: conversions,
   'page of a job': pageOfJob,
   'page while planning': planning,

@@ -4,6 +4,7 @@ export { TrueMeter } from './oracles/trueMeter';
 export type { Spread } from './oracles/insides';
 export { asPrinted } from './oracles/insides';
 export { random } from './generators/generate';
+export { composing } from './benchmarks/compose';
 export { conversions } from './benchmarks/conversion';
 export { impossibleRequests } from './benchmarks/impossible';
 export { wrongFamilies } from './benchmarks/families';

@@ -1,25 +1,15 @@
 /** Heaps of parts with a planted aircraft in them, and with something planted that cannot be. */
-import type { Heap, HeapPart } from '@junctor/core';
+import type { Heap } from '@junctor/core';
 import { compose, judge, makeCatalogue, assemble } from '@junctor/core';
 import { shippedModels } from '@junctor/catalogue';
 import { loadSolver } from '@junctor/solver/node';
 import { describe, expect, it } from 'vitest';
-import { generate } from '../generators/generate';
+import { heapOf } from '../generators/heaps';
 
 const models = shippedModels();
 const catalogue = makeCatalogue(models);
 const solve = await loadSolver();
 const given = { catalogue, stock: models, solve };
-
-/** The parts of a generated aircraft, without those that everybody forgets. */
-function heapOf(seed: number, forgotten: RegExp): Heap {
-  const { name, slots, cells } = generate(seed, catalogue, 'roomy', 4);
-  const counts = new Map<string, number>();
-  for (const [slot, { model }] of Object.entries(slots))
-    if (!forgotten.test(slot)) counts.set(model, (counts.get(model) ?? 0) + 1);
-  const parts = [...counts].map(([model, count]): HeapPart => ({ model, count }));
-  return { name, parts, cells };
-}
 
 const plain: Heap = {
   name: 'plain',
@@ -41,7 +31,7 @@ const withPart = ({ parts, ...heap }: Heap, model: string, count: number): Heap 
 describe('a heap with an aircraft in it', () => {
   // A stack, single ESCs, six motors, a single board, a brushed one.
   it.each([2, 4, 5, 7, 8])('becomes a plan with nothing that kills or stops: %i', (seed) => {
-    const heap = heapOf(seed, /^(BAT|CAP|ANT.*)$/);
+    const heap = heapOf(seed, catalogue);
     const made = compose(heap, given);
     if (made.is !== 'composed') throw new Error(`${heap.name}: ${JSON.stringify(made)}`);
     const { target, links, cells } = made.plan;

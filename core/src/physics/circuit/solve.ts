@@ -60,7 +60,7 @@ function settle(
     if (isWholeStep && isEnough(volts, overA)) return volts;
     const next = system.alongLines();
     const largest = largestChange(volts, next);
-    const isThere = largest < toleranceV || !system.bends;
+    const isThere = (largest < toleranceV && !system.isFarOff) || !system.bends;
     isWholeStep = isThere || largest <= longestStepV;
     const share = isWholeStep ? 1 : longestStepV / largest;
     for (let i = 0; i < next.length; i++) volts[i]! += share * (next[i]! - volts[i]!);

@@ -82,6 +82,9 @@ export class System {
     this.lineSiemens = new Float64Array(equations.bent.length + 1);
   }
 
+  /** Whether a line that was laid last lies elsewhere than the volts were: where it leads nothing is settled. */
+  isFarOff = false;
+
   /** Whether anything in it bends. */
   get bends(): boolean {
     return this.current !== null || this.equations.bent.length > 0;
@@ -97,6 +100,7 @@ export class System {
     straight.set(this.fixed);
     straightAmps.set(this.amps);
     let overA = 0;
+    this.isFarOff = false;
     for (let one = 0; one < bent.length; one++) {
       const a = bentA[one]!;
       const b = bentB[one]!;
@@ -107,6 +111,7 @@ export class System {
         const amps = diode.ampsAt(across);
         overA += Math.abs(amps - said);
         const isFar = said > kneeA && amps > farMore * said;
+        this.isFarOff ||= isFar;
         const at = isFar ? diode.voltsAt(said) : across;
         const carried = isFar ? said : amps;
         lineV[one] = at;
