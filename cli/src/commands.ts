@@ -1,5 +1,5 @@
 /** What the commands say: lines for a person, the same as data for a program, and whether something was found. */
-import type { Build, Catalogue, Planned } from '@junctor/core';
+import type { Build, Catalogue, Planned, WayOut } from '@junctor/core';
 import {
   alignmentWords,
   buildFileOf,
@@ -53,7 +53,7 @@ export async function planFile({ name, plan }: BuildFile, catalogue: Catalogue, 
   if (result.is === 'conflict') {
     const ways = waysOut(request, result, solve);
     return {
-      text: [`conflict: ${result.why}`, ...ways.map(({ message, loss }) => `  ${message} (loses ${loss})`)].join('\n'),
+      text: [`conflict: ${result.why}`, ...wayOutWords(ways)].join('\n'),
       data: { ...result, waysOut: ways },
       found: true,
     };
@@ -75,6 +75,11 @@ export async function planFile({ name, plan }: BuildFile, catalogue: Catalogue, 
     data: file,
     found: result.findings.length > 0 || result.wishes.some(({ way }) => way === null),
   };
+}
+
+/** Each with what it costs. */
+export function wayOutWords(ways: readonly WayOut[]): string[] {
+  return ways.map(({ message, loss }) => `  ${message} (loses ${loss})`);
 }
 
 /** "receiver RX: two-way, FC UART2". */

@@ -3,7 +3,7 @@ import type { Catalogue, Composed, Heap, Suggestion } from '@junctor/core';
 import { assemble, balanceOf, buildFileOf, compose, layoutOf } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import type { Said } from './commands';
-import { servedWords } from './commands';
+import { servedWords, wayOutWords } from './commands';
 
 export async function composeHeap(heap: Heap, catalogue: Catalogue): Promise<Said> {
   const made = compose(heap, { catalogue, stock: catalogue.models, solve: await loadSolver() });
@@ -13,8 +13,8 @@ export async function composeHeap(heap: Heap, catalogue: Catalogue): Promise<Sai
     case 'lacking':
       return { text: made.lacks.map(({ what, says }) => `${what}: ${says}`).join('\n'), data: made, found: true };
     case 'clash': {
-      const ways = made.waysOut.map(({ message, loss }) => `  ${message} (loses ${loss})`);
-      const text = [...suggestedWords(made.suggested), `clash: ${made.conflict.why}`, ...ways].join('\n');
+      const { suggested, conflict, waysOut } = made;
+      const text = [...suggestedWords(suggested), `clash: ${conflict.why}`, ...wayOutWords(waysOut)].join('\n');
       return { text, data: made, found: true };
     }
     case 'composed':

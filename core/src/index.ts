@@ -112,6 +112,7 @@ export { compile, compileSound } from './physics/circuit/compile';
 export { reduceToPort } from './physics/circuit/reduce';
 export { touchResponse } from './physics/circuit/touchResponse';
 export type { Expectation, Heard, Reading, Touch, Verdict } from './facts/log/reading';
+export { modeWords } from './facts/log/reading';
 export { meterWords } from './border/words/meterWords';
 export { goodWords, harmWords, leftWords, provedSentence, provedWords, touchRows } from './border/words/proofWords';
 export { suspectJoints } from './judgement/diagnosis/suspects';

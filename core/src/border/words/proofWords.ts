@@ -1,5 +1,6 @@
 /** What a list of touches proves, in words: never a bare hundred per cent. */
 import type { LeftKind, ProvedLine } from '../../judgement/checks/whatListProves';
+import { modeWords } from '../../facts/log/reading';
 import type { Assembly } from '../../facts/assembly/assembly';
 import { probeWords } from '../../judgement/checks/reach';
 import type { ListedTouch, TouchList } from '../../judgement/checks/touchList';
@@ -52,7 +53,7 @@ export function goodWords({ good, anchored }: Pick<ListedTouch, 'good' | 'anchor
 export function touchRows(list: TouchList, target: Assembly) {
   return list.touches.map((listed, index) => ({
     no: index + 1,
-    mode: listed.touch.mode === 'diode' ? 'diode volts' : listed.touch.mode,
+    mode: modeWords[listed.touch.mode],
     black: probeWords(listed.touch.black, target),
     red: probeWords(listed.touch.red, target),
     good: goodWords(listed),

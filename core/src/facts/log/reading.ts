@@ -12,6 +12,14 @@ export interface Touch {
   power: PowerStage;
 }
 
+/** What a meter is set to, as it is said at the bench. */
+export const modeWords: Readonly<Record<Touch['mode'], string>> = {
+  tone: 'tone',
+  ohms: 'ohms',
+  diode: 'diode volts',
+  volts: 'volts',
+};
+
 export interface Heard {
   length?: Length;
   toneMs?: number;

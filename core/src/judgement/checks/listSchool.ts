@@ -32,5 +32,5 @@ export function listSchoolOf(schools: Schools): string {
 }
 
 export function listWanted(schools: Schools): ListWanted {
-  return wanted.get(lookUp(schools, listSchool) ?? '') ?? usualList;
+  return wanted.get(listSchoolOf(schools))!;
 }

@@ -4,14 +4,14 @@ import type { Catalogue } from '../../facts/catalogue/catalogue';
 import type { Range } from '../../facts/terms/names';
 import { packVolts } from '../../facts/terms/names';
 import type { Heap } from './heap';
-import { newest } from './heap';
+import { modelsOf } from './heap';
 
 const mostCells = 14;
 
 /** As said; else those of its pack; else the most that what drives the motors bears. */
-export function cellsOf({ parts, cells }: Heap, catalogue: Catalogue): Range {
-  if (cells) return cells;
-  const models = parts.map(({ model }) => newest(model, catalogue));
+export function cellsOf(heap: Heap, catalogue: Catalogue): Range {
+  if (heap.cells) return heap.cells;
+  const models = modelsOf(heap, catalogue);
   const pack = models.find(({ cells: own }) => own !== undefined)?.cells;
   if (pack) return [pack.series, pack.series];
   const bears = models

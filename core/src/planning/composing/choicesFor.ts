@@ -1,11 +1,12 @@
 /** What is put on a heap by whoever forgot it: a battery lead, the capacitor that a sheet asks for, aerials. */
 import { isAerial, isBatteryLead, isCapacitor, isTransmitter } from '../../facts/catalogue/kinds';
 import type { Catalogue } from '../../facts/catalogue/catalogue';
+import { newestModels } from '../../facts/catalogue/newestModels';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Range } from '../../facts/terms/names';
 import { packVolts } from '../../facts/terms/names';
 import type { Heap } from './heap';
-import { newest } from './heap';
+import { modelsOf } from './heap';
 
 interface Choice {
   because: string;
@@ -22,9 +23,9 @@ interface From {
   stock: readonly PartModel[];
 }
 
-export function choicesFor({ parts }: Heap, cells: Range, { catalogue, stock }: From): Choice[] {
-  const models = parts.flatMap(({ model, count }) => new Array<PartModel>(count).fill(newest(model, catalogue)));
-  const byMass = [...stock].sort((a, b) => a.massG - b.massG);
+export function choicesFor(heap: Heap, cells: Range, { catalogue, stock }: From): Choice[] {
+  const models = modelsOf(heap, catalogue);
+  const byMass = newestModels(stock).sort((a, b) => a.massG - b.massG);
   return [leadFor(models, byMass), capacitorFor(models, byMass, cells), aerialsFor(models, byMass)].flatMap(
     (choice) => choice ?? [],
   );

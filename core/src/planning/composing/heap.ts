@@ -1,7 +1,8 @@
 /** A heap of parts that nobody has joined: what an aircraft shall be made of. */
 import type { Catalogue } from '../../facts/catalogue/catalogue';
+import { newestModels } from '../../facts/catalogue/newestModels';
 import type { PartKind, PartModel } from '../../facts/catalogue/partModel';
-import { drivesMotors, isController, isMotor } from '../../facts/catalogue/kinds';
+import { channelPorts, drivesMotors, isController, isMotor } from '../../facts/catalogue/kinds';
 import type { Fitted } from '../../facts/assembly/build';
 import type { Range, Slot } from '../../facts/terms/names';
 
@@ -47,8 +48,7 @@ const loose: ReadonlySet<PartKind> = new Set(['propeller', 'pack']);
 
 /** Every part of a heap in a slot of its own; of several alike the first has number 1, a part that is alone none. */
 export function slotsOf({ parts }: Pick<Heap, 'parts'>, catalogue: Catalogue): Readonly<Record<Slot, Fitted>> {
-  const models = parts.flatMap(({ model, count }) => new Array<PartModel>(count).fill(newest(model, catalogue)));
-  const wired = models.filter(({ kind }) => !loose.has(kind));
+  const wired = modelsOf({ parts }, catalogue).filter(({ kind }) => !loose.has(kind));
   const used = new Map<string, number>();
   const slots = wired.map(({ id, kind, revision }) => {
     const name = nameOf[kind];
@@ -62,9 +62,14 @@ export function slotsOf({ parts }: Pick<Heap, 'parts'>, catalogue: Catalogue): R
 
 /** @throws {RangeError} If the catalogue lacks it. */
 export function newest(id: string, { models }: Catalogue): PartModel {
-  const found = models.filter((one) => one.id === id).sort((a, b) => b.revision - a.revision)[0];
+  const [found] = newestModels(models.filter((one) => one.id === id));
   if (!found) throw new RangeError(`no part model ${id} in the catalogue`);
   return found;
+}
+
+/** The model of each of its parts, as often as there are of it. */
+export function modelsOf({ parts }: Pick<Heap, 'parts'>, catalogue: Catalogue): PartModel[] {
+  return parts.flatMap(({ model, count }) => new Array<PartModel>(count).fill(newest(model, catalogue)));
 }
 
 /** What an aircraft lacks, or has too much of: of no use to plan before that is settled. */
@@ -78,14 +83,14 @@ const [fewestMotors, mostMotors] = [3, 8];
 
 /** Counted by roles: what the airframe, the motors and the boards ask of each other. */
 export function lacksOf({ parts }: Pick<Heap, 'parts'>, catalogue: Catalogue): Lack[] {
-  const all = parts.flatMap(({ model, count }) => new Array<PartModel>(count).fill(newest(model, catalogue)));
+  const all = modelsOf({ parts }, catalogue);
   const of = (is: (kind: PartKind) => boolean) => all.filter(({ kind }) => is(kind));
   const frames = of((kind) => kind === 'frame');
   const motors = of(isMotor).length;
   const boards = of(isController).length;
   const arms = frames[0]?.frame?.corners.length ?? null;
   const drivers = all.filter(drivesMotors);
-  const outputs = drivers.reduce((sum, model) => sum + channelsOf(model), 0);
+  const outputs = drivers.reduce((sum, model) => sum + channelPorts(model).length, 0);
   const lack = (what: string, says: string | false): Lack[] => (says ? [{ what, says }] : []);
   return [
     ...lack('frame', frames.length > 1 && `${frames.length} frames; an aircraft has one`),
@@ -99,9 +104,4 @@ export function lacksOf({ parts }: Pick<Heap, 'parts'>, catalogue: Catalogue): L
     ...lack('ESC', outputs < motors && `${outputs} outputs for ${motors} motors`),
     ...lack('ESC', outputs > motors && drivers.length > 1 && `${outputs} outputs for ${motors} motors`),
   ];
-}
-
-/** Motors that it drives. */
-function channelsOf({ ports }: PartModel): number {
-  return new Set(ports.filter(({ kind }) => kind === 'motorPhase').map(({ index }) => index ?? 0)).size;
 }

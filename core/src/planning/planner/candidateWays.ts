@@ -9,6 +9,7 @@ import {
   isMotor,
   isTransmitter,
 } from '../../facts/catalogue/kinds';
+import { newestModels } from '../../facts/catalogue/newestModels';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Wish } from '../../facts/plan/wish';
 import { enumerated } from '../../facts/terms/enumerated';
@@ -172,9 +173,6 @@ function otherParts({ slots, catalogue, wishes, inStores }: PlanRequest, { wishe
   });
 }
 
-function newest(catalogue: Catalogue, kind: PartModel['kind']): PartModel[] {
-  const byId = new Map<string, PartModel>();
-  for (const model of catalogue.models)
-    if (model.kind === kind && (byId.get(model.id)?.revision ?? 0) < model.revision) byId.set(model.id, model);
-  return [...byId.values()];
+function newest({ models }: Catalogue, kind: PartModel['kind']): PartModel[] {
+  return newestModels(models.filter((model) => model.kind === kind));
 }

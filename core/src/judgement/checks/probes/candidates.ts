@@ -3,9 +3,6 @@
  * main lead and everything else, between neighbours, and between what one part has. With the seconds that each takes.
  */
 import type { Assembly } from '../../../facts/assembly/assembly';
-import { lookUp } from '../../../facts/terms/lookUp';
-import { compileSound } from '../../../physics/circuit/compile';
-import { meltable } from '../../../physics/circuit/melt';
 import { mainLeads } from '../../../facts/wiring/mainLeads';
 import type { Net } from '../../../facts/wiring/netlist';
 import { netlist } from '../../../facts/wiring/netlist';
@@ -19,6 +16,7 @@ import { besideInPlug, neighbourPairs } from '../neighbours';
 import { contactsBehindPlugs, reachableTerminals } from '../reach';
 import type { Defect } from '../defects/defect';
 import { pairs } from '../defects/defect';
+import { goodCopper } from './goodCopper';
 import type { ProbeMode } from './meterScale';
 
 export interface Candidate {
@@ -62,9 +60,7 @@ export function candidatesFor(wired: Assembly, defects: readonly Pick<Defect, 's
     if (behind.has(ref)) return setDownS + behindS;
     return setDownS + (assembly.terminal(ref)!.touch === 'fine' ? fineS : 0);
   };
-  const circuit = compileSound(assembly);
-  const copper = meltable(circuit, { switchesClosed: false }).melted([]);
-  const pieceOf = (ref: TerminalRef) => copper.pieceOf(lookUp(circuit.at, ref)!);
+  const { pieceOf } = goodCopper(assembly);
   const list = new CandidateList(pieceOf, leads ? [leads.minus, leads.plus] : []);
   const made = { all: list.all, downS };
   if (!leads) return made;
@@ -137,9 +133,7 @@ export function candidatesInOhms(
   { downS }: Candidates,
 ): Candidates {
   const assembly = sound(wired);
-  const circuit = compileSound(assembly);
-  const copper = meltable(circuit, { switchesClosed: false }).melted([]);
-  const pieceOf = (ref: TerminalRef) => copper.pieceOf(lookUp(circuit.at, ref)!);
+  const { copper, pieceOf } = goodCopper(assembly);
   const reachable = reachableTerminals(assembly);
   const behind = contactsBehindPlugs(assembly);
   const refOn = new Map(

@@ -100,8 +100,10 @@ export class MeterScale {
   }
 
   /** What a good build shows, and outside of which volts at the port no good build lies. */
-  band({ drawn: [drawnV, high], fullestV }: GoodVolts, mode: ProbeMode): GoodBand {
-    if (mode === 'ohms') return this.ohmsBand({ drawn: [drawnV, high], fullestV });
+  band(volts: GoodVolts, mode: ProbeMode): GoodBand {
+    if (mode === 'ohms') return this.ohmsBand(volts);
+    const { drawn, fullestV } = volts;
+    const [drawnV, high] = drawn;
     const low = mode === 'tone' ? drawnV : Math.min(drawnV, fullestV);
     // A fault is shown when it lies outside by half as much again as values move.
     const marginV = (high - drawnV) / 2 + 2 * diodeBandV;

@@ -4,21 +4,19 @@
  */
 import type { Assembly } from '../../../facts/assembly/assembly';
 import { assemble } from '../../../facts/assembly/assembly';
-import { lookUp } from '../../../facts/terms/lookUp';
 import type { Touch } from '../../../facts/log/reading';
 import type { TerminalRef } from '../../../facts/terms/names';
 import type { Meter } from '../../../facts/terms/meter';
 import type { Solve } from '../../../facts/terms/solver';
 import { mainLeads } from '../../../facts/wiring/mainLeads';
 import type { Branch } from '../../../physics/circuit/compile';
-import { compileSound } from '../../../physics/circuit/compile';
-import { meltable } from '../../../physics/circuit/melt';
 import { fewest } from '../fewest';
 import type { ApartTouches, ListedTouch } from '../touchList';
 import type { Candidate } from './candidates';
 import { candidatesFor } from './candidates';
 import { coverOf } from './cover';
 import { evidenceOf } from './evidence';
+import { goodCopper } from './goodCopper';
 import { inOrder, secondsOf } from './inOrder';
 import type { Unseen } from './looseParts';
 import { simulate } from './simulate';
@@ -67,9 +65,7 @@ function stageWithout(
 ): Stage {
   const { [mate]: _apart, ...mates } = whole.build.mates;
   const assembly = assemble({ ...whole.build, mates }, whole.catalogue);
-  const circuit = compileSound(assembly);
-  const copper = meltable(circuit, { switchesClosed: false }).melted([]);
-  const pieceOf = (ref: TerminalRef) => copper.pieceOf(lookUp(circuit.at, ref)!);
+  const { circuit, copper, pieceOf } = goodCopper(assembly);
   const branches = new Map(circuit.branches.map((branch) => [branch.id, branch]));
   const nodes = new Set(circuit.nodes);
   // A fault of the plug itself is not there while it is apart.

@@ -39,6 +39,7 @@ export function simulate(
   candidates: readonly Candidate[],
   { defects, meter, onProgress = () => undefined }: SimulateOptions,
 ): Simulated {
+  if (candidates.length === 0) return { good: [], shownBy: defects.map(() => []) };
   const scale = new MeterScale(meter);
   const whole = meltable(circuit, { switchesClosed: false });
   const goodOne = goodCircuit(circuit, { switchesClosed: false });

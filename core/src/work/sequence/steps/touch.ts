@@ -4,6 +4,8 @@ import { touchKey } from '../../../facts/log/noteSubject';
 import type { NoteOf } from '../../../facts/log/logState';
 import { invalidatedBy, standsOnAll, standsOnTerminals } from '../../../facts/log/stale';
 import { badPowers } from '../../../facts/log/withdrawn';
+import { modeWords } from '../../../facts/log/reading';
+import { capital } from '../../../facts/terms/capital';
 import { enumerated } from '../../../facts/terms/enumerated';
 import type { Id } from '../../../facts/terms/names';
 import type { ListedTouch } from '../../../judgement/checks/touchList';
@@ -60,12 +62,10 @@ export const touch: StepKind<TouchStep> = {
     return done(last.record.id);
   },
   words: ({ listed: { touch: pair } }, { target }) =>
-    `${modeBegins[pair.mode]} on ${probeWords(pair.black, target)}, red on ${probeWords(pair.red, target)}`,
+    `${pair.mode === 'tone' ? 'Black' : `${capital(modeWords[pair.mode])}: black`} on ${probeWords(pair.black, target)}, red on ${probeWords(pair.red, target)}`,
   why: ({ listed, rulesOut }) => whyTouch(listed, rulesOut),
   takesS: ({ listed }) => (listed.touch.mode === 'tone' ? 4 : 6),
 };
-
-const modeBegins = { tone: 'Black', diode: 'Diode volts: black', ohms: 'Ohms: black', volts: 'Volts: black' } as const;
 
 /** A short stands that this reading neither followed nor is; what it said itself is said by its verdict. */
 function shortSince(last: NoteOf<'reading'> | null, { short }: JobContext): boolean {

@@ -1,6 +1,6 @@
 /** One touch of the meter: where the probes go; what a good build shows is said once the answer is given. */
 import type { Assembly, ListedTouch, StepOf } from '@junctor/core';
-import { capital, heardWords, lastReading, plugWords, possible, probeWords } from '@junctor/core';
+import { capital, heardWords, lastReading, modeWords, plugWords, possible, probeWords } from '@junctor/core';
 import { useState } from 'react';
 import { JobFrame } from '../../../bench/frame/JobFrame';
 import { probeHands } from '../../../bench/hands/probeHands';
@@ -170,11 +170,9 @@ function unitOf({ touch: { mode } }: ListedTouch): 'ohm' | 'V' {
   return mode === 'ohms' ? 'ohm' : 'V';
 }
 
-const modeWords = { tone: '', diode: 'diode volts', ohms: 'ohms', volts: 'volts' } as const;
-
 /** Before "lack on": the mode is said where it is not the usual one. */
 function beginning({ touch: { mode } }: ListedTouch, isAgain: boolean): string {
-  const words = [isAgain ? 'once more' : '', modeWords[mode]].filter(Boolean).join(', ');
+  const words = [isAgain ? 'once more' : '', mode === 'tone' ? '' : modeWords[mode]].filter(Boolean).join(', ');
   return words ? capital(`${words}: b`) : 'B';
 }
 

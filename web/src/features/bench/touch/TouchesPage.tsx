@@ -68,8 +68,8 @@ export function TouchesPage() {
           </Lines>
           <h2>So far</h2>
           <SoFar list={list} answered={answered.map(({ listed }) => listed)} steps={steps} loose={ruledOutEarlier} />
-          {Object.keys(list.loose).length > 0 && <LooseLines bench={bench} list={list} />}
-          {Object.keys(list.apart).length > 0 && <ApartLines bench={bench} list={list} />}
+          <Earlier title="Only on the loose part" asked={onLoose(bench, list)} ruledOut={ruledOutEarlier} />
+          <Earlier title="With a plug apart" asked={withApart(bench, list)} ruledOut={ruledOutEarlier} />
         </section>
         <section>
           <h2>Left to the eye and to function</h2>
@@ -128,20 +128,27 @@ function SoFar({
   );
 }
 
-/** What is asked of parts before they are joined, and how much of that was read then. */
-function LooseLines({ bench: { state }, list }: { bench: Bench; list: TouchList }) {
-  const { ruledOutEarlier } = state.touches;
+/** What is asked before everything is mated, and how much of it was ruled out then. */
+function Earlier({
+  title,
+  asked,
+  ruledOut,
+}: {
+  title: string;
+  asked: readonly Asked[];
+  ruledOut: ReadonlySet<number>;
+}) {
+  if (asked.length === 0) return null;
   return (
     <>
-      <h2>Only on the loose part</h2>
-      <Lines $columns="minmax(0, 1fr)" aria-label="Only on the loose part">
-        {Object.entries(list.loose).map(([slot, own]) => {
-          const faults = new Set(own.flatMap(({ shows }) => shows));
-          const out = [...faults].filter((place) => ruledOutEarlier.has(place)).length;
+      <h2>{title}</h2>
+      <Lines $columns="minmax(0, 1fr)" aria-label={title}>
+        {asked.map(({ key, says, touches }) => {
+          const faults = new Set(touches.flatMap(({ shows }) => shows));
+          const out = [...faults].filter((place) => ruledOut.has(place)).length;
           return (
-            <li key={slot}>
-              {capital(slotTitle(slot, state.target))}: {own.length === 1 ? '1 reading' : `${own.length} readings`},
-              before it is joined; {out} of {faults.size} ruled out
+            <li key={key}>
+              {capital(says)}; {out} of {faults.size} ruled out
             </li>
           );
         })}
@@ -150,27 +157,27 @@ function LooseLines({ bench: { state }, list }: { bench: Bench; list: TouchList 
   );
 }
 
-/** What is asked with one plug apart: of the last one as a step, of another one when it is pulled. */
-function ApartLines({ bench: { state }, list }: { bench: Bench; list: TouchList }) {
-  const { ruledOutEarlier, apart } = state.touches;
-  return (
-    <>
-      <h2>With a plug apart</h2>
-      <Lines $columns="minmax(0, 1fr)" aria-label="With a plug apart">
-        {Object.entries(list.apart).map(([mate, { touches, seconds }]) => {
-          const faults = new Set(touches.flatMap(({ shows }) => shows));
-          const out = [...faults].filter((place) => ruledOutEarlier.has(place)).length;
-          const when = apart?.mate === mate ? 'before it goes home' : 'asked once it is pulled';
-          return (
-            <li key={mate}>
-              {capital(plugWords(mate, state.target))}: {touches.length === 1 ? '1 touch' : `${touches.length} touches`}
-              , about {Math.ceil(seconds)} s, {when}; {out} of {faults.size} ruled out
-            </li>
-          );
-        })}
-      </Lines>
-    </>
-  );
+interface Asked {
+  key: string;
+  says: string;
+  touches: readonly { shows: readonly number[] }[];
+}
+
+function onLoose({ state: { target } }: Bench, { loose }: TouchList): Asked[] {
+  return Object.entries(loose).map(([slot, touches]) => ({
+    key: slot,
+    says: `${slotTitle(slot, target)}: ${touches.length === 1 ? '1 reading' : `${touches.length} readings`}, before it is joined`,
+    touches,
+  }));
+}
+
+/** With one plug apart: of the last one as a step, of another one when it is pulled. */
+function withApart({ state: { target, touches: asked } }: Bench, { apart }: TouchList): Asked[] {
+  return Object.entries(apart).map(([mate, { touches, seconds }]) => {
+    const when = asked.apart?.mate === mate ? 'before it goes home' : 'asked once it is pulled';
+    const says = `${touches.length === 1 ? '1 touch' : `${touches.length} touches`}, about ${Math.ceil(seconds)} s, ${when}`;
+    return { key: mate, says: `${plugWords(mate, target)}: ${says}`, touches };
+  });
 }
 
 /** Places that are written out of one kind. */
