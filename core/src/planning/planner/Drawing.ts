@@ -8,8 +8,10 @@ import type { Need } from './needs';
 import type { Assembly } from '../../facts/assembly/assembly';
 import type { Option } from './ways';
 import type { Join, PowerPath } from './fixedJoins';
+import type { HeldOver } from './heldOver';
 import { lookUp } from '../../facts/terms/lookUp';
 import { connectorMates } from './connectorMates';
+import { WiresLeftOver } from './wiresLeftOver';
 
 export interface Chosen {
   assembly: Assembly;
@@ -21,7 +23,7 @@ export interface Chosen {
   pads: ReadonlyMap<TerminalRef, TerminalRef>;
   pinned: readonly Pinned[];
   /** Wires that are there already: a wire between the same terminals keeps its name, body and housings. */
-  keep: Build;
+  held: HeldOver;
   purposes: Readonly<Record<string, string>>;
 }
 
@@ -49,18 +51,25 @@ export class Drawing {
   private readonly mates: Record<string, Mate> = {};
   private readonly socketHousing = new Map<string, HousingId>();
   private readonly bundles = new Map<string, string>();
+  private readonly leftOver: WiresLeftOver;
   private numbers = { wire: 0, lead: 0 };
 
-  constructor(private readonly chosen: Chosen) {}
+  /** @param joins Everything that will be drawn. */
+  constructor(
+    private readonly chosen: Chosen,
+    joins: readonly Join[],
+  ) {
+    this.leftOver = new WiresLeftOver(chosen, joins);
+  }
 
   build(): Build {
-    const { assembly, keep } = this.chosen;
+    const { assembly, held } = this.chosen;
     return {
       ...assembly.build,
       wires: this.wires,
       housings: this.housings,
       mates: { ...Object.fromEntries(connectorMates(this.chosen.assembly)), ...this.mates },
-      contacts: keep.contacts,
+      contacts: held.build.contacts,
     };
   }
 
@@ -91,7 +100,9 @@ export class Drawing {
           via: [],
           ...(bundle ? { bundle } : {}),
         };
-    const wire: Wire = kept && !tail ? { ...kept, ends: kept.ends } : { id, ...body, ends: [ends[0], ends[1]] };
+    const made: Wire = { id, ...body, ends: [ends[0], ends[1]] };
+    const isLoose = !tail && !bundle && !kept;
+    const wire = (kept && !tail ? kept : null) ?? (isLoose ? this.leftOver.take(made) : null) ?? made;
     this.wires[wire.id] = wire;
     return wire;
   }
@@ -119,14 +130,16 @@ export class Drawing {
     if (known) return known;
     let name = '';
     do name = `C${++this.numbers.lead}`;
-    while (Object.values(this.chosen.keep.wires).some(({ bundle }) => bundle === name && !this.keptBundle(key, name)));
+    while (
+      Object.values(this.chosen.held.build.wires).some(({ bundle }) => bundle === name && !this.keptBundle(key, name))
+    );
     this.bundles.set(key, name);
     return name;
   }
 
   /** True when that lead of the build as it is sits in the same socket. */
   private keptBundle(key: string, name: string): boolean {
-    return Object.values(this.chosen.keep.mates).some(
+    return Object.values(this.chosen.held.build.mates).some(
       ({ a, b }) => 'slot' in a && 'housing' in b && `${a.slot}.${a.connector}` === key && b.housing === `${name}E`,
     );
   }
@@ -156,7 +169,7 @@ export class Drawing {
     const key = `${slot}.${connector.id}`;
     const known = this.socketHousing.get(key);
     if (known) return known;
-    const kept = Object.values(this.chosen.keep.mates).find(
+    const kept = Object.values(this.chosen.held.build.mates).find(
       ({ a }) => 'slot' in a && a.slot === slot && a.connector === connector.id,
     );
     const id =
@@ -183,7 +196,7 @@ export class Drawing {
   private freeHousing(name: string, side: 'E' | 'F'): HousingId {
     for (let code = side.charCodeAt(0); ; code++) {
       const id = `${name}${String.fromCharCode(code)}`;
-      if (!Object.hasOwn(this.housings, id) && !Object.hasOwn(this.chosen.keep.housings, id)) return id;
+      if (!Object.hasOwn(this.housings, id) && !Object.hasOwn(this.chosen.held.build.housings, id)) return id;
     }
   }
 
@@ -195,7 +208,7 @@ export class Drawing {
       return '';
     };
     return (
-      Object.values(this.chosen.keep.wires).find(
+      Object.values(this.chosen.held.build.wires).find(
         ({ id, ends }) =>
           !Object.hasOwn(this.wires, id) &&
           ((key(ends[0]) === key(a) && key(ends[1]) === key(b)) ||
@@ -207,7 +220,7 @@ export class Drawing {
   private nextWire(): WireId {
     let id = '';
     do id = `W${++this.numbers.wire}`;
-    while (Object.hasOwn(this.chosen.keep.wires, id) || Object.hasOwn(this.wires, id));
+    while (Object.hasOwn(this.chosen.held.build.wires, id) || Object.hasOwn(this.wires, id));
     return id;
   }
 
@@ -216,7 +229,7 @@ export class Drawing {
     let number = (this.socketOf(own) ?? this.socketOf(to))!.position;
     while (
       Object.hasOwn(this.wires, `${bundle}-${number}`) ||
-      Object.hasOwn(this.chosen.keep.wires, `${bundle}-${number}`)
+      Object.hasOwn(this.chosen.held.build.wires, `${bundle}-${number}`)
     )
       number++;
     return `${bundle}-${number}`;

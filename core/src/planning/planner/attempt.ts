@@ -10,7 +10,10 @@ import type { Finding } from '../../judgement/rules/finding';
 import { judge } from '../../judgement/rules/judge';
 import { alikeParts, isInTurn } from './alike';
 import { counted } from './counted';
-import { decode, jointsOf } from './decode';
+import { decode } from './decode';
+import { jointsOf } from './jointsOf';
+import type { HeldOver } from './heldOver';
+import { heldOver } from './heldOver';
 import type { SoftPenalty, SoftPenalties } from './softPenalties';
 import type { Need } from './needs';
 import { needsOf } from './needs';
@@ -37,21 +40,25 @@ export interface Prepared {
   needs: readonly Need[];
   options: readonly Option[];
   input: WiringInput;
+  held: HeldOver;
 }
 
 /** What the model is made from. */
 export function prepare(request: PlanRequest): Prepared {
   const assembly = assemble({ ...emptyBuild, slots: request.slots }, request.catalogue);
-  const path = powerPath(assembly, request.keep);
+  const held = heldOver(request.keep, request.slots, request.catalogue);
+  const path = powerPath(assembly, held.build);
   const needs = needsOf(assembly, packVolts(request.cells), path);
   const options = request.wishes.flatMap((wish) => optionsFor(wish, assembly));
-  const kept = request.keep ? jointsOf(assemble(request.keep, request.catalogue)) : new Set<string>();
+  const there = assemble(held.build, request.catalogue);
+  const kept = new Set(Object.values(held.build.wires).flatMap((wire) => jointsOf(there, wire)));
   const alike = alikeParts(request);
   const inTurn = options.filter((option) => isInTurn(option, alike));
   return {
     path,
     needs,
     options,
+    held,
     input: { assembly, path, needs, wishes: request.wishes, options: inTurn, pinned: request.pinned, kept, alike },
   };
 }
@@ -174,7 +181,7 @@ function on(values: Readonly<Record<string, number>>, name: string): boolean {
 
 function toPlan(
   request: PlanRequest,
-  { needs, options, input }: Prepared,
+  { needs, options, input, held }: Prepared,
   { values, cost, softPenalties }: Solved,
 ): Planned {
   const chosen = options.filter(({ id }) => on(values, optionName(id)));
@@ -196,7 +203,7 @@ function toPlan(
     options: chosen,
     pads: straight.pads,
     pinned: request.pinned,
-    keep: request.keep ?? emptyBuild,
+    held,
     purposes,
   });
   const target = (request.dormant ?? []).reduce(

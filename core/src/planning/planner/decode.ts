@@ -1,8 +1,6 @@
 /** A solved model as a Build and its links: wires with gauge and colour, leads with their housings, plugs. */
 import type { Build } from '../../facts/assembly/build';
 import type { Link } from '../../facts/plan/plan';
-import { terminalUnder } from '../../facts/wiring/terminalUnder';
-import type { Assembly } from '../../facts/assembly/assembly';
 import type { Option } from './ways';
 import type { Chosen } from './Drawing';
 import { Drawing } from './Drawing';
@@ -39,7 +37,7 @@ export function decode(chosen: Chosen): { target: Build; links: Link[] } {
       links.push({ id: link, purpose: `supply of ${slot}`, ends: [], wires: [], set: {} });
     joins.push({ own, to, link, carries: is });
   }
-  const drawing = new Drawing(chosen);
+  const drawing = new Drawing(chosen, joins);
   const wires = joins.map((join) => ({ join, wire: drawing.wire(join) }));
   for (const link of links) link.wires = wires.filter(({ join }) => join.link === link.id).map(({ wire }) => wire.id);
   return { target: drawing.build(), links: links.filter(({ wires: own, ends }) => own.length > 0 || ends.length > 0) };
@@ -47,14 +45,4 @@ export function decode(chosen: Chosen): { target: Build; links: Link[] } {
 
 function purposeWords({ wish, way }: Option): string {
   return `${wish}, ${way}`;
-}
-
-/** Joints of a build as `own>pad` in both directions, through plugs as well. */
-export function jointsOf(assembly: Assembly): Set<string> {
-  return new Set(
-    Object.values(assembly.build.wires).flatMap(({ ends }) => {
-      const [a, b] = ends.map((end) => terminalUnder(assembly, end));
-      return a && b ? [`${a}>${b}`] : [];
-    }),
-  );
 }
