@@ -1,12 +1,13 @@
 /** A heap of parts made into a plan: what it lacks, what was taken for it, what clashes and how out of it. */
 import type { Catalogue, Composed, Heap, Suggestion } from '@junctor/core';
-import { assemble, balanceOf, buildFileOf, compose, layoutOf } from '@junctor/core';
+import { assemble, balanceOf, buildFileOf, compose, draftOf, layoutOf } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import type { Said } from './commands';
 import { servedWords, wayOutWords } from './commands';
 
 export async function composeHeap(heap: Heap, catalogue: Catalogue): Promise<Said> {
-  const made = compose(heap, { catalogue, stock: catalogue.models, solve: await loadSolver() });
+  const { draft, pack } = draftOf(heap, catalogue);
+  const made = compose(draft, { catalogue, stock: catalogue.models, pack, solve: await loadSolver() });
   switch (made.is) {
     case 'gave up':
       return { text: `gave up: ${made.why}`, data: made, found: true };
@@ -44,7 +45,7 @@ function composedWords(
 
 function suggestedWords(suggested: readonly Suggestion[]): string[] {
   return suggested.map(
-    ({ model, count, because }) =>
-      `taken besides: ${count > 1 ? `${count} x ` : ''}${model.name}, ${count * model.massG} g: ${because}`,
+    ({ model, slots, because }) =>
+      `taken besides: ${slots.length > 1 ? `${slots.length} x ` : ''}${model.name}, ${slots.length * model.massG} g: ${because}`,
   );
 }

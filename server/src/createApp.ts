@@ -19,6 +19,7 @@ import { recordRoutes } from './records/routes';
 import { requirePerson } from './session/session';
 import { sessionRoutes } from './session/routes';
 import { stockRoutes } from './stock/routes';
+import { templateRoutes } from './templates/routes';
 import { toolRoutes } from './tools/routes';
 import { weightClassRoutes } from './tools/weightClasses';
 
@@ -62,6 +63,7 @@ function api(deps: LogDeps): express.Router {
     jobRoutes,
     recordRoutes,
     floorRoutes,
+    templateRoutes,
     toolRoutes,
     weightClassRoutes,
     modelRoutes,

@@ -1,6 +1,6 @@
 /** Heaps with an aircraft planted in them, and the same for a pack that they cannot bear. */
 import type { Composed, Heap, Solve, WayOut } from '@junctor/core';
-import { assemble, compose, judge, makeCatalogue } from '@junctor/core';
+import { assemble, compose, draftOf, judge, makeCatalogue } from '@junctor/core';
 import { shippedModels } from '@junctor/catalogue';
 import { loadSolver } from '@junctor/solver/node';
 import { heapOf } from '../generators/heaps';
@@ -25,7 +25,7 @@ export async function composing(long: boolean): Promise<Measurement[]> {
   const wrong = clashing.flatMap(({ heap, made }) => {
     if (made.is !== 'clash') return [`${heap.name}: ${made.is}`];
     const [first] = made.waysOut;
-    return first && isClean(compose(taken(heap, first), { catalogue, stock: models, solve }))
+    return first && isClean(composed(taken(heap, first), solve))
       ? []
       : [`${heap.name}: ${made.conflict.why} ${first?.message ?? 'no way out'}`];
   });
@@ -44,8 +44,13 @@ export async function composing(long: boolean): Promise<Measurement[]> {
 
 function timedCompose(heap: Heap, solve: Solve): { heap: Heap; made: Composed; seconds: number } {
   const from = performance.now();
-  const made = compose(heap, { catalogue, stock: models, solve });
+  const made = composed(heap, solve);
   return { heap, made, seconds: (performance.now() - from) / 1000 };
+}
+
+function composed(heap: Heap, solve: Solve): Composed {
+  const { draft, pack } = draftOf(heap, catalogue);
+  return compose(draft, { catalogue, stock: models, pack, solve });
 }
 
 /** Planned, and no rule says that it kills or stops. */

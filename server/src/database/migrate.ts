@@ -31,6 +31,7 @@ const writes: Readonly<Record<string, string>> = {
   job_model: 'INSERT',
   job_view: 'INSERT, UPDATE',
   touch_list: 'INSERT',
+  template: 'INSERT',
 };
 
 /**

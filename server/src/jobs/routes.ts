@@ -1,12 +1,11 @@
 /** Jobs: opened from a template or a build file, read, re-planned, closed. */
 import type { Intake, JobState, PlanChange, PlanDraft, TouchesReply } from '@junctor/core';
-import { deriveJob, openFaults, planFromBook, wholeDraft, wrongNames } from '@junctor/core';
+import { asPattern, deriveJob, emptyPlan, openFaults, planFromBook, wholeDraft, wrongNames } from '@junctor/core';
 import { newJob, sentPlanChanges } from '@junctor/core/schemas';
 import { Router } from 'express';
 import { toSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import type { Queries } from '../database/Database';
-import type { Deps } from '../http/Deps';
 import { idFrom, validated } from '../http/validated';
 import { personIn } from '../session/session';
 import { lockedSeq } from '../log/lockedSeq';
@@ -14,6 +13,7 @@ import type { LogDeps } from '../log/QuadLogs';
 import { changePlan, sentenceOf } from './changePlan';
 import { writeJobView } from './jobView';
 import { beginList } from './makeList';
+import { findTemplate, retiredTemplates } from '../templates/repository';
 import { findJob, noteModels } from './repository';
 
 interface NewJob {
@@ -24,24 +24,16 @@ interface NewJob {
   dueOn: string | null;
   bench: number;
   intake: Intake;
-  plan: { template: string } | { file: { plan: PlanDraft } } | { book: true };
+  plan: { template: string } | { file: { plan: PlanDraft } } | { book: true } | { parts: true } | { pattern: string };
 }
 
 export function jobRoutes(deps: LogDeps): Router {
-  const { database, templates, logs, lists, now } = deps;
+  const { database, logs, lists, now } = deps;
   const router = Router();
-  router.get('/templates', (_request, response) => {
-    response.json(templates.map(({ id, name }) => ({ id, name })));
-  });
-  router.get('/templates/:id', (request, response) => {
-    const found = templates.find(({ id }) => id === request.params.id);
-    if (!found) throw new ApiError(404, 'template.unknown', 'No such template plan');
-    response.json(found);
-  });
   router.post('/jobs', async (request, response) => {
     const { plan, intake, ...job } = validated<NewJob>(newJob, request.body);
     await database.transaction(async (queries) => {
-      const draft = 'book' in plan ? await draftFromBook(queries, deps, job) : draftOf(deps, plan);
+      const draft = await draftOf(queries, deps, { ...job, plan });
       await queries.write('jobs/insertJob', {
         ...job,
         plan: JSON.stringify(draft),
@@ -76,31 +68,41 @@ export function jobRoutes(deps: LogDeps): Router {
   return router;
 }
 
-/** @throws {ApiError} 422 for an unknown template or a plan that names parts the catalogue lacks. */
-function draftOf({ templates, catalogue }: Deps, plan: Exclude<NewJob['plan'], { book: true }>): PlanDraft {
-  const draft =
-    'template' in plan ? templates.find(({ id }) => id === plan.template)?.plan : wholeDraft(plan.file.plan);
-  if (!draft) throw new ApiError(422, 'template.unknown', 'No such template plan', { path: 'plan.template' });
+type Asked = Pick<NewJob, 'quadId' | 'kind' | 'plan'>;
+
+/** Where the plan comes from. @throws {ApiError} 422 for what is not there, or names parts that the catalogue lacks. */
+async function draftOf(queries: Queries, deps: LogDeps, { quadId, kind, plan }: Asked): Promise<PlanDraft> {
+  if ('parts' in plan) return emptyPlan;
+  if ('book' in plan) return draftFromBook(queries, deps, { quadId, isRepair: kind === 'repair' });
+  if ('pattern' in plan)
+    return asPattern(await draftFromBook(queries, deps, { quadId: plan.pattern, isRepair: false }));
+  if ('template' in plan) return sound(await templatePlan(queries, deps, plan.template), deps);
+  return sound(wholeDraft(plan.file.plan), deps);
+}
+
+async function templatePlan(queries: Queries, deps: LogDeps, id: string): Promise<PlanDraft> {
+  const found = await findTemplate(queries, deps, id);
+  if (!found) throw new ApiError(422, 'template.unknown', 'No such template plan', { path: 'plan.template' });
+  if (!(await retiredTemplates(queries)).has(id)) return found.plan;
+  throw new ApiError(422, 'template.retired', `The template ${found.name} is retired`, { path: 'plan.template' });
+}
+
+function sound(draft: PlanDraft, { catalogue }: LogDeps): PlanDraft {
   const [wrong] = wrongNames(draft, catalogue);
-  if (wrong)
-    throw new ApiError(
-      422,
-      wrong.path.startsWith('target.slots') ? 'model.unknown' : 'plan.nowhere',
-      sentenceOf(wrong),
-      { path: `plan.file.plan.${wrong.path}` },
-    );
-  return draft;
+  if (!wrong) return draft;
+  const code = wrong.path.startsWith('target.slots') ? 'model.unknown' : 'plan.nowhere';
+  throw new ApiError(422, code, sentenceOf(wrong), { path: `plan.file.plan.${wrong.path}` });
 }
 
 /** @throws {ApiError} 422 for a quad of which nothing was ever recorded. */
 async function draftFromBook(
   queries: Queries,
   { logs }: LogDeps,
-  { quadId, kind }: Pick<NewJob, 'quadId' | 'kind'>,
+  { quadId, isRepair }: { quadId: string; isRepair: boolean },
 ): Promise<PlanDraft> {
   const [last] = await queries.rows<{ id: string }>('jobs/listJobsOfQuad', { quadId });
   const { asBuilt } = await logs.read(queries, quadId);
-  const draft = last && planFromBook(asBuilt.build, (await findJob(queries, last.id)).plan, kind === 'repair');
+  const draft = last && planFromBook(asBuilt.build, (await findJob(queries, last.id)).plan, isRepair);
   if (draft) return draft;
   const message =
     'Its book is empty: nothing was ever recorded of this quad. Take a template or a build file, and say that it comes in wired';

@@ -14,6 +14,15 @@ export interface ModelIndexLine {
   retired: boolean;
 }
 
+/** A template plan in a list; one that ships was kept by nobody. */
+export interface TemplateLine {
+  id: string;
+  name: string;
+  madeAt: string | null;
+  person: string | null;
+  retired: boolean;
+}
+
 /** A physical part with names instead of ids. */
 export interface PartLine extends Omit<Part, 'owner'> {
   owner: string | null;

@@ -14,6 +14,8 @@ export {
   firstLead,
   newCustomer,
   newJob,
+  newTemplate,
+  retiredTemplate,
   newPassword,
   newPerson,
   newQuad,

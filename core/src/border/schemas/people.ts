@@ -37,14 +37,26 @@ export const newJob = Joi.object({
     then: Joi.object({ template: key }),
     otherwise: Joi.alternatives().conditional(Joi.object({ book: Joi.exist() }).unknown(), {
       then: Joi.object({ book: Joi.boolean().valid(true) }),
-      otherwise: Joi.object({ file: buildFile }),
+      otherwise: Joi.alternatives().conditional(Joi.object({ parts: Joi.exist() }).unknown(), {
+        then: Joi.object({ parts: Joi.boolean().valid(true) }),
+        otherwise: Joi.alternatives().conditional(Joi.object({ pattern: Joi.exist() }).unknown(), {
+          then: Joi.object({ pattern: id }),
+          otherwise: Joi.object({ file: buildFile }),
+        }),
+      }),
     }),
   }),
 });
 
+export const newTemplate = Joi.object({ id, name, jobId: id });
+export const retiredTemplate = Joi.object({ id: key, retired: Joi.boolean() });
+
+/** As many as an aircraft with eight motors and everything on it takes, wired at once. */
+const mostChanges = 600;
+
 export const sentPlanChanges = Joi.object({
   version,
-  changes: Joi.array().items(planChange).min(1).max(100),
+  changes: Joi.array().items(planChange).min(1).max(mostChanges),
 });
 export const permitRequest = Joi.object({
   id,

@@ -1,19 +1,14 @@
 /** With how many cells an aircraft of a heap flies. */
 import { drivesMotors } from '../../facts/catalogue/kinds';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
+import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Range } from '../../facts/terms/names';
 import { packVolts } from '../../facts/terms/names';
-import type { Heap } from './heap';
-import { modelsOf } from './heap';
 
 const mostCells = 14;
 
-/** As said; else those of its pack; else the most that what drives the motors bears. */
-export function cellsOf(heap: Heap, catalogue: Catalogue): Range {
-  if (heap.cells) return heap.cells;
-  const models = modelsOf(heap, catalogue);
-  const pack = models.find(({ cells: own }) => own !== undefined)?.cells;
-  if (pack) return [pack.series, pack.series];
+/** Those of its pack; else the most that what drives the motors bears. */
+export function cellsOf(models: readonly PartModel[], pack: PartModel | null): Range {
+  if (pack?.cells) return [pack.cells.series, pack.cells.series];
   const bears = models
     .filter(drivesMotors)
     .flatMap(({ terminals }) => terminals.flatMap(({ roles }) => roles))

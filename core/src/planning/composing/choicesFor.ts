@@ -1,58 +1,57 @@
 /** What is put on a heap by whoever forgot it: a battery lead, the capacitor that a sheet asks for, aerials. */
 import { isAerial, isBatteryLead, isCapacitor, isTransmitter } from '../../facts/catalogue/kinds';
-import type { Catalogue } from '../../facts/catalogue/catalogue';
 import { newestModels } from '../../facts/catalogue/newestModels';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Range } from '../../facts/terms/names';
 import { packVolts } from '../../facts/terms/names';
-import type { Heap } from './heap';
-import { modelsOf } from './heap';
 
-interface Choice {
+export interface Choice {
   because: string;
   count: number;
   /** What is tried first. */
   first: PartModel;
-  /** What may take its place, the lightest first. */
-  lighter: readonly PartModel[];
+  /** What may take its place, the most welcome first. */
+  others: readonly PartModel[];
 }
 
 interface From {
-  catalogue: Catalogue;
   /** Models that may be taken. */
   stock: readonly PartModel[];
+  /** Of which a part lies in the Stores, where that is known: what must be ordered comes after. */
+  inStores?: ReadonlySet<string> | undefined;
 }
 
-export function choicesFor(heap: Heap, cells: Range, { catalogue, stock }: From): Choice[] {
-  const models = modelsOf(heap, catalogue);
-  const byMass = newestModels(stock).sort((a, b) => a.massG - b.massG);
-  return [leadFor(models, byMass), capacitorFor(models, byMass, cells), aerialsFor(models, byMass)].flatMap(
+export function choicesFor(models: readonly PartModel[], cells: Range, { stock, inStores }: From): Choice[] {
+  const waits = ({ id }: PartModel) => Number(inStores !== undefined && !inStores.has(id));
+  const inTurn = newestModels(stock).sort((a, b) => waits(a) - waits(b) || a.massG - b.massG);
+  return [leadFor(models, inTurn), capacitorFor(models, inTurn, cells), aerialsFor(models, inTurn)].flatMap(
     (choice) => choice ?? [],
   );
 }
 
 /** The heaviest carries most; whether a lighter one carries enough the rules say of the whole. */
-function leadFor(models: readonly PartModel[], byMass: readonly PartModel[]): Choice | null {
-  const leads = byMass.filter(({ kind }) => isBatteryLead(kind));
-  const first = leads.at(-1);
+function leadFor(models: readonly PartModel[], inTurn: readonly PartModel[]): Choice | null {
+  const leads = inTurn.filter(({ kind }) => isBatteryLead(kind));
+  const [first] = [...leads].sort((a, b) => b.massG - a.massG);
   if (!first || models.some(({ kind }) => isBatteryLead(kind))) return null;
-  return { because: 'nothing brings the pack’s plug', count: 1, first, lighter: leads.slice(0, -1) };
+  const others = leads.filter((lead) => lead !== first);
+  return { because: 'nothing brings the pack’s plug', count: 1, first, others };
 }
 
 /** The lightest that takes up as much as a sheet asks for, and bears the pack when it is full. */
-function capacitorFor(models: readonly PartModel[], byMass: readonly PartModel[], cells: Range): Choice | null {
+function capacitorFor(models: readonly PartModel[], inTurn: readonly PartModel[], cells: Range): Choice | null {
   const farads = Math.max(0, ...models.map(({ wantsCapacitor }) => wantsCapacitor?.farads ?? 0));
   if (farads === 0 || models.some(isCapacitor)) return null;
-  const first = byMass.filter(isCapacitor).find(({ elements, terminals }) => {
+  const first = inTurn.filter(isCapacitor).find(({ elements, terminals }) => {
     const held = elements.reduce((sum, element) => sum + (element.is === 'capacitor' ? element.farads : 0), 0);
     const bears = Math.max(...terminals.map(({ withstandV }) => withstandV[1]));
     return held >= farads && bears >= packVolts(cells)[1];
   });
-  return first ? { because: `${(farads * 1e6).toFixed(0)} µF are asked for`, count: 1, first, lighter: [] } : null;
+  return first ? { because: `${(farads * 1e6).toFixed(0)} µF are asked for`, count: 1, first, others: [] } : null;
 }
 
 /** On each socket of a transmitter that nothing is for: of its plug and its band, the lightest that radiates alike. */
-function aerialsFor(models: readonly PartModel[], byMass: readonly PartModel[]): Choice | null {
+function aerialsFor(models: readonly PartModel[], inTurn: readonly PartModel[]): Choice | null {
   const radiosOf = ({ ports }: PartModel, way: 'gives' | 'takes') =>
     ports.flatMap((port) => (port.kind === 'aerial' && port.way === way && port.radio ? [port.radio] : []));
   const sockets = models
@@ -62,7 +61,7 @@ function aerialsFor(models: readonly PartModel[], byMass: readonly PartModel[]):
   const [one] = open;
   if (!one) return null;
   const families = new Set(one.model.connectors.map(({ family }) => family));
-  const fits = byMass.filter((model) => {
+  const fits = inTurn.filter((model) => {
     const [own] = radiosOf(model, 'takes');
     const [least, most] = one.radio.bandMHz;
     const isPlug = isAerial(model.kind) && model.connectors.some(({ family }) => families.has(family));
@@ -71,5 +70,5 @@ function aerialsFor(models: readonly PartModel[], byMass: readonly PartModel[]):
   const alike = fits.find((model) => radiosOf(model, 'takes')[0]!.polarisation === one.radio.polarisation);
   const first = alike ?? fits[0];
   if (!first) return null;
-  return { because: `nothing is on the aerial socket of ${one.model.name}`, count: open.length, first, lighter: [] };
+  return { because: `nothing is on the aerial socket of ${one.model.name}`, count: open.length, first, others: [] };
 }

@@ -1,4 +1,5 @@
 /** What could be changed about a request that cannot be met: less, otherwise, another part, one more, another pack. */
+import type { Build } from '../../facts/assembly/build';
 import type { Catalogue } from '../../facts/catalogue/catalogue';
 import {
   channelPorts,
@@ -24,7 +25,7 @@ import type { WayOut } from './wayOut';
  * What each costs beside its price: joints and mass of one more part, waiting for it, another pack, everything on a
  * board again.
  */
-const lossOf = { add: 2, order: 1, cells: 3, exchange: 4, 'leave out': 6 } as const;
+export const lossOf = { add: 2, order: 1, cells: 3, exchange: 4, 'leave out': 6 } as const;
 const mostCells = 12;
 
 /** Everything that may be worth a try, cheapest or not; none of it was tried yet. */
@@ -67,7 +68,7 @@ export function dropping(wishes: readonly Wish[]): WayOut {
   return { do: 'drop', wishes: ids, loss, message: `Do without ${enumerated(ids)}` };
 }
 
-export function leaving({ built }: PlanRequest, parts: readonly Slot[]): WayOut {
+export function leaving({ built }: { built?: Build | undefined }, parts: readonly Slot[]): WayOut {
   const soldered = parts.filter((slot) => built && lookUp(built.slots, slot)).length;
   const loss = lossOf['leave out'] * parts.length + soldered;
   return { do: 'leave out', parts, loss, message: `Leave out ${enumerated(parts)}` };
@@ -121,11 +122,11 @@ function added(
 }
 
 /** What the shop has not got must be waited for. */
-function orderLoss(id: string, inStores: PlanRequest['inStores']): number {
+export function orderLoss(id: string, inStores: PlanRequest['inStores']): number {
   return inStores && !inStores.has(id) ? lossOf.order : 0;
 }
 
-function storesWords(id: string, inStores: PlanRequest['inStores']): string {
+export function storesWords(id: string, inStores: PlanRequest['inStores']): string {
   if (!inStores) return '';
   return inStores.has(id) ? ', in the Stores' : ', to be ordered';
 }

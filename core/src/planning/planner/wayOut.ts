@@ -16,7 +16,7 @@ export type WayOut = { loss: number; message: string } & (
 );
 
 /** The request once a way out is taken. */
-export function withWayOut<T extends Pick<PlanRequest, 'slots' | 'wishes' | 'pinned' | 'cells'>>(
+export function withWayOut<T extends Pick<PlanRequest, 'slots' | 'wishes' | 'pinned'> & { cells: Range | null }>(
   way: WayOut,
   request: T,
 ): T {

@@ -1,0 +1,46 @@
+/** Counted by roles: what the airframe, the motors and the boards ask of each other. */
+import type { PartKind, PartModel } from '../../facts/catalogue/partModel';
+import { channelPorts, drivesMotors, isController, isMotor } from '../../facts/catalogue/kinds';
+import type { Range } from '../../facts/terms/names';
+
+/** What an aircraft lacks, or has too much of: of no use to plan before that is settled. */
+export interface Lack {
+  what: string;
+  says: string;
+}
+
+/** Motors that any airframe has. */
+const [fewestMotors, mostMotors] = [3, 8];
+
+export function lacksOf(all: readonly PartModel[], cells: Range): Lack[] {
+  const of = (is: (kind: PartKind) => boolean) => all.filter(({ kind }) => is(kind));
+  const frames = of((kind) => kind === 'frame');
+  const motors = of(isMotor).length;
+  const boards = of(isController).length;
+  const arms = frames[0]?.frame?.corners.length ?? null;
+  const drivers = all.filter(drivesMotors);
+  const outputs = drivers.reduce((sum, model) => sum + channelPorts(model).length, 0);
+  const lack = (what: string, says: string | false): Lack[] => (says ? [{ what, says }] : []);
+  const airframe = `an airframe has ${fewestMotors} to ${mostMotors}`;
+  return [
+    ...lack('frame', frames.length > 1 && `${frames.length} frames; an aircraft has one`),
+    ...lack('motors', arms !== null && motors !== arms && `${motors} motors; ${frames[0]!.name} has ${arms} places`),
+    ...lack(
+      'motors',
+      arms === null && (motors < fewestMotors || motors > mostMotors) && `${motors} motors; ${airframe}`,
+    ),
+    ...lack('controller', boards === 0 && 'nothing that runs the flight software'),
+    ...lack('controller', boards > 1 && `${boards} boards that run the flight software; one does`),
+    ...lack('ESC', outputs === 0 && motors > 0 && `no ESC yet: ${outputsWanted(all, cells)}`),
+    ...lack('ESC', outputs > 0 && outputs < motors && `${outputs} outputs for ${motors} motors`),
+    ...lack('ESC', outputs > motors && drivers.length > 1 && `${outputs} outputs for ${motors} motors`),
+  ];
+}
+
+/** "4 outputs, 6 cells, 38 A each". */
+function outputsWanted(all: readonly PartModel[], [, series]: Range): string {
+  const motors = all.filter(({ kind }) => isMotor(kind));
+  const amps = Math.max(0, ...motors.map(({ motorCurrent }) => motorCurrent?.peakA ?? 0));
+  const each = amps > 0 ? [`${Math.ceil(amps)} A each`] : [];
+  return [`${motors.length} outputs`, series === 1 ? 'one cell' : `${series} cells`, ...each].join(', ');
+}
