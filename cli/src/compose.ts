@@ -25,7 +25,7 @@ export async function composeHeap(heap: Heap, catalogue: Catalogue): Promise<Sai
 
 function composedWords(
   { name }: Heap,
-  { plan, planned, suggested }: Extract<Composed, { is: 'composed' }>,
+  { plan, planned, suggested, misfit }: Extract<Composed, { is: 'composed' }>,
   catalogue: Catalogue,
 ): Said {
   const assembly = assemble(plan.target, catalogue);
@@ -38,6 +38,7 @@ function composedWords(
     ...servedWords(planned),
     ...planned.findings.map(({ severity, message }) => `${severity}  ${message}`),
     ...margins.map(({ what, says }) => `no  ${what}: ${says}`),
+    ...wayOutWords(misfit?.waysOut ?? []),
   ].join('\n');
   const isOdd = planned.findings.some(({ severity }) => severity !== 'warn') || margins.length > 0;
   return { text, data: buildFileOf(name, plan), found: isOdd };

@@ -36,8 +36,8 @@ export async function pick(page: Page, label: string | RegExp): Promise<void> {
   await expect(page.getByRole('radio', { name: label })).toBeChecked();
 }
 
-/** A customer and a quad for a new job, from the Floor; ends at the form of the job. */
-export async function newQuad(page: Page, customer: string, quad: string): Promise<void> {
+/** A customer and a quad for a new job, from the Floor; ends at the form of the job, with a door for its plan taken. */
+export async function newQuad(page: Page, customer: string, quad: string, door = 'a template'): Promise<void> {
   await page.keyboard.press('n');
   await expect(page.getByLabel('Customer', { exact: true })).toBeFocused();
   await page.keyboard.type(customer);
@@ -51,6 +51,8 @@ export async function newQuad(page: Page, customer: string, quad: string): Promi
   await expect(page.getByLabel('What it is called')).toBeFocused();
   await fill(page, quad);
   await expect(page.getByLabel('In a few words')).toBeFocused();
+  await pick(page, door);
+  await page.getByLabel('In a few words').focus();
 }
 
 /** What is found as one types: the first match is marked, Enter takes it. */

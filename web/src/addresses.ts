@@ -63,10 +63,23 @@ export function jobPlaces(jobId: string) {
     board: (slot: string | null = null) => (slot === null ? `${at}/boards` : `${at}/boards/${part(slot)}`),
     finding: (key: string) => `${at}/finding/${part(key)}`,
     planner: `${at}/planner`,
+    /** With a model that shall go onto the heap. */
+    compose: (put: string | null = null) => (put === null ? `${at}/compose` : `${at}/compose?put=${part(put)}`),
     supplies: `${at}/supplies`,
     motors: `${at}/motors`,
     wires: `${at}/wires`,
     setUp: `${at}/set-up`,
     intake: `${at}/intake`,
   };
+}
+
+/** What is asked for on the way: the heap of a job that the new part goes onto. */
+interface OnTheWay {
+  heapOf?: string;
+}
+
+/** Where a model that was just stored is wanted: on the heap that it was drawn up for, else it is looked at. */
+export function modelStored(modelId: string, state: unknown): string {
+  const { heapOf } = (state ?? {}) as OnTheWay;
+  return heapOf ? jobPlaces(heapOf).compose(modelId) : places.model(modelId);
 }

@@ -65,6 +65,7 @@ const inJob: RouteObject[] = [
   at('wire/:wireId', wiring.page('WireBodyPage')),
   at('boards/:slot?', wiring.page('WholeBoardPage')),
   at('finding/:finding', wiring.page('WaivePage')),
+  at('compose', wiring.page('ComposePage')),
   at('planner', wiring.page('PlannerPage')),
   at('supplies', wiring.page('SuppliesPage')),
   at('motors', wiring.page('MotorsPage')),

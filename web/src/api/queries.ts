@@ -7,6 +7,7 @@ import type {
   JobSheet,
   Meter,
   PartModel,
+  TemplateLine,
   Plan,
   PlanChange,
   QuadRecord,
@@ -83,8 +84,8 @@ export function useQuadsOf(customerId: string) {
 export function useTemplates() {
   return useQuery({
     queryKey: keys.templates,
-    queryFn: () => request<{ id: string; name: string }[]>('GET', '/templates'),
-    staleTime: Infinity,
+    queryFn: () => request<TemplateLine[]>('GET', '/templates'),
+    staleTime: 30_000,
   });
 }
 

@@ -1,8 +1,11 @@
 /** The planner and its kin, off the page. One worker a question: cancelling is ending it. */
 import type {
   Alternative,
+  ComposeGiven,
+  Composed,
   Conversion,
   CutList,
+  Draft,
   Finding,
   Offcut,
   PartModel,
@@ -16,6 +19,7 @@ import type {
 } from '@junctor/core';
 import {
   alternativesFor,
+  compose,
   conversion,
   cutList,
   emptyBuild,
@@ -33,6 +37,13 @@ import wasm from 'highs/runtime?url';
 
 /** A request without the catalogue, which travels as models. */
 export type PlanQuestion = Omit<PlanRequest, 'catalogue'> & { models: readonly PartModel[] };
+
+/** Parts, all models that may be named, and which of them may be taken besides: by id. */
+export interface ComposeQuestion extends Pick<ComposeGiven, 'pack' | 'keep' | 'built' | 'inStores' | 'dormant'> {
+  draft: Draft;
+  models: readonly PartModel[];
+  stock: readonly string[];
+}
 
 const loading = highs({ locateFile: () => wasm }).then((instance) => solverFrom(instance as never));
 
@@ -64,6 +75,15 @@ const planWork = {
         assemble(result.target, request.catalogue),
       ),
     };
+  },
+  async compose(
+    { draft, models, stock, ...rest }: ComposeQuestion,
+    onProgress: (share: number, words: string) => void,
+  ): Promise<Composed> {
+    onProgress(0.05, 'loading the solver');
+    const solve = await loading;
+    const usable = models.filter(({ id }) => stock.includes(id));
+    return compose(draft, { catalogue: makeCatalogue(models), stock: usable, solve, onProgress, ...rest });
   },
   async waysOut(question: PlanQuestion, conflict: Extract<PlanResult, { is: 'conflict' }>): Promise<WayOut[]> {
     return waysOut(requestOf(question), conflict, await loading);

@@ -5,7 +5,7 @@ import { useTheme } from 'styled-components';
 import { FramePlaces, roomOf } from './FramePlaces';
 import { NameTag } from './NameTag';
 
-const [widePx, highPx, marginMm] = [480, 430, 12];
+const [widePx, usualPx, marginMm] = [480, 430, 12];
 
 interface LaidFromAboveProps {
   laid: Laid;
@@ -13,15 +13,17 @@ interface LaidFromAboveProps {
   held: readonly string[];
   /** Of a frame that is being entered. */
   showPlaces?: boolean;
+  /** How high the drawing is. */
+  highPx?: number;
 }
 
 type OnSheet = (at: readonly [number, number, ...unknown[]]) => XY;
 
-export function LaidFromAbove({ laid, held, showPlaces = false }: LaidFromAboveProps) {
+export function LaidFromAbove({ laid, held, showPlaces = false, highPx = usualPx }: LaidFromAboveProps) {
   const theme = useTheme();
   const { frame, poses, assembly } = laid;
   const drawn = [...poses].filter(([slot]) => !['motor', 'cable'].includes(assembly.model(slot)!.kind));
-  const { scale, place } = view(laid, drawn, showPlaces);
+  const { scale, place } = view(laid, drawn, { showPlaces, highPx });
   const isHeld = (slot: string) => held.includes(slot);
   return (
     <svg viewBox={`0 0 ${widePx} ${highPx}`} width="100%" height="100%" role="img" aria-label={wordsFor(drawn)}>
@@ -68,8 +70,12 @@ export function LaidFromAbove({ laid, held, showPlaces = false }: LaidFromAboveP
 }
 
 /** So that all parts and the lowest plate are seen. */
-function view({ frame, assembly, places }: Laid, drawn: readonly (readonly [string, Pose])[], withPlaces: boolean) {
-  const rooms = withPlaces ? [...places.values()].filter(({ kind }) => kind !== 'arm').map(roomOf) : [];
+function view(
+  { frame, assembly, places }: Laid,
+  drawn: readonly (readonly [string, Pose])[],
+  { showPlaces, highPx }: { showPlaces: boolean; highPx: number },
+) {
+  const rooms = showPlaces ? [...places.values()].filter(({ kind }) => kind !== 'arm').map(roomOf) : [];
   const areas = [...rooms, ...drawn.map(([slot, pose]) => outlineOf(assembly.model(slot)!, pose))];
   const plate = frame.plates?.[0]?.outlineMm ?? [];
   const xs = [...areas.flatMap(({ left, right }) => [left, right]), ...plate.map(([x]) => x)];

@@ -7,12 +7,20 @@ import { Bar, Tag } from './SideView';
 import type { Shown } from './StackFromTheSide';
 import { StackFromTheSide } from './StackFromTheSide';
 
-const [widePx, highPx] = [480, 430];
+const [widePx, usualPx] = [480, 430];
 
-export function LaidFromTheSide({ laid, held }: Shown) {
+interface LaidFromTheSideProps extends Shown {
+  /** All of it, whatever is held. */
+  whole?: boolean;
+  /** How high the drawing is. */
+  highPx?: number;
+}
+
+export function LaidFromTheSide({ laid, held, whole = false, highPx = usualPx }: LaidFromTheSideProps) {
   const theme = useTheme();
-  const isStack = laid.stack !== null && held.every((slot) => laid.poses.get(slot)?.place === laid.stack!.place.id);
-  const view = isStack ? viewOfStack(laid) : viewOf(laid);
+  const isStack =
+    !whole && laid.stack !== null && held.every((slot) => laid.poses.get(slot)?.place === laid.stack!.place.id);
+  const view = isStack ? viewOfStack(laid, highPx) : viewOf(laid, highPx);
   const { frame, poses, assembly, places } = laid;
   const lid = lidPlate(frame);
   const others = [...poses].filter(
@@ -78,17 +86,17 @@ export function LaidFromTheSide({ laid, held }: Shown) {
 }
 
 /** So that the squeeze is seen: the stack and as much of the lid as lies over it. */
-function viewOfStack(laid: Laid): View {
+function viewOfStack(laid: Laid, highPx: number): View {
   const { place } = laid.stack!;
   const { frame } = laid;
   const [, middle, floor] = place.atMm;
   const top = (levelsOf(laid.stack!).at(-1)?.toMm ?? floor) + 6;
   const lid = lidPlate(frame);
   const high = lid ? Math.max(top, lid.zMm + lid.thicknessMm + 2) : top;
-  return fitted([middle - 36, middle + 30], [-6, high]);
+  return fitted([middle - 36, middle + 30], [-6, high], highPx);
 }
 
-function viewOf({ frame, poses, assembly, places }: Laid): View {
+function viewOf({ frame, poses, assembly, places }: Laid, highPx: number): View {
   const tops = [...poses]
     .filter(([, { place }]) => places.has(place))
     .map(([slot, pose]) => pose.atMm[2] + heightMm(assembly.model(slot)!));
@@ -96,10 +104,10 @@ function viewOf({ frame, poses, assembly, places }: Laid): View {
   const ys = plates.flatMap(({ outlineMm }) => outlineMm.map(([, y]) => y));
   const [rear, front] = [Math.min(-40, ...ys) - 14, Math.max(40, ...ys) + 8];
   const [low, high] = [-6, Math.max(30, ...tops, ...plates.map(({ zMm, thicknessMm }) => zMm + thicknessMm)) + 4];
-  return fitted([rear, front], [low, high]);
+  return fitted([rear, front], [low, high], highPx);
 }
 
-function fitted([rear, front]: XY, [low, high]: XY): View {
+function fitted([rear, front]: XY, [low, high]: XY, highPx: number): View {
   const scale = Math.min(widePx / (front - rear), (highPx - 40) / (high - low));
   const [middle, bottom] = [(front + rear) / 2, highPx / 2 + ((high - low) * scale) / 2 + 10];
   return {

@@ -12,7 +12,7 @@ export interface Lack {
 /** Motors that any airframe has. */
 const [fewestMotors, mostMotors] = [3, 8];
 
-export function lacksOf(all: readonly PartModel[], cells: Range): Lack[] {
+export function lacksOf(all: readonly PartModel[], cells: Range | null): Lack[] {
   const of = (is: (kind: PartKind) => boolean) => all.filter(({ kind }) => is(kind));
   const frames = of((kind) => kind === 'frame');
   const motors = of(isMotor).length;
@@ -38,9 +38,13 @@ export function lacksOf(all: readonly PartModel[], cells: Range): Lack[] {
 }
 
 /** "4 outputs, 6 cells, 38 A each". */
-function outputsWanted(all: readonly PartModel[], [, series]: Range): string {
+function outputsWanted(all: readonly PartModel[], cells: Range | null): string {
   const motors = all.filter(({ kind }) => isMotor(kind));
   const amps = Math.max(0, ...motors.map(({ motorCurrent }) => motorCurrent?.peakA ?? 0));
   const each = amps > 0 ? [`${Math.ceil(amps)} A each`] : [];
-  return [`${motors.length} outputs`, series === 1 ? 'one cell' : `${series} cells`, ...each].join(', ');
+  return [`${motors.length} outputs`, ...(cells ? [cellWords(cells)] : []), ...each].join(', ');
+}
+
+function cellWords([, series]: Range): string {
+  return series === 1 ? 'one cell' : `${series} cells`;
 }

@@ -13,16 +13,17 @@ import type { WayOut } from '../planner/wayOut';
 import { withWayOut } from '../planner/wayOut';
 import type { Draft } from './draft';
 
-/** The first margin that does not hold, and that nothing in the layout itself would mend. */
-export function misfitOf(build: Build, catalogue: Catalogue): Conflict | null {
+/** Margins that do not hold, and that nothing in the layout itself would mend. */
+export function misfitsOf(build: Build, catalogue: Catalogue): Conflict[] {
   const margins = layoutOf(assemble(build, catalogue))?.margins ?? [];
-  const no = margins.find(
+  const no = margins.filter(
     ({ verdict, remedies, slots }) => verdict === 'no' && remedies.length === 0 && slots.length > 0,
   );
-  if (!no) return null;
   const frame = Object.keys(build.slots).filter((slot) => catalogue.model(lookUp(build.slots, slot)!).kind === 'frame');
-  const parts = [...new Set([...frame, ...no.slots])];
-  return { is: 'conflict', wishes: [], parts, why: `${no.what}: ${no.says}` };
+  return no.map(({ slots, says }) => {
+    const parts = [...new Set([...frame, ...slots])];
+    return { is: 'conflict', wishes: [], parts, why: says };
+  });
 }
 
 interface Trying extends Pick<PlanRequest, 'built' | 'inStores'> {

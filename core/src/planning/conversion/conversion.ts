@@ -8,14 +8,13 @@ import type { Build, Wire } from '../../facts/assembly/build';
 import { isAttached, landedOn } from '../../facts/assembly/build';
 import type { Change } from '../../facts/assembly/difference';
 import { difference } from '../../facts/assembly/difference';
-import type { PortKind } from '../../facts/catalogue/partModel';
 import type { HousingId, Slot, TerminalRef, WireId } from '../../facts/terms/names';
 import { jointName, splitRef } from '../../facts/terms/names';
 import { netlist } from '../../facts/wiring/netlist';
 import type { AlignmentChange, MotorChange } from './motorChanges';
 import { alignmentChange, motorChanges } from './motorChanges';
 import type { Assembly } from '../../facts/assembly/assembly';
-import { isController } from '../../facts/catalogue/kinds';
+import { portsUsed } from './portsUsed';
 import { lengthMmOf } from '../../physics/layout/wireLength';
 import { lookUp } from '../../facts/terms/lookUp';
 
@@ -143,38 +142,6 @@ function newWires(from: Build, changes: readonly Change[], { build }: Assembly):
     const wire = lookUp(build.wires, id);
     return wire && wire.from !== 'tail' && !Object.hasOwn(from.wires, id) ? [wire] : [];
   });
-}
-
-const counted: readonly PortKind[] = [
-  'serial',
-  'video',
-  'lights',
-  'buzzer',
-  'i2c',
-  'escData',
-  'sense',
-  'strength',
-  'motorSignal',
-];
-
-/** Ports of boards that are joined to a port of another part. */
-function portsUsed(assembly: Assembly): Set<string> {
-  const used = new Set<string>();
-  for (const net of netlist(assembly).nets) {
-    const ports = net.terminals.flatMap((ref) => {
-      const { slot, terminal } = splitRef(ref);
-      const model = assembly.model(slot)!;
-      const role = model.terminals.find(({ id }) => id === terminal)!.roles.find(({ is }) => is === 'port');
-      const port =
-        role?.is === 'port'
-          ? model.ports.find(({ id, kind }) => id === role.port && counted.includes(kind))
-          : undefined;
-      return port ? [{ slot, port, board: isController(model.kind) }] : [];
-    });
-    for (const one of ports)
-      if (one.board && ports.some(({ slot }) => slot !== one.slot)) used.add(`${one.slot}/${one.port.id}`);
-  }
-  return used;
 }
 
 /** Parts that want a supply and have no wire and no plug on them, or none that leads anywhere. */

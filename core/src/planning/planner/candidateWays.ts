@@ -41,7 +41,7 @@ export function candidateWays(request: PlanRequest, conflict: Conflict): WayOut[
     // Of parts that are alike the one that came last, and rather one that is not in yet.
     ...[...conflict.parts].reverse().map((slot) => leaving(request, partsOfOne(request, slot))),
     ...aerials(request),
-    ...(conflict.parts.length > 0 ? [...regulators(request), ...otherPacks(request)] : []),
+    ...(conflict.parts.length > 0 ? [...distributors(request), ...regulators(request), ...otherPacks(request)] : []),
     ...otherParts(request, conflict),
   ];
 }
@@ -91,6 +91,14 @@ function regulators(request: PlanRequest): WayOut[] {
   return added(request, { kind: 'regulator', stem: 'REG', count: 1 });
 }
 
+/** Battery pads for ESCs that stand by themselves, where nothing shares the pack out to them. */
+function distributors(request: PlanRequest): WayOut[] {
+  const models = Object.values(request.slots).map((fitted) => request.catalogue.model(fitted));
+  const isShared = models.some(({ kind }) => kind === 'distribution');
+  const alone = models.filter(({ kind }) => isEsc(kind)).length;
+  return isShared || alone < 2 ? [] : added(request, { kind: 'distribution', stem: 'PDB', count: 1 });
+}
+
 /** An aerial for every socket of a transmitter that has none. */
 function aerials(request: PlanRequest): WayOut[] {
   const models = Object.values(request.slots).map((fitted) => request.catalogue.model(fitted));
@@ -111,7 +119,8 @@ function added(
     const taken = { ...slots, ...Object.fromEntries(free.map((slot) => [slot, Object.values(slots)[0]!])) };
     free.push(lookUp(taken, stem) ? placeBeside(stem, taken) : stem);
   }
-  return newest(catalogue, kind).map(({ id, name, revision }) => ({
+  const byMass = newest(catalogue, kind).sort((a, b) => a.massG - b.massG);
+  return byMass.map(({ id, name, revision }) => ({
     do: 'add',
     slots: free,
     model: id,

@@ -32,6 +32,7 @@ import {
 import type { Choice } from '../../api/swapped';
 import { useSwapped } from '../../api/swapped';
 import { AnotherPart } from './AnotherPart';
+import { OtherQuad } from './OtherQuad';
 import { readBuildFile } from '../../files/readBuildFile';
 import { Beside } from '../../ui/layout';
 
@@ -48,8 +49,10 @@ const comings = [
 ];
 const fromBook = { value: 'book', label: 'what is in it: its book' };
 const sources = [
+  { value: 'parts', label: 'a heap of parts' },
   { value: 'template', label: 'a template' },
   { value: 'file', label: 'a build file' },
+  { value: 'pattern', label: 'another aircraft as a pattern' },
 ];
 /** A repair starts from what is there; a new build has nothing to start from. */
 const doorsOf: Readonly<Record<string, readonly { value: string; label: string }[]>> = {
@@ -79,7 +82,8 @@ function JobOf({ quad }: { quad: Quad }) {
   const index = useModelIndex().data ?? [];
   const person = useSession().data;
   const [kind, setKind] = useState('new');
-  const [door, setDoor] = useState('template');
+  const [door, setDoor] = useState('parts');
+  const [pattern, setPattern] = useState<string | null>(null);
   const fromFile = door === 'file';
   const chooseKind = (next: string) => {
     setKind(next);
@@ -91,7 +95,8 @@ function JobOf({ quad }: { quad: Quad }) {
   const [lostSeen, setLostSeen] = useState(false);
   const send = useSend<object, JobSheet>(() => '/jobs', [keys.floor, keys.quads(), keys.quad()]);
   const errors = fieldErrors(send.error);
-  const chosen = template ?? templates.data?.[0]?.id ?? null;
+  const usable = (templates.data ?? []).filter(({ retired }) => !retired);
+  const chosen = template ?? usable[0]?.id ?? null;
   const draft = useQuery({
     queryKey: keys.template(chosen),
     enabled: chosen !== null && door === 'template',
@@ -105,9 +110,13 @@ function JobOf({ quad }: { quad: Quad }) {
     const text = (name: string) => String(data.get(name) ?? '').trim();
     setProblem(null);
     // The form may be sent before the templates have come.
-    let plan: object = { template: chosen ?? (await templates.refetch()).data?.[0]?.id };
+    let plan: object = { template: chosen ?? (await templates.refetch()).data?.find(({ retired }) => !retired)?.id };
     if (door === 'book') plan = { book: true };
-    else if (fromFile) {
+    else if (door === 'parts') plan = { parts: true };
+    else if (door === 'pattern') {
+      if (pattern === null) return setProblem('Which aircraft is the pattern?');
+      plan = { pattern };
+    } else if (fromFile) {
       const read = await readBuildFile(data.get('file') as File);
       if (!read.ok) return setProblem(read.problem);
       plan = { file: read.file };
@@ -150,9 +159,10 @@ function JobOf({ quad }: { quad: Quad }) {
     const coming = text('coming');
     send.mutate(job, {
       onSuccess: (made) => {
-        if (door !== 'book' && coming === 'wired' && person) foundAsPlanned(made, person);
+        if (isWiredAlready(door) && coming === 'wired' && person) foundAsPlanned(made, person);
         const places = jobPlaces(made.id);
-        void navigate(made.kind === 'repair' ? places.cameIn : places.intake, { replace: true });
+        const first = made.kind === 'repair' ? places.cameIn : places.intake;
+        void navigate(door === 'parts' ? places.compose() : first, { replace: true });
       },
     });
   };
@@ -171,7 +181,7 @@ function JobOf({ quad }: { quad: Quad }) {
         error={errors.of('intake.wants')}
       />
       <ChoiceField name="kind" label="Kind of job" options={kinds} onChange={chooseKind} />
-      {door !== 'book' && <ChoiceField name="coming" label="The quad comes in" options={comings} />}
+      {isWiredAlready(door) && <ChoiceField name="coming" label="The quad comes in" options={comings} />}
       <DayField name="dueOn" label="Due day, may stay empty" error={errors.of('dueOn')} />
       <Beside>
         <NumberTextField name="bench" label="Bench" defaultValue="1" error={errors.of('bench')} />
@@ -182,6 +192,7 @@ function JobOf({ quad }: { quad: Quad }) {
         />
       </Beside>
       <ChoiceField name="source" label="The plan comes from" key={kind} options={doorsOf[kind]!} onChange={setDoor} />
+      {door === 'pattern' && <OtherQuad not={quad.id} onChoose={setPattern} />}
       {fromFile && <FileField name="file" label="Build file" accept="application/json,.json" />}
       {door === 'template' && (
         <>
@@ -189,7 +200,7 @@ function JobOf({ quad }: { quad: Quad }) {
             key={String(templates.isSuccess)}
             name="template"
             label="Template"
-            options={(templates.data ?? []).map(({ id, name }) => ({ value: id, label: name }))}
+            options={usable.map(({ id, name }) => ({ value: id, label: name }))}
             onChange={(id) => {
               setTemplate(id);
               setChoices([]);
@@ -222,6 +233,11 @@ function JobOf({ quad }: { quad: Quad }) {
       <SubmitButton>Open the job</SubmitButton>
     </FormPage>
   );
+}
+
+/** A quad can come in wired as these say. */
+function isWiredAlready(door: string): boolean {
+  return door === 'template' || door === 'file';
 }
 
 /** What is there already, recorded as found: no joint of it counts as made here. */

@@ -1,9 +1,9 @@
 /** A new board from its printed labels: size, rows of pads, what competing labels mean, a first measurement, stored. */
 import type { BoardDraft } from '@junctor/core';
-import { places } from '../../addresses';
+import { modelStored, places } from '../../addresses';
 import { draftModel } from '@junctor/core';
 import { useMemo, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useLocation, useNavigate, useParams } from 'react-router';
 import { useMeter } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { Board } from '../../drawing/Board';
@@ -31,6 +31,7 @@ const titles: Readonly<Record<EntryPart, string>> = {
 
 export function NewBoardPage() {
   const navigate = useNavigate();
+  const location = useLocation();
   const role = useSession().data?.role;
   const { draft, measured, setDraft, setMeasured, forget } = useDraft();
   const asked = useParams().part ?? 'size';
@@ -52,7 +53,7 @@ export function NewBoardPage() {
   const part = asked;
   const go = (next: EntryPart) => {
     setRing(null);
-    void navigate(places.newBoardPart(next), { replace: true });
+    void navigate(places.newBoardPart(next), { replace: true, state: location.state });
   };
   const change = (some: Partial<BoardDraft>) => setDraft({ ...draft, ...some });
   const open = drafted.pads.filter((pad) => pad.open).length;
@@ -106,7 +107,7 @@ export function NewBoardPage() {
               meter={meter}
               onStored={(id) => {
                 forget();
-                void navigate(places.model(id));
+                void navigate(modelStored(id, location.state));
               }}
             />
           )}

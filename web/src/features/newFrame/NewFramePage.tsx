@@ -2,8 +2,8 @@
 import type { FrameDraft } from '@junctor/core';
 import { assemble, draftFrame, emptyBuild, layoutOf, makeCatalogue } from '@junctor/core';
 import { useMemo } from 'react';
-import { useNavigate, useParams } from 'react-router';
-import { places } from '../../addresses';
+import { useLocation, useNavigate, useParams } from 'react-router';
+import { modelStored, places } from '../../addresses';
 import { useSession } from '../../api/session';
 import { LaidFromAbove } from '../../drawing/LaidFromAbove';
 import { DrawingRoom } from '../../ui/layout';
@@ -27,6 +27,7 @@ type Part = keyof typeof titles;
 
 export function NewFramePage() {
   const navigate = useNavigate();
+  const location = useLocation();
   const role = useSession().data?.role;
   const { draft, keep, forget } = useKeptDraft<FrameDraft>('junctor.draft.frame', emptyFrame);
   const model = useMemo(() => draftFrame(draft), [draft]);
@@ -43,7 +44,7 @@ export function NewFramePage() {
         “{asked}” is none of {Object.keys(titles).join(', ')}.
       </Notice>
     );
-  const go = (part: Part) => void navigate(places.newFramePart(part), { replace: true });
+  const go = (part: Part) => void navigate(places.newFramePart(part), { replace: true, state: location.state });
   const change = (some: Partial<FrameDraft>) => keep({ ...draft, ...some });
   const doors: Door[] = [
     { key: '1', label: 'Size', act: () => go('size') },
@@ -78,7 +79,7 @@ export function NewFramePage() {
               model={model}
               onStored={(id) => {
                 forget();
-                void navigate(places.model(id));
+                void navigate(modelStored(id, location.state));
               }}
             />
           )}

@@ -10,7 +10,7 @@ import { useModelIndex, useParts } from '../../api/stores';
 import { fieldErrors } from '../../ui/fieldErrors';
 import { ChoiceField, FormProblem, NumberTextField, SubmitButton, typedNumber, WordsField } from '../../ui/form';
 import { Columns, Lines, Sheet } from '../../ui/Sheet';
-import { findable, findModels } from './findModels';
+import { findable, findModels } from '../../ui/findModels';
 import { Find } from '../../ui/Find';
 import { Small } from '../../ui/Small';
 import { Beside, Stack, Words } from '../../ui/layout';

@@ -7,7 +7,7 @@ import { useModelIndex } from '../../api/stores';
 import { useSession } from '../../api/session';
 import { WordsField } from '../../ui/form';
 import { Lines, Sheet } from '../../ui/Sheet';
-import { findable, findModels } from './findModels';
+import { findable, findModels } from '../../ui/findModels';
 
 /** Links, not a table: they are new with every letter, and a table of them would lag behind the hand. */
 const shownAtMost = 25;

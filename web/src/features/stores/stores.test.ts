@@ -1,6 +1,6 @@
 import type { ModelIndexLine, PartModel } from '@junctor/core';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { findable, findModels } from './findModels';
+import { findable, findModels } from '../../ui/findModels';
 import { importText } from '../../files/importFile';
 import { factWords, readFact, sheetFacts, withFact } from './sheetFacts';
 

@@ -90,6 +90,7 @@ export function PlannerPage() {
           act: () => wayOut(index),
         }))
       : rowAnswers(row, question, edit, { planned, alternatives: planner.alternatives })),
+    { key: 'p', label: 'Parts', act: () => doors.open(doors.places.compose()) },
     planned
       ? {
           key: 'Enter',

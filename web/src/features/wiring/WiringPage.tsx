@@ -98,6 +98,7 @@ function EndView({ walk, here }: { walk: Walk; here: WalkedEnd }) {
     { key: '6', label: 'Supplies', act: () => open(places.supplies) },
     { key: '7', label: 'Motors', act: () => open(places.motors) },
     { key: '8', label: 'Set-up', act: () => open(places.setUp) },
+    { key: 'p', label: 'Parts', act: () => open(places.compose()) },
     { key: '0', label: 'See all', act: () => open(places.board(splitRef(ring.at).slot)) },
   ];
   const labelOf = () => {

@@ -1,3 +1,4 @@
+export { ComposePage } from './compose/ComposePage';
 export { MotorsPage } from './MotorsPage';
 export { PlannerPage } from './PlannerPage';
 export { SetUpPage } from './SetUpPage';

@@ -8,7 +8,7 @@ import { useMemo } from 'react';
 import { useModels } from '../../api/queries';
 import { useModelIndex, useParts } from '../../api/stores';
 
-const helpers: readonly string[] = ['regulator', 'antenna'];
+const helpers: readonly string[] = ['distribution', 'regulator', 'antenna'];
 
 export function useRivals(target: Assembly) {
   const index = useModelIndex().data;
@@ -36,7 +36,7 @@ export function useRivals(target: Assembly) {
 }
 
 /** The shop's own, sound and on no quad. */
-function inStoresOf(parts: readonly PartLine[]): ReadonlySet<string> {
+export function inStoresOf(parts: readonly PartLine[]): ReadonlySet<string> {
   const free = parts.filter(({ owner, onQuad, condition }) => !owner && !onQuad && condition !== 'scrap');
   return new Set(free.map(({ model }) => model));
 }

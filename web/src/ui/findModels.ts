@@ -1,6 +1,6 @@
 /** Find as you type in the list of part models: every word must be in name, maker, kind or id. */
 import type { ModelIndexLine } from '@junctor/core';
-import { matching } from '../../ui/matching';
+import { matching } from './matching';
 
 interface Findable {
   line: ModelIndexLine;

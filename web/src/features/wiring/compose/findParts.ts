@@ -1,0 +1,83 @@
+/** What can be put on the heap, found as one types: parts in hand before models; "4 x" before a name takes four. */
+import type { ModelIndexLine, PartKind, PartLine } from '@junctor/core';
+import type { FoundItem } from '../../../ui/Find';
+import { findable, findModels } from '../../../ui/findModels';
+import { matching } from '../../../ui/matching';
+
+/** More of one sort no aircraft has. */
+export const mostOfOne = 16;
+
+export interface Typed {
+  count: number;
+  words: string;
+}
+
+export function typedParts(typed: string): Typed {
+  const [, count, words] = /^\s*(\d{1,4})\s*[x×*]\s*(.*)$/i.exec(typed) ?? [null, '1', typed.trim()];
+  return { count: Number(count), words: words!.trim() };
+}
+
+/** Said where so many cannot be put on; null where they can. */
+export function countProblem({ count }: Typed): string | null {
+  if (count === 0) return 'None of it is nothing to put on.';
+  return count > mostOfOne ? `${count} of one sort: no aircraft has more than ${mostOfOne}.` : null;
+}
+
+export interface PartFound extends FoundItem {
+  model: { id: string; revision: number };
+  part: string | null;
+  /** Why it cannot be taken. */
+  blocked: string | null;
+}
+
+interface Among {
+  index: readonly ModelIndexLine[];
+  inHand: readonly PartLine[];
+  /** Parts in hand that are on the heap. */
+  taken: ReadonlySet<string>;
+  /** On this quad they are where they belong. */
+  quad: string;
+  /** What an exchange is for. */
+  kinds: readonly PartKind[] | null;
+}
+
+/** They fly with it, and are said with the job. */
+const notWired: readonly PartKind[] = ['pack', 'propeller'];
+const mostFound = 7;
+
+export function findParts({ words }: Typed, { index, inHand, taken, quad, kinds }: Among): PartFound[] {
+  if (words === '') return [];
+  const fits = ({ kind }: ModelIndexLine) => (kinds ? kinds.includes(kind) : !notWired.includes(kind));
+  const wired = index.filter(fits);
+  const named = new Map(wired.map((line) => [line.id, line]));
+  const isMeant = matching(words);
+  const parts = inHand.flatMap((part): PartFound[] => {
+    const line = named.get(part.model);
+    if (!line || !isMeant(`${line.name} ${line.kind} ${part.serial ?? ''} ${part.batch ?? ''}`)) return [];
+    return [{ ...partFound(part, line), blocked: whyNot(part, { taken, quad }) }];
+  });
+  const models = findModels(findable(wired), words, false).map(({ id, revision, name, kind, massG }): PartFound => ({
+    ...{ id: `model ${id}`, name, note: `${kind}, ${massG} g`, model: { id, revision }, part: null, blocked: null },
+  }));
+  return [...parts.slice(0, mostFound - Math.min(models.length, 3)), ...models].slice(0, mostFound);
+}
+
+function partFound(part: PartLine, { name }: ModelIndexLine): Omit<PartFound, 'blocked'> {
+  const { id, serial, owner, onQuad, origin, condition, model, revision } = part;
+  const where = onQuad ? `in ${onQuad}` : 'in hand';
+  const whose = owner ? `of ${owner}` : 'the shop’s';
+  const note = `${where}, ${whose}, ${origin}, ${condition}`;
+  return {
+    id: `part ${id}`,
+    name: serial ? `${name}, ${serial}` : name,
+    note,
+    model: { id: model, revision },
+    part: id,
+  };
+}
+
+function whyNot({ id, onQuad, condition }: PartLine, { taken, quad }: Pick<Among, 'taken' | 'quad'>): string | null {
+  if (taken.has(id)) return 'That part lies on the heap already: one thing cannot be twice.';
+  if (onQuad && onQuad !== quad) return `That part is in ${onQuad}: it comes off there first.`;
+  return condition === 'scrap' ? 'That part is scrap.' : null;
+}

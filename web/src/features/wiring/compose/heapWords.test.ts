@@ -1,0 +1,73 @@
+import type { ModelIndexLine, PartLine } from '@junctor/core';
+import { describe, expect, it } from 'vitest';
+import { countProblem, findParts, typedParts } from './findParts';
+import { slotsNamed } from './heapLines';
+
+const model = (id: string, kind: ModelIndexLine['kind'], name: string): ModelIndexLine => ({
+  ...{ id, kind, name, revision: 1, maker: 'Fenmark', massG: 9, terminals: 4, retired: false },
+});
+const inHand = (id: string, onQuad: string | null): PartLine => ({
+  ...{ id, model: 'teal', revision: 1, serial: `T-${id}`, batch: null, owner: 'Weir trust', fromQuad: null, onQuad },
+  ...{ origin: 'used', condition: 'untested', firmware: null, weightG: null, madeAt: '' },
+});
+const index = [
+  model('teal', 'receiver', 'Teal receiver'),
+  model('marl', 'motor', 'Marl 2812'),
+  { ...model('old', 'motor', 'Marl 2207'), retired: true },
+  model('moss', 'pack', 'Marl pack'),
+];
+const among = {
+  index,
+  inHand: [inHand('1', null), inHand('2', 'Weir quad')],
+  taken: new Set(['9']),
+  quad: 'Chapel',
+  kinds: null,
+};
+const found = (typed: string, more: Partial<typeof among> = {}) => findParts(typedParts(typed), { ...among, ...more });
+
+describe('what is typed', () => {
+  it.each([
+    ['4 x marl', { count: 4, words: 'marl' }],
+    ['4x marl 28', { count: 4, words: 'marl 28' }],
+    ['12 × led', { count: 12, words: 'led' }],
+    ['marl 4', { count: 1, words: 'marl 4' }],
+    ['0 x marl', { count: 0, words: 'marl' }],
+  ])('%s is so many of so named', (typed, wanted) => expect(typedParts(typed)).toEqual(wanted));
+
+  it('none and a thousand are said, sixteen are not', () => {
+    expect(['0 x a', '1000 x a', '16 x a'].map((typed) => countProblem(typedParts(typed)))).toEqual([
+      'None of it is nothing to put on.',
+      '1000 of one sort: no aircraft has more than 16.',
+      null,
+    ]);
+  });
+});
+
+describe('what is found', () => {
+  it('parts in hand come before models, with whose they are and where', () => {
+    expect(found('teal').map(({ id, note }) => [id, note])).toEqual([
+      ['part 1', 'in hand, of Weir trust, used, untested'],
+      ['part 2', 'in Weir quad, of Weir trust, used, untested'],
+      ['model teal', 'receiver, 9 g'],
+    ]);
+  });
+  it('a part that is in another aircraft, or on the heap, is not taken twice', () => {
+    expect(found('teal').map(({ blocked }) => blocked)).toEqual([
+      null,
+      'That part is in Weir quad: it comes off there first.',
+      null,
+    ]);
+    expect(found('teal', { taken: new Set(['1']) })[0]!.blocked).toMatch(/on the heap already/);
+    expect(found('teal', { quad: 'Weir quad' })[1]!.blocked).toBeNull();
+  });
+  it('nothing retired, and no pack, lies there to be taken', () => {
+    expect(found('marl').map(({ id }) => id)).toEqual(['model marl']);
+  });
+});
+
+it.each([
+  [['M1', 'M2', 'M3', 'M4'], 'M1 to M4'],
+  [['RX'], 'RX'],
+  [['ESC1', 'ESC3'], 'ESC1 and ESC3'],
+  [['LED1', 'LED2', 'LED5'], 'LED1, LED2, LED5'],
+])('%j is called %s', (slots, words) => expect(slotsNamed(slots)).toBe(words));
