@@ -64,7 +64,7 @@ export type {
   WireBody,
   WireEnd,
 } from './facts/assembly/build';
-export { emptyBuild, isAttached, landedOn, sameFitted } from './facts/assembly/build';
+export { emptyBuild, isAttached, landedOn, matesOn, sameFitted } from './facts/assembly/build';
 export { applyAct } from './facts/assembly/applyAct';
 export { fold, inOrder } from './facts/log/fold';
 export { advance, emptyLog } from './facts/log/advance';

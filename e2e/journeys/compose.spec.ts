@@ -1,6 +1,7 @@
 /** From an empty shop and a heap of parts that nobody has joined to the first joint, by keyboard alone. */
 import type { Page } from '@playwright/test';
-import { answer, press, readable, sentence, signLayout, under } from '../support/bench';
+import { press, readable, sentence, signLayout, under } from '../support/bench';
+import { sayExpectedFirst, walkJob } from '../support/walkJob';
 import { fill, newQuad } from '../support/forms';
 import { expect, test } from '../support/shop';
 
@@ -28,8 +29,8 @@ test('a heap of parts becomes a plan', async ({ page, shop }) => {
   await expect(sentence(page)).toHaveText('What lies on the bench for this aircraft?');
 
   await test.step('parts are put on by name, with what is open said at once', async () => {
-    await put(page, 'coppice 8', /Coppice 8-inch frame/);
-    await expect(sentence(page)).toHaveText('0 motors; Coppice 8-inch frame has 4 places');
+    await put(page, 'survey', /Coppice 8-inch survey frame/);
+    await expect(sentence(page)).toHaveText('0 motors; Coppice 8-inch survey frame has 4 places');
     await page.keyboard.type('1000 x marl 2812');
     await page.keyboard.press('Enter');
     await expect(under(page)).toHaveText('1000 of one sort: no aircraft has more than 16.');
@@ -68,15 +69,25 @@ test('a heap of parts becomes a plan', async ({ page, shop }) => {
     await put(page, 'wigeon digital', /Wigeon digital camera/);
     await press(page, 'Escape');
     await press(page, 'Escape');
-    console.log(await sentence(page).innerText(), '|', await under(page).innerText());
-    await page.waitForTimeout(12000);
-    console.log(await sentence(page).innerText(), '|', await under(page).innerText());
-    console.log(await page.locator('main').innerText());
-    await page.screenshot({ path: '/tmp/c1.png' });
+    const besides = page.getByRole('list', { name: 'On the heap' });
+    await expect(besides).toContainText('Sluice distribution board', { timeout: 30_000 });
+    await expect(besides).toContainText('Burr battery lead');
+    await readable(page);
+    await expect(sentence(page)).toHaveText('It can be wired, and all of it has room. Take this plan?');
+    await press(page, 'ArrowUp');
+    await press(page, 'ArrowUp');
+    await expect(page.getByText('in rear bay, turned 90° to the right')).toBeVisible();
     await press(page, 'Enter');
-    await page.waitForTimeout(5000);
-    console.log(page.url(), await sentence(page).innerText(), '|', await under(page).innerText());
-    await page.screenshot({ path: '/tmp/c2.png' });
+  });
+
+  await test.step('its layout opens; from there to the first joint nothing else is asked for', async () => {
+    await expect(page.getByRole('list', { name: 'Margins' })).toBeVisible();
+    await signLayout(page);
+    await sayExpectedFirst(page, shop.url, 'Roof survey quad');
+    await page.reload();
+    const { sentences } = await walkJob(page, shop.url, 'Roof survey quad', { until: /^Solder/ });
+    expect(sentences).toContain('Put the frame in its place');
+    await expect(sentence(page)).toHaveText(/^Solder/);
   });
 });
 

@@ -28,6 +28,11 @@ export const List = styled.ul`
   li[aria-current='true'] {
     font-weight: 700;
   }
+  .line {
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
   .quiet {
     color: ${({ theme }) => theme.quiet};
     font-weight: 400;

@@ -31,6 +31,7 @@ import { ComposeFacts } from './ComposeFacts';
 import { sentenceFor, underFor } from './composeWords';
 import { HeapHand } from './HeapHand';
 import { heapLines } from './heapLines';
+import { LineFacts } from './LineFacts';
 import { useComposeQuestion } from './useComposeQuestion';
 import { useComposer } from './useComposer';
 import { useDrawn } from './useDrawn';
@@ -109,6 +110,8 @@ function Composing({ heap, asking }: ComposingProps) {
     if (made?.is === 'clash') return 'it cannot be as it is';
     return isChanged ? null : 'nothing is changed';
   };
+  const suggested = made && 'suggested' in made ? made.suggested : [];
+  const isBesides = suggested.length > 0;
   const said = { composing, lacks, isEmpty, isChanged };
   const act = {
     leave: () => (isEmpty ? void navigate(places.floor) : doors.close(doors.places.now)),
@@ -149,18 +152,23 @@ function Composing({ heap, asking }: ComposingProps) {
       under={finding.problem ?? (changePlan.error ? changePlan.error.message : underFor(said, flying))}
       left={{
         title: 'the heap',
-        note: `${lines.length} sorts, ${models.length} parts`,
+        note: `${models.length} parts${isBesides ? ', + taken besides' : ''}`,
         body: (
           <HeapHand
             {...{ lines, goes }}
             clash={clash?.conflict.parts ?? []}
             current={finding.isOpen ? null : line}
-            suggested={made && 'suggested' in made ? made.suggested : []}
+            suggested={suggested}
             finding={finding.field}
           />
         ),
       }}
-      crossing={<ComposeFacts {...{ build, catalogue, cells, lacks, composing, laid }} flying={{ pack, propeller }} />}
+      crossing={
+        <>
+          <ComposeFacts {...{ build, catalogue, cells, lacks, composing, laid }} flying={{ pack, propeller }} />
+          {line && !finding.isOpen && <LineFacts slots={line.slots} build={build} laid={laid} />}
+        </>
+      }
       right={
         clash && ways.length > 0
           ? {

@@ -30,6 +30,7 @@ const [room, roomUnder] = [12, 8];
 export function HeapHand({ lines, current, clash, suggested, goes, finding }: HeapHandProps) {
   const { label, typed, found, onType, onTake, isOpen } = finding;
   const at = lines.findIndex((line) => line === current);
+  const isTight = lines.length + 2 * suggested.length > room;
   const shown = isOpen ? roomUnder : room - suggested.length;
   const from = Math.max(0, isOpen ? lines.length - shown : Math.min(at - shown + 3, lines.length - shown));
   return (
@@ -64,11 +65,11 @@ export function HeapHand({ lines, current, clash, suggested, goes, finding }: He
           {(isOpen ? [] : suggested).map(({ model, slots, because }) => (
             <li key={slots[0]}>
               <span aria-hidden>+</span>
-              <span>
+              <span className={isTight ? 'line' : undefined}>
                 {slots.length > 1 ? `${slots.length} x ` : ''}
                 {model.name}{' '}
                 <span className="quiet">
-                  {slots.length * model.massG} g, taken besides: {because}
+                  {slots.length * model.massG} g: {because}
                 </span>
               </span>
             </li>
