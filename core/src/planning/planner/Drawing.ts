@@ -102,7 +102,9 @@ export class Drawing {
         };
     const made: Wire = { id, ...body, ends: [ends[0], ends[1]] };
     const isLoose = !tail && !bundle && !kept;
-    const wire = (kept && !tail ? kept : null) ?? (isLoose ? this.leftOver.take(made) : null) ?? made;
+    // What hangs on a part goes with it.
+    const stays = kept && (!tail || this.chosen.held.stays(splitRef(join.own).slot)) ? kept : null;
+    const wire = stays ?? (isLoose ? this.leftOver.take(made) : null) ?? made;
     this.wires[wire.id] = wire;
     return wire;
   }
@@ -169,20 +171,17 @@ export class Drawing {
     const key = `${slot}.${connector.id}`;
     const known = this.socketHousing.get(key);
     if (known) return known;
-    const kept = Object.values(this.chosen.held.build.mates).find(
-      ({ a }) => 'slot' in a && a.slot === slot && a.connector === connector.id,
-    );
-    const id =
-      kept && 'housing' in kept.b ? kept.b.housing : this.freeHousing(bundle ?? `H${slot}${connector.id}`, side);
+    const kept = this.keptPlug(slot, connector.id);
+    const id = kept?.housing.id ?? this.freeHousing(bundle ?? `H${slot}${connector.id}`, side);
     this.socketHousing.set(key, id);
-    this.housings[id] = {
+    this.housings[id] = kept?.housing ?? {
       id,
       family: connector.family,
       pitchMm: connector.pitchMm,
       ways: connector.pins.length,
       key: connector.key,
     };
-    this.mates[`J${id}`] = {
+    this.mates[kept?.id ?? `J${id}`] = kept?.mate ?? {
       a: { slot, connector: connector.id },
       b: { housing: id },
       shift: 0,
@@ -190,6 +189,19 @@ export class Drawing {
       glued: false,
     };
     return id;
+  }
+
+  /** What is plugged in there already stays in, under its own name. */
+  private keptPlug(slot: Slot, connector: string): { id: string; mate: Mate; housing: Housing } | null {
+    const { mates, housings } = this.chosen.held.build;
+    for (const [id, mate] of Object.entries(mates)) {
+      const sides = [mate.a, mate.b];
+      const isHere = sides.some((side) => 'slot' in side && side.slot === slot && side.connector === connector);
+      const plug = sides.find((side) => 'housing' in side);
+      const housing = plug && lookUp(housings, plug.housing);
+      if (isHere && housing && mate.shift === 0 && !mate.mirrored) return { id, mate, housing };
+    }
+    return null;
   }
 
   /** E on the part's side, F on the board's; a lead with plugs in two sockets of the board goes on with G. */

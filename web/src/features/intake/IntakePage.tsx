@@ -64,6 +64,7 @@ export function IntakePage() {
       go={(to) => void navigate(to)}
       doors={[
         { key: 'Enter', label: 'Take it to the bench', to: jobPlaces(job.id).now },
+        { key: 'p', label: 'Parts', to: jobPlaces(job.id).compose() },
         { key: 'l', label: 'Layout', to: jobPlaces(job.id).layout },
         { key: 'c', label: 'Cut list', to: jobPlaces(job.id).cuts },
         { key: 'w', label: 'Weight classes', to: places.weightClasses },

@@ -95,10 +95,12 @@ interface ChoiceProps {
   onChange?: (value: string) => void;
 }
 
+const few = 5;
+
 /** A few choices stand side by side, many drop down. The first is chosen until another is. */
 export function ChoiceField({ name, label, options, error, value, onChange }: ChoiceProps) {
   const chosen = value === undefined ? { defaultValue: options[0]?.value ?? '' } : { value };
-  if (options.length <= 4) {
+  if (options.length <= few) {
     return (
       <Radios name={name} {...chosen} isInvalid={Boolean(error)} {...(onChange ? { onChange } : {})}>
         <Label>{label}</Label>
