@@ -6,6 +6,7 @@ import type { Measurement } from '@junctor/proof';
 import {
   composing,
   conversions,
+  exchanges,
   growth,
   labels,
   layout,
@@ -43,7 +44,8 @@ const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   'unseen wirings': unseen,
   remedies,
   planner,
-  composing: () => composing(long),
+  compose: () => composing(long),
+  'compose, parts exchanged': () => exchanges(long),
   conversion: conversions,
   'page of a job': pageOfJob,
   'page while planning': planning,

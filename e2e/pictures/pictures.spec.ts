@@ -2,7 +2,7 @@
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { answer, enterUntil, lead, press, proveMeter, sentence, signIn, takeUp, touchUntil } from '../support/bench';
-import { pick, takeMarked, typeInto } from '../support/forms';
+import { newQuad, pick, takeMarked, typeInto } from '../support/forms';
 import { expect, test } from '../support/shop';
 
 const folder = join(import.meta.dirname, '../../docs/screenshots');
@@ -133,18 +133,23 @@ test('the layout', async ({ page, shop }) => {
   await shoot(page, 'layout');
 });
 
-test('a conversion on its board, and the motors', async ({ page, shop }) => {
+test('a heap of parts', async ({ page, shop }) => {
   await signIn(page, shop.url);
-  await expect(page.getByRole('heading', { name: 'Culvert inspector' })).toBeVisible();
-  await press(page, '2');
-  await expect(sentence(page)).toContainText('cable tie');
-  await press(page, 'm');
-  await press(page, '0');
-  await expect(sentence(page)).toContainText('to take off');
+  await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
+  await newQuad(page, 'Chapel Roof Trust', 'Roof survey quad', 'a heap of parts');
+  await page.keyboard.press('Enter');
+  for (const typed of ['survey', '4 x marl 2812', '4 x avocet', 'dipper', 'dunlin', 'wigeon digital', 'egret']) {
+    await expect(page.getByLabel('Put on the heap')).toBeFocused();
+    await page.keyboard.type(typed);
+    await takeMarked(page, 'Found', /./);
+    await expect(page.getByLabel('Put on the heap')).toHaveValue('');
+  }
   await press(page, 'Escape');
-  await press(page, '7');
-  await expect(sentence(page)).toContainText('Corner 1');
-  await shoot(page, 'motors');
+  await press(page, 'Escape');
+  await expect(sentence(page)).toContainText('It can be wired', { timeout: 30_000 });
+  await press(page, 'ArrowUp');
+  await expect(page.getByText('in rear bay, turned 90° to the right')).toBeVisible();
+  await shoot(page, 'compose');
 });
 
 test('a repair: looking for the fault, a part replaced, the sheet', async ({ page, shop }) => {

@@ -6,6 +6,7 @@ export { asPrinted } from './oracles/insides';
 export { random } from './generators/generate';
 export { composing } from './benchmarks/compose';
 export { conversions } from './benchmarks/conversion';
+export { exchanges } from './benchmarks/exchanges';
 export { impossibleRequests } from './benchmarks/impossible';
 export { wrongFamilies } from './benchmarks/families';
 export { growth } from './benchmarks/growth';

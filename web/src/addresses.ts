@@ -21,6 +21,7 @@ export const places = {
   part: (partId: string) => `/stores/parts/${part(partId)}`,
   stock: '/stores/stock',
   meters: '/stores/meters',
+  templates: '/stores/templates',
   weightClasses: '/weight-classes',
   people: '/people',
   password: (personId: string) => `/people/${part(personId)}/password`,
@@ -70,6 +71,7 @@ export function jobPlaces(jobId: string) {
     wires: `${at}/wires`,
     setUp: `${at}/set-up`,
     intake: `${at}/intake`,
+    keepTemplate: `${at}/keep-template`,
   };
 }
 

@@ -71,6 +71,7 @@ const inJob: RouteObject[] = [
   at('motors', wiring.page('MotorsPage')),
   at('wires', wiring.page('WiresPage')),
   at('set-up', wiring.page('SetUpPage')),
+  at('keep-template', intake.page('KeepTemplate')),
   at('intake', intake.page('IntakePage')),
   at('*', bench.page('NoSuchPlace')),
 ];
@@ -94,6 +95,7 @@ const inShop: RouteObject[] = [
   at('stores/parts', stores.page('PartsPage')),
   at('stores/parts/:partId', stores.page('PartPage')),
   at('stores/stock', stores.page('StockPage')),
+  at('stores/templates', stores.page('TemplatesPage')),
   at('stores/meters', tools.page('MetersPage')),
   at('weight-classes', intake.page('WeightClassesPage')),
   at('people', people.page('PeoplePage')),

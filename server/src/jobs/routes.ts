@@ -1,7 +1,7 @@
 /** Jobs: opened from a template or a build file, read, re-planned, closed. */
 import type { Intake, JobState, PlanChange, PlanDraft, TouchesReply } from '@junctor/core';
 import { asPattern, deriveJob, emptyPlan, openFaults, planFromBook, wholeDraft, wrongNames } from '@junctor/core';
-import { newJob, sentPlanChanges } from '@junctor/core/schemas';
+import { newJob, newTemplate, sentPlanChanges } from '@junctor/core/schemas';
 import { Router } from 'express';
 import { toSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
@@ -13,7 +13,7 @@ import type { LogDeps } from '../log/QuadLogs';
 import { changePlan, sentenceOf } from './changePlan';
 import { writeJobView } from './jobView';
 import { beginList } from './makeList';
-import { findTemplate, retiredTemplates } from '../templates/repository';
+import { findTemplate, keepTemplate, retiredTemplates } from '../templates/repository';
 import { findJob, noteModels } from './repository';
 
 interface NewJob {
@@ -60,6 +60,13 @@ export function jobRoutes(deps: LogDeps): Router {
     const id = idFrom(request.params.id);
     const { changes } = validated<{ version: number; changes: PlanChange[] }>(sentPlanChanges, request.body);
     response.json(await changePlan(deps, id, changes, personIn(response).personId));
+  });
+  router.post('/jobs/:id/templates', async (request, response) => {
+    const { id, name } = validated<{ id: string; name: string }>(newTemplate, request.body);
+    const { plan } = await findJob(database, idFrom(request.params.id));
+    const by = { personId: personIn(response).personId, at: now() };
+    await keepTemplate(database, { id, name, plan: asPattern(plan) }, by);
+    response.status(201).json({ id, name });
   });
   router.post('/jobs/:id/close', async (request, response) => {
     await closeJob(deps, idFrom(request.params.id));

@@ -2,7 +2,7 @@
 import type { TemplateLine } from '@junctor/core';
 import { wholeDraft } from '@junctor/core';
 import type { Queries } from '../database/Database';
-import { fromJson, fromSqlTime } from '../database/Database';
+import { fromJson, fromSqlTime, toSqlTime } from '../database/Database';
 import type { Deps, Template } from '../http/Deps';
 import { settingOf } from '../shop/shop';
 
@@ -38,3 +38,13 @@ export async function findTemplate(
 
 /** What the shop keeps has an id as everything has that is stored; what ships has a name. */
 const isOwnId = /^[0-9a-f-]{36}$/;
+
+/** Kept under its name; a name that is taken is refused by the database. */
+export async function keepTemplate(
+  queries: Queries,
+  { id, name, plan }: Template,
+  by: { personId: string; at: Date },
+): Promise<void> {
+  const kept = { id, name, personId: by.personId, madeAt: toSqlTime(by.at.toISOString()), plan: JSON.stringify(plan) };
+  await queries.write('templates/insertTemplate', kept);
+}

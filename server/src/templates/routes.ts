@@ -1,12 +1,9 @@
-/** Templates: found, read, kept of a job's plan, retired. */
-import { asPattern } from '@junctor/core';
-import { newTemplate, retiredTemplate } from '@junctor/core/schemas';
+/** Templates: found, read, retired. One is kept from the plan of a job. */
+import { retiredTemplate } from '@junctor/core/schemas';
 import { Router } from 'express';
-import { toSqlTime } from '../database/Database';
 import { ApiError } from '../http/ApiError';
 import type { Deps, Template } from '../http/Deps';
 import { validated } from '../http/validated';
-import { findJob } from '../jobs/repository';
 import { personIn, requireLead } from '../session/session';
 import { saySetting, settingOf } from '../shop/shop';
 import { findTemplate, listTemplates, retiredSetting, retiredTemplates } from './repository';
@@ -19,16 +16,6 @@ export function templateRoutes(deps: Deps): Router {
   });
   router.get('/templates/:id', async (request, response) => {
     response.json(await known(request.params.id));
-  });
-  router.post('/templates', async (request, response) => {
-    const { id, name, jobId } = validated<{ id: string; name: string; jobId: string }>(newTemplate, request.body);
-    const { plan } = await findJob(database, jobId);
-    await database.write('templates/insertTemplate', {
-      ...{ id, name, personId: personIn(response).personId },
-      madeAt: toSqlTime(now().toISOString()),
-      plan: JSON.stringify(asPattern(plan)),
-    });
-    response.status(201).json({ id, name });
   });
   router.post('/templates/retire', async (request, response) => {
     requireLead(response);

@@ -48,7 +48,7 @@ export const newJob = Joi.object({
   }),
 });
 
-export const newTemplate = Joi.object({ id, name, jobId: id });
+export const newTemplate = Joi.object({ id, name });
 export const retiredTemplate = Joi.object({ id: key, retired: Joi.boolean() });
 
 /** As many as an aircraft with eight motors and everything on it takes, wired at once. */

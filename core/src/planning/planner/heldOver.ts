@@ -1,10 +1,11 @@
 /** What is wired, as it can go on where another model is asked for: every wire at the pad that means the same. */
-import type { Build } from '../../facts/assembly/build';
+import type { Build, Wire } from '../../facts/assembly/build';
 import { emptyBuild, sameFitted } from '../../facts/assembly/build';
 import type { Catalogue } from '../../facts/catalogue/catalogue';
 import { swapModel } from '../../facts/plan/swapModel';
 import { lookUp } from '../../facts/terms/lookUp';
 import type { Slot } from '../../facts/terms/names';
+import { splitRef } from '../../facts/terms/names';
 import { sameJson } from '../../facts/terms/sameJson';
 
 export interface HeldOver {
@@ -33,9 +34,15 @@ export function heldOver(keep: Build | undefined, slots: Build['slots'], catalog
         cells: [1, 1],
         schools: {},
       } as const;
-      return withoutOtherPlugs(left, swapModel(plan, slot, from!, to!).plan.target);
+      return withoutTails(withoutOtherPlugs(left, swapModel(plan, slot, from!, to!).plan.target), slot);
     }, before);
   return { build, stays: (slot) => !isReplaced(slot) };
+}
+
+/** The leads of a part go with it. */
+function withoutTails(build: Build, slot: Slot): Build {
+  const isOther = ({ tailOf }: Wire) => tailOf === undefined || splitRef(tailOf).slot !== slot;
+  return { ...build, wires: only(build.wires, isOther) };
 }
 
 /** Nobody puts another shell over contacts that are in one: such a lead is made anew. */
@@ -44,12 +51,14 @@ function withoutOtherPlugs(before: Build, after: Build): Build {
     Object.keys(after.housings).filter((id) => !sameJson(lookUp(before.housings, id), lookUp(after.housings, id))),
   );
   if (changed.size === 0) return after;
-  const only = <T>(table: Readonly<Record<string, T>>, stays: (one: T, id: string) => boolean) =>
-    Object.fromEntries(Object.entries(table).filter(([id, one]) => stays(one, id)));
   return {
     ...after,
     housings: only(after.housings, (_, id) => !changed.has(id)),
     mates: only(after.mates, ({ a, b }) => [a, b].every((side) => !('housing' in side) || !changed.has(side.housing))),
     wires: only(after.wires, ({ ends }) => ends.every(({ at }) => at.on !== 'cavity' || !changed.has(at.housing))),
   };
+}
+
+function only<T>(table: Readonly<Record<string, T>>, stays: (one: T, id: string) => boolean): Record<string, T> {
+  return Object.fromEntries(Object.entries(table).filter(([id, one]) => stays(one, id)));
 }

@@ -68,6 +68,7 @@ export function IntakePage() {
         { key: 'l', label: 'Layout', to: jobPlaces(job.id).layout },
         { key: 'c', label: 'Cut list', to: jobPlaces(job.id).cuts },
         { key: 'w', label: 'Weight classes', to: places.weightClasses },
+        { key: 't', label: 'Keep as a template', to: jobPlaces(job.id).keepTemplate },
         { key: 'q', label: 'Quad book', to: places.quadBook(job.quadId) },
       ]}
       note={`${job.customer}, ${job.title}, ${cells[1]} cells${intake.valueMinor > 0 ? `, ${money(intake.valueMinor)} at risk` : ''}.`}

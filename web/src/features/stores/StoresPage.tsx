@@ -33,6 +33,7 @@ export function StoresPage() {
     { key: 'p', label: 'Parts in hand', to: places.parts },
     { key: 's', label: 'Stock and offcuts', to: places.stock },
     { key: 'm', label: 'Meters', to: places.meters },
+    { key: 't', label: 'Templates', to: places.templates },
     { key: 'f', label: 'Catalogue files', to: places.catalogueFiles },
     { key: 'r', label: withRetired ? 'Hide retired' : 'Show retired too', act: () => setWithRetired(!withRetired) },
   ];

@@ -4,3 +4,4 @@ export { PartPage } from './PartPage';
 export { PartsPage } from './PartsPage';
 export { StockPage } from './StockPage';
 export { StoresPage } from './StoresPage';
+export { TemplatesPage } from './TemplatesPage';

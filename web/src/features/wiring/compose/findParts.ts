@@ -5,9 +5,9 @@ import { findable, findModels } from '../../../ui/findModels';
 import { matching } from '../../../ui/matching';
 
 /** More of one sort no aircraft has. */
-export const mostOfOne = 16;
+const mostOfOne = 16;
 
-export interface Typed {
+interface Typed {
   count: number;
   words: string;
 }
