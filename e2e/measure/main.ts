@@ -4,10 +4,12 @@
  */
 import type { Measurement } from '@junctor/proof';
 import {
+  composedProbes,
   composing,
   conversions,
   exchanges,
   growth,
+  labelledComposed,
   labels,
   layout,
   lists,
@@ -46,6 +48,8 @@ const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   planner,
   compose: () => composing(long),
   'compose, parts exchanged': () => exchanges(long),
+  'compose, boards from labels': labelledComposed,
+  'compose, continuity': () => composedProbes(long),
   conversion: conversions,
   'page of a job': pageOfJob,
   'page while planning': planning,

@@ -3,10 +3,11 @@
  * and which good aircraft it has stopped.
  */
 import type { Build, Meter, Solve } from '@junctor/core';
-import { planWiring } from '@junctor/core';
+import { compose, draftOf, planWiring } from '@junctor/core';
 import { shippedMeters, shippedTemplate, shippedTemplates } from '@junctor/catalogue';
 import { loadSolver } from '@junctor/solver/node';
 import { generate } from '../generators/generate';
+import { heapOf } from '../generators/heaps';
 import type { HowMuch, ProbeCase, ProbeTrial } from '../trials/probeTrial';
 import { probeTrial } from '../trials/probeTrial';
 import { catalogue } from '../trials/ruleTrial';
@@ -45,6 +46,32 @@ export async function probes(long: boolean): Promise<Measurement[]> {
     atMost('list of the vineyard quad', { value: ofVineyard.list.seconds / 60, unit: 'min', bar: 6, digits: 1 }),
     ...listPaces(solve),
   ];
+}
+
+/** The same on aircraft that were composed of heaps; every eighth fault of each. */
+export async function composedProbes(long: boolean): Promise<Measurement[]> {
+  const solve = await loadSolver();
+  const trials = composedCases(long ? 50 : 2, solve).map((of) => {
+    const trial = probeTrial(of, few, solve);
+    print(trial);
+    return trial;
+  });
+  const good = trials.length * few.good;
+  const stops = trials.flatMap((trial) => [...trial.stops.moved, ...trial.stops.otherwise]).length;
+  return [found(trials, 'kill', 98), found(trials, 'stop', 95), none(`stops on good aircraft, of ${2 * good}:`, stops)];
+}
+
+function composedCases(wanted: number, solve: Solve): ProbeCase[] {
+  const cases: ProbeCase[] = [];
+  for (let seed = 1; cases.length < wanted && seed < 4 * wanted; seed++) {
+    const heap = heapOf(seed, catalogue);
+    const { draft, pack } = draftOf(heap, catalogue);
+    const made = compose(draft, { catalogue, stock: catalogue.models, pack, solve });
+    if (made.is !== 'composed') continue;
+    const meter = meters[cases.length % meters.length]!;
+    cases.push({ name: `${seed} ${heap.name}, ${meter.name}`, build: made.plan.target, meter });
+  }
+  return cases;
 }
 
 function twoCases(): ProbeCase[] {

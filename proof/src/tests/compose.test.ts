@@ -110,3 +110,48 @@ describe('a heap in which parts clash', () => {
     expect(compose(plain, given).is).toBe('composed');
   });
 });
+
+describe('what nobody put on the heap and the aircraft wants', () => {
+  const survey = withPart(withPart(plain, 'coppice-frame-8', 0), 'coppice-survey-8', 1);
+  const kindsTaken = (heap: Heap) => {
+    const made = compose(heap, given);
+    if (made.is !== 'composed') throw new Error(made.is);
+    return { made, kinds: made.suggested.map(({ model: { kind } }) => kind) };
+  };
+
+  it('is a cable between two sockets, and none where the camera has its own', () => {
+    const unit = withPart(survey, 'egret-dvu-9', 1);
+    const { made, kinds } = kindsTaken(withPart(unit, 'wigeon-cam-s', 1));
+    expect(kinds).toContain('cable');
+    const cable = Object.values(made.plan.target.mates).filter(({ a }) => 'slot' in a && a.slot === 'CBL');
+    expect(cable.map(({ b }) => 'slot' in b && b.slot).sort()).toEqual(['CAM', 'VTX']);
+    expect(kindsTaken(withPart(unit, 'wigeon-cam-d', 1)).kinds).not.toContain('cable');
+  });
+
+  it('is a board that shares the pack out to ESCs that stand by themselves', () => {
+    const { kinds } = kindsTaken(withPart(withPart(survey, 'lapwing-esc-45', 0), 'avocet-esc-50', 4));
+    expect(kinds).toContain('distribution');
+  });
+
+  it('is laid so that it has room: the unit only turned', () => {
+    const { made } = kindsTaken(withPart(withPart(survey, 'egret-dvu-9', 1), 'wigeon-cam-s', 1));
+    expect([made.misfit, made.plan.target.slots.VTX!.pose!.yawDeg]).toEqual([null, 270]);
+  });
+});
+
+describe('a heap whose parts can be wired and have no room', () => {
+  const made = compose(withPart(withPart(plain, 'coppice-frame-8', 0), 'coppice-frame-4', 1), given);
+
+  it('says what has none, with ways out each of which leaves less that has none', () => {
+    if (made.is !== 'composed' || !made.misfit) throw new Error(made.is);
+    const { conflict, waysOut } = made.misfit;
+    expect(conflict.parts).toContain('FRAME');
+    const larger = waysOut.find((way) => way.do === 'exchange' && way.slots.includes('FRAME'));
+    expect(larger).toBeDefined();
+    const other = compose(
+      withPart(withPart(plain, 'coppice-frame-8', 0), (larger as { model: string }).model, 1),
+      given,
+    );
+    expect(other.is === 'composed' && other.misfit?.conflict.why).not.toBe(conflict.why);
+  });
+});

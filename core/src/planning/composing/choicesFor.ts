@@ -1,5 +1,5 @@
-/** What is put on a heap by whoever forgot it: a battery lead, the capacitor that a sheet asks for, aerials. */
-import { isAerial, isBatteryLead, isCapacitor, isTransmitter } from '../../facts/catalogue/kinds';
+/** What is put on a heap by whoever forgot it: a battery lead, the capacitor that a sheet asks for, aerials, cables. */
+import { isAerial, isBatteryLead, isCable, isCapacitor, isTransmitter } from '../../facts/catalogue/kinds';
 import { newestModels } from '../../facts/catalogue/newestModels';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Range } from '../../facts/terms/names';
@@ -24,9 +24,13 @@ interface From {
 export function choicesFor(models: readonly PartModel[], cells: Range, { stock, inStores }: From): Choice[] {
   const waits = ({ id }: PartModel) => Number(inStores !== undefined && !inStores.has(id));
   const inTurn = newestModels(stock).sort((a, b) => waits(a) - waits(b) || a.massG - b.massG);
-  return [leadFor(models, inTurn), capacitorFor(models, inTurn, cells), aerialsFor(models, inTurn)].flatMap(
-    (choice) => choice ?? [],
-  );
+  const choices = [
+    leadFor(models, inTurn),
+    capacitorFor(models, inTurn, cells),
+    aerialsFor(models, inTurn),
+    cableFor(models, inTurn),
+  ];
+  return choices.flatMap((choice) => choice ?? []);
 }
 
 /** The heaviest carries most; whether a lighter one carries enough the rules say of the whole. */
@@ -71,4 +75,23 @@ function aerialsFor(models: readonly PartModel[], inTurn: readonly PartModel[]):
   const first = alike ?? fits[0];
   if (!first) return null;
   return { because: `nothing is on the aerial socket of ${one.model.name}`, count: open.length, first, others: [] };
+}
+
+/** Between a part and a transmitter whose sockets are of one family, where neither says that a cable hangs on it. */
+function cableFor(models: readonly PartModel[], inTurn: readonly PartModel[]): Choice | null {
+  const bare = ({ cable, connectors }: PartModel) =>
+    connectors.filter(({ id }) => !cable?.connectors.includes(id)).map(({ family }) => family);
+  const units = new Set(models.filter(({ kind }) => isTransmitter(kind)).flatMap(bare));
+  const brought = new Set(
+    models.filter(({ kind }) => isCable(kind)).flatMap(({ connectors }) => connectors.map(({ family }) => family)),
+  );
+  for (const first of inTurn.filter(({ kind }) => isCable(kind))) {
+    const { family } = first.connectors[0]!;
+    const ends = models.filter(
+      (model) => !isTransmitter(model.kind) && !isCable(model.kind) && bare(model).includes(family),
+    );
+    if (!units.has(family) || brought.has(family) || ends.length === 0) continue;
+    return { because: `${ends[0]!.name} says of no cable of its own`, count: ends.length, first, others: [] };
+  }
+  return null;
 }

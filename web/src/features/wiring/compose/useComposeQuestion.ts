@@ -9,7 +9,7 @@ import type { ComposeQuestion } from '../../../compute/planWorker';
 import { inStoresOf } from '../useRivals';
 import type { Heaped } from './useHeap';
 
-const helpers: readonly string[] = ['battery lead', 'capacitor', 'distribution', 'regulator', 'antenna'];
+const helpers: readonly string[] = ['battery lead', 'capacitor', 'distribution', 'regulator', 'antenna', 'cable'];
 
 interface Asking {
   /** Every model that it can come to; null while they are fetched. */
