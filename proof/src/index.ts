@@ -20,6 +20,7 @@ export { atMost, none } from './benchmarks/measurement';
 export { meter } from './benchmarks/meter';
 export { models } from './benchmarks/models';
 export { pace } from './benchmarks/pace';
+export { plantedClashes } from './benchmarks/plantedClashes';
 export { planner } from './benchmarks/planner';
 export { remedies } from './benchmarks/remedies';
 export { replacements } from './benchmarks/replacements';

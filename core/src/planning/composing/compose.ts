@@ -8,7 +8,7 @@ import type { PlanDraft } from '../../facts/plan/plan';
 import type { Range } from '../../facts/terms/names';
 import type { Conflict, Planned } from '../planner/request';
 import type { WayOut } from '../planner/wayOut';
-import { waysOut } from '../planner/waysOut';
+import { partMore, waysOut } from '../planner/waysOut';
 import { cellsOf } from './cellsOf';
 import { choicesFor } from './choicesFor';
 import type { Draft } from './draft';
@@ -50,9 +50,14 @@ export function compose(draft: Draft, given: ComposeGiven): Composed {
   let { request, result } = wired(taken.draft, cells, given);
   for (let round = 0; result.is === 'conflict'; round++) {
     onProgress(0.5, `looking for a way out: ${result.why}`);
-    const ways = waysOut(request, result, solve);
-    const more = round < mostMore ? ways.find((way) => way.do === 'add') : undefined;
-    if (!more) return { is: 'clash', conflict: result, waysOut: ways, suggested: taken.suggested };
+    const more = round < mostMore ? partMore(request, result, solve) : null;
+    if (!more)
+      return {
+        is: 'clash',
+        conflict: result,
+        waysOut: waysOut(request, result, solve),
+        suggested: taken.suggested,
+      };
     const model = newest(more.model, catalogue);
     taken = withMore(taken, { model, count: more.slots.length, because: result.why }, catalogue);
     ({ request, result } = wired(taken.draft, cells, given));

@@ -20,16 +20,32 @@ const mostWays = 8;
  * enough, as many are left out together as it takes.
  */
 export function waysOut(request: PlanRequest, conflict: Conflict, solve: Solve): WayOut[] {
-  const byLoss = (ways: readonly WayOut[]) => [...ways].sort((a, b) => a.loss - b.loss);
   const found: WayOut[] = [];
   for (const way of byLoss(candidateWays(request, conflict))) {
     if (found.length === mostWays) break;
-    const changed = withWayOut(way, request);
-    if (!feasible(changed, solve)) continue;
-    if (attempt(changed, solve).is === 'planned') found.push(way);
+    if (leadsOut(way, request, solve)) found.push(way);
   }
   const isOfOne = found.some((way) => way.do === 'drop' || way.do === 'leave out');
   return isOfOne ? found : byLoss([...found, ...togetherLess(request, solve)]);
+}
+
+/** The cheapest part more that mends it; null when none does. */
+export function partMore(
+  request: PlanRequest,
+  conflict: Conflict,
+  solve: Solve,
+): Extract<WayOut, { do: 'add' }> | null {
+  const more = candidateWays(request, conflict).filter((way) => way.do === 'add');
+  return byLoss(more).find((way) => leadsOut(way, request, solve)) ?? null;
+}
+
+function byLoss<W extends WayOut>(ways: readonly W[]): W[] {
+  return [...ways].sort((a, b) => a.loss - b.loss);
+}
+
+function leadsOut(way: WayOut, request: PlanRequest, solve: Solve): boolean {
+  const changed = withWayOut(way, request);
+  return feasible(changed, solve) && attempt(changed, solve).is === 'planned';
 }
 
 /** What must be done without together: the wishes that cost least, after the parts that cannot be wired at all. */
