@@ -33,7 +33,7 @@ export function TemplatesPage() {
     >
       <section>
         <WordsField name="q" label="What it is called" autoFocus onChange={setTyped} />
-        <Lines aria-label="Templates">
+        <Lines $columns="minmax(0, 1fr) 220px 170px" aria-label="Templates">
           {found.map(({ id, name, person, retired }) => (
             <li key={id}>
               <span>
@@ -42,8 +42,12 @@ export function TemplatesPage() {
               </span>
               <span className="quiet">{person ? `kept by ${person}` : 'ships with Junctor'}</span>
               {isLead && (
-                <Small type="button" onClick={() => retire.mutate({ id, retired: !retired })}>
-                  {retired ? `Take up ${name} again` : `Retire ${name}`}
+                <Small
+                  type="button"
+                  aria-label={retired ? `Take up again: ${name}` : `Retire: ${name}`}
+                  onClick={() => retire.mutate({ id, retired: !retired })}
+                >
+                  {retired ? 'Take up again' : 'Retire'}
                 </Small>
               )}
             </li>

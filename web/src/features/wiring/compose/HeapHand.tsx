@@ -18,6 +18,7 @@ interface HeapHandProps {
     label: string;
     typed: string;
     found: readonly PartFound[];
+    isLooking: boolean;
     onType: (typed: string) => void;
     onTake: (id: string) => void;
     isOpen: boolean;
@@ -28,7 +29,7 @@ interface HeapHandProps {
 const [room, roomUnder] = [12, 8];
 
 export function HeapHand({ lines, current, clash, suggested, goes, finding }: HeapHandProps) {
-  const { label, typed, found, onType, onTake, isOpen } = finding;
+  const { label, typed, found, isLooking, onType, onTake, isOpen } = finding;
   const at = lines.findIndex((line) => line === current);
   const isTight = lines.length + 2 * suggested.length > room;
   const shown = isOpen ? roomUnder : room - suggested.length;
@@ -43,7 +44,7 @@ export function HeapHand({ lines, current, clash, suggested, goes, finding }: He
           typed={typed}
           onType={onType}
           onTake={onTake}
-          empty={typed.trim() === '' ? null : 'Nothing is called like that. Esc, then N draws it up from its labels.'}
+          empty={typed.trim() === '' ? null : nothingWords(isLooking)}
           autoFocus
         />
       )}
@@ -86,4 +87,8 @@ export function HeapHand({ lines, current, clash, suggested, goes, finding }: He
       )}
     </>
   );
+}
+
+function nothingWords(isLooking: boolean): string {
+  return isLooking ? 'Looking' : 'Nothing is called like that. Esc, then N draws it up from its labels.';
 }

@@ -6,7 +6,8 @@ import { slotsNamed } from './heapLines';
 
 export function LineFacts({ slots, build, laid }: { slots: readonly Slot[]; build: Build; laid: Laid | null }) {
   const pose = slots.length === 1 ? laid?.poses.get(slots[0]!) : undefined;
-  const isWired = Object.keys(build.wires).length > 0;
+  const joined = joinedWords(slots, build);
+  if (!pose && !joined) return null;
   return (
     <Fact>
       <dt>{slotsNamed(slots)}</dt>
@@ -16,7 +17,7 @@ export function LineFacts({ slots, build, laid }: { slots: readonly Slot[]; buil
           {pose.yawDeg === 0 ? '' : `, turned ${turnWords(pose.yawDeg)}`}
         </dd>
       )}
-      {isWired && <dd className="long">{joinedWords(slots, build)}</dd>}
+      {joined && <dd className="long">{joined}</dd>}
     </Fact>
   );
 }
@@ -28,8 +29,8 @@ function turnWords(yawDeg: number): string {
   return left < 180 ? `${left}° to the left` : `${360 - left}° to the right`;
 }
 
-/** "12 joints, no plug". */
-function joinedWords(slots: readonly Slot[], build: Build): string {
+/** "12 joints, no plug"; null where nothing joins it. */
+function joinedWords(slots: readonly Slot[], build: Build): string | null {
   const isOn = (slot: Slot) => slots.includes(slot);
   const joints = Object.values(build.wires).flatMap(({ ends }) => {
     const touches = ends.some((end) => {
@@ -39,6 +40,7 @@ function joinedWords(slots: readonly Slot[], build: Build): string {
     return touches ? ends.filter(({ by }) => by === 'solder') : [];
   }).length;
   const plugs = new Set(slots.flatMap((slot) => matesOn(slot, build))).size;
+  if (joints + plugs === 0) return null;
   const count = (some: number, what: string) => (some === 0 ? `no ${what}` : `${some} ${what}${some > 1 ? 's' : ''}`);
   return `${count(joints, 'joint')}, ${count(plugs, 'plug')}`;
 }

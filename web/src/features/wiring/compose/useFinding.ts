@@ -24,10 +24,11 @@ export function useFinding(heaped: Heaped, catalogue: Catalogue, change: Change)
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const index = useModelIndex().data ?? [];
-  const inHand = useParts(typedParts(typed).words).data ?? [];
+  // What is in hand comes before models: neither is shown before both have come.
+  const inHand = useParts('').data;
   const taken = new Set(Object.values(heaped.slots).flatMap(({ part }) => part ?? []));
   const kinds = looking?.is === 'instead' ? [looking.line.model.kind] : null;
-  const found = findParts(typedParts(typed), { index, inHand, taken, quad: job.quad, kinds });
+  const found = inHand ? findParts(typedParts(typed), { index, inHand, taken, quad: job.quad, kinds }) : [];
   const put = async (one: Pick<PartFound, 'model' | 'part'>, count: number) => {
     const { id, revision } = one.model;
     const [model] = await request<PartModel[]>('POST', '/catalogue/models', { wanted: [{ model: id, revision }] });
@@ -59,12 +60,13 @@ export function useFinding(heaped: Heaped, catalogue: Catalogue, change: Change)
     isOpen: looking !== null,
     problem,
     /** What was typed and nothing is called. */
-    unknown: found.length === 0 ? typedParts(typed).words : '',
+    unknown: inHand && found.length === 0 ? typedParts(typed).words : '',
     put: (id: string, revision: number) => put({ model: { id, revision }, part: null }, 1),
     field: {
       label: looking?.is === 'instead' ? `In place of ${slotsNamed(looking.line.slots)}` : 'Put on the heap',
       typed,
       found,
+      isLooking: inHand === undefined,
       onType: (next: string) => {
         setProblem(null);
         setTyped(next);
