@@ -2,6 +2,8 @@ import type { ModelIndexLine, PartLine } from '@junctor/core';
 import { describe, expect, it } from 'vitest';
 import { countProblem, findParts, typedParts } from './findParts';
 import { slotsNamed } from './heapLines';
+import { rebased } from './rebased';
+import type { Heaped } from './useHeap';
 
 const model = (id: string, kind: ModelIndexLine['kind'], name: string): ModelIndexLine => ({
   ...{ id, kind, name, revision: 1, maker: 'Fenmark', massG: 9, terminals: 4, retired: false },
@@ -71,3 +73,31 @@ it.each([
   [['ESC1', 'ESC3'], 'ESC1 and ESC3'],
   [['LED1', 'LED2', 'LED5'], 'LED1, LED2, LED5'],
 ])('%j is called %s', (slots, words) => expect(slotsNamed(slots)).toBe(words));
+
+describe('a heap whose plan somebody else has changed meanwhile', () => {
+  const fitted = (id: string) => ({ model: id, revision: 1, part: null, pose: null });
+  const wish = (of: string) => ({
+    ...{ id: `receiver ${of}`, purpose: 'receiver' as const, of, must: true, lossIfDropped: 10, ways: [] },
+  });
+  const heaped = (slots: Heaped['slots']): Heaped => ({
+    ...{ slots, pinned: [], cells: null, dormant: [], wishes: 'RX' in slots ? [wish('RX')] : [] },
+  });
+  const base = { FC: fitted('plover'), RX: fitted('teal') };
+
+  it('keeps what was done here, and takes what was done there', () => {
+    const mine = heaped({ FC: fitted('plover'), RX: fitted('dunlin'), BZ: fitted('corncrake') });
+    const theirs = heaped({ FC: fitted('dipper'), RX: fitted('teal'), GPS: fitted('petrel') });
+    expect(Object.entries(rebased(mine, base, theirs).slots).map(([slot, { model }]) => [slot, model])).toEqual([
+      ['FC', 'dipper'],
+      ['RX', 'dunlin'],
+      ['GPS', 'petrel'],
+      ['BZ', 'corncrake'],
+    ]);
+  });
+
+  it('leaves out what was left out on either side, with what was wished of it', () => {
+    const merged = rebased(heaped({ FC: fitted('plover') }), base, heaped(base));
+    expect([Object.keys(merged.slots), merged.wishes]).toEqual([['FC'], []]);
+    expect(Object.keys(rebased(heaped(base), base, heaped({ FC: fitted('plover') })).slots)).toEqual(['FC']);
+  });
+});

@@ -6,12 +6,14 @@ import { useBench } from '../../../bench/provider/useBench';
 import { useKeptDraft } from '../../../ui/useKeptDraft';
 import type { Question } from '../question';
 import { firstQuestion } from '../question';
+import { rebased } from './rebased';
 
 export interface Heaped extends Draft, Pick<Question, 'dormant'> {}
 
 interface Kept {
-  /** What it was begun from: another plan since begins it anew. */
+  /** The plan that it was begun from, and what lay there. */
   version: number;
+  base: Heaped['slots'];
   heaped: Heaped | null;
 }
 
@@ -23,8 +25,15 @@ export function useHeap() {
     const isEmpty = Object.keys(plan.target.slots).length === 0;
     return { ...question, cells: isEmpty ? null : question.cells };
   }, [plan, state.asBuilt]);
-  const { draft, keep, forget } = useKeptDraft<Kept>(`junctor.heap.${job.id}`, { version: plan.version, heaped: null });
-  const kept = draft.version === plan.version ? draft.heaped : null;
+  const { draft, keep, forget } = useKeptDraft<Kept>(`junctor.heap.${job.id}`, {
+    version: plan.version,
+    base: first.slots,
+    heaped: null,
+  });
+  const kept = useMemo(() => {
+    if (!draft.heaped || draft.version === plan.version) return draft.heaped;
+    return rebased(draft.heaped, draft.base, first);
+  }, [draft, plan.version, first]);
   const heaped = kept ?? first;
   // A model that was asked for comes when another has been put on meanwhile.
   const latest = useRef(heaped);
@@ -36,7 +45,7 @@ export function useHeap() {
     isChanged: kept !== null && !sameJson(kept, first),
     change: (edit: (now: Heaped) => Partial<Heaped>) => {
       latest.current = { ...latest.current, ...edit(latest.current) };
-      keep({ version: plan.version, heaped: latest.current });
+      keep({ version: plan.version, base: first.slots, heaped: latest.current });
     },
     forget,
   };
