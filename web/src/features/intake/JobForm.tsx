@@ -191,7 +191,14 @@ function JobOf({ quad }: { quad: Quad }) {
           error={errors.of('intake.valueMinor')}
         />
       </Beside>
-      <ChoiceField name="source" label="The plan comes from" key={kind} options={doorsOf[kind]!} onChange={setDoor} />
+      <ChoiceField
+        name="source"
+        label="The plan comes from"
+        key={kind}
+        options={doorsOf[kind]!}
+        onChange={setDoor}
+        few={5}
+      />
       {door === 'pattern' && <OtherQuad not={quad.id} onChoose={setPattern} />}
       {fromFile && <FileField name="file" label="Build file" accept="application/json,.json" />}
       {door === 'template' && (

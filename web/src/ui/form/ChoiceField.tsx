@@ -93,12 +93,12 @@ interface ChoiceProps {
   /** What is chosen now; without it the field keeps that itself, from the first on. */
   value?: string;
   onChange?: (value: string) => void;
+  /** So many stand side by side; more drop down. */
+  few?: number;
 }
 
-const few = 5;
-
 /** A few choices stand side by side, many drop down. The first is chosen until another is. */
-export function ChoiceField({ name, label, options, error, value, onChange }: ChoiceProps) {
+export function ChoiceField({ name, label, options, error, value, onChange, few = 4 }: ChoiceProps) {
   const chosen = value === undefined ? { defaultValue: options[0]?.value ?? '' } : { value };
   if (options.length <= few) {
     return (
