@@ -1,6 +1,6 @@
 /** A plan is kept as a template of the shop, offered for the next job, and retired like a model. */
 import { lead, press, readable, signIn } from '../support/bench';
-import { fill, newQuad } from '../support/forms';
+import { choose, fill, newQuad } from '../support/forms';
 import { expect, test } from '../support/shop';
 
 test('a template of the shop', async ({ page, shop }) => {
@@ -8,11 +8,11 @@ test('a template of the shop', async ({ page, shop }) => {
   await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
   const [{ jobId }] = (await (await page.request.get(`${shop.url}/api/floor`)).json()) as [{ jobId: string }];
   await page.goto(`${shop.url}/jobs/${jobId}/intake`);
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('what it came in for');
+  await expect(page.getByRole('heading', { name: 'How hard and how long' })).toBeVisible();
   await press(page, 't');
   await expect(page.getByLabel('What the template is called')).toBeFocused();
   await fill(page, 'Frost patrol, as we build it');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('what it came in for');
+  await expect(page.getByRole('heading', { name: 'How hard and how long' })).toBeVisible();
 
   await test.step('it is found under Stores, and offered for a new job', async () => {
     await press(page, 'Home');
@@ -27,7 +27,7 @@ test('a template of the shop', async ({ page, shop }) => {
     await page.goto(shop.url);
     await expect(page.getByRole('heading', { name: 'Vineyard frost-patrol' })).toBeVisible();
     await newQuad(page, 'Holm Weir Company', 'Frost watcher');
-    await expect(page.getByRole('radio', { name: 'Frost patrol, as we build it' })).toBeVisible();
+    await choose(page, 'Template', 'Frost patrol');
   });
 
   await test.step('retired, it is offered no more', async () => {

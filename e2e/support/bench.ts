@@ -126,6 +126,8 @@ async function sayExpectedBefore(page: Page): Promise<void> {
 /** Waits while the touches of a wiring that does not ship are worked out. */
 export async function listed(page: Page): Promise<void> {
   await expect(sentence(page)).not.toHaveText('Wait for the list of touches', { timeout: 120_000 });
+  // What a loose part is asked follows from the same list.
+  await expect(under(page)).not.toContainText('it is being worked out', { timeout: 120_000 });
 }
 
 /** Answers a touch as a good build would show it: with the longest tone that it may show, or the middle of a band. */
