@@ -2,7 +2,7 @@
 import type { Page } from '@playwright/test';
 import { press, readable, sentence, signLayout, under } from '../support/bench';
 import { sayExpectedFirst, walkJob } from '../support/walkJob';
-import { fill, newQuad } from '../support/forms';
+import { fill, labelRow, newQuad } from '../support/forms';
 import { expect, test } from '../support/shop';
 
 test.use({ shopKind: 'empty' });
@@ -47,10 +47,10 @@ test('a heap of parts becomes a plan', async ({ page, shop }) => {
     await press(page, 'n');
     await expect(page.getByLabel('What it is called')).toBeFocused();
     await fill(page, 'Whinchat 36 flight controller', 'Skerrie Boards');
-    await row(page, 'T1 R1 5V G T2 R2 5V G VBAT G', 0);
-    await row(page, 'CAM VTX G BZ+ BZ- LED 9V G', 1);
-    await row(page, 'S1 G S2 G S3 G S4 G', 2);
-    await row(page, 'T6 R6 SDA SCL', 3);
+    await labelRow(page, 'T1 R1 5V G T2 R2 5V G VBAT G', 0);
+    await labelRow(page, 'CAM VTX G BZ+ BZ- LED 9V G', 1);
+    await labelRow(page, 'S1 G S2 G S3 G S4 G', 2);
+    await labelRow(page, 'T6 R6 SDA SCL', 3);
     await page.keyboard.press('Enter');
     await expect(page.getByText('On to the first measurement')).toBeVisible();
     await press(page, 'Enter');
@@ -90,13 +90,3 @@ test('a heap of parts becomes a plan', async ({ page, shop }) => {
     await expect(sentence(page)).toHaveText(/^Solder/);
   });
 });
-
-async function row(page: Page, labels: string, edge: number): Promise<void> {
-  await expect(page.getByLabel(/Labels in order/)).toBeFocused();
-  const rows = await page.getByRole('list', { name: 'Rows' }).getByRole('listitem').count();
-  await page.keyboard.type(labels);
-  await page.keyboard.press('Tab');
-  for (let step = 0; step < edge; step++) await page.keyboard.press('ArrowRight');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('list', { name: 'Rows' }).getByRole('listitem')).toHaveCount(rows + 1);
-}

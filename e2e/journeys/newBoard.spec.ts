@@ -1,18 +1,8 @@
 /** A lead enters a controller of 30 pads from its printed labels, by keyboard, and uses it in a job. */
 import type { Route } from '@playwright/test';
 import { answer, enterUntil, lead, pictureLayout, press, sentence, signIn, signLayout } from '../support/bench';
-import { choose, fill, newQuad, typeInto } from '../support/forms';
+import { choose, fill, labelRow, newQuad, typeInto } from '../support/forms';
 import { expect, test } from '../support/shop';
-
-async function row(page: import('@playwright/test').Page, labels: string, edge: number): Promise<void> {
-  await expect(page.getByLabel(/Labels in order/)).toBeFocused();
-  const rows = await page.getByRole('list', { name: 'Rows' }).getByRole('listitem').count();
-  await page.keyboard.type(labels);
-  await page.keyboard.press('Tab');
-  for (let step = 0; step < edge; step++) await page.keyboard.press('ArrowRight');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('list', { name: 'Rows' }).getByRole('listitem')).toHaveCount(rows + 1);
-}
 
 test('pads are placed on a picture by keyboard', async ({ page, shop }) => {
   await signIn(page, shop.url, lead);
@@ -63,10 +53,10 @@ test('a new board from its labels', async ({ page, shop }) => {
     await page.keyboard.press('Tab');
     await page.keyboard.type('Skerrie Boards');
     await page.keyboard.press('Enter');
-    await row(page, 'T1 R1 5V G S T2 R2 5V G VBAT', 0);
-    await row(page, 'CAM VTX G BZ+ BZ- LED 9V G CUR TLM', 1);
-    await row(page, 'S1 S2 S3 S4 X9', 2);
-    await row(page, 'T6 R6 SDA SCL VCC', 3);
+    await labelRow(page, 'T1 R1 5V G S T2 R2 5V G VBAT', 0);
+    await labelRow(page, 'CAM VTX G BZ+ BZ- LED 9V G CUR TLM', 1);
+    await labelRow(page, 'S1 S2 S3 S4 X9', 2);
+    await labelRow(page, 'T6 R6 SDA SCL VCC', 3);
     await expect(page.getByText('30 pads. Kept in this browser')).toBeVisible();
     await page.keyboard.type('A B C D E F G H I J K L M N O P Q R S T');
     await page.keyboard.press('Enter');

@@ -61,3 +61,14 @@ export async function takeMarked(page: Page, list: string, name: string | RegExp
   await expect(marked).toHaveAttribute('data-focused', 'true');
   await page.keyboard.press('Enter');
 }
+
+/** Labels along one edge of a new board: so many edges on from the first. */
+export async function labelRow(page: Page, labels: string, edge: number): Promise<void> {
+  await expect(page.getByLabel(/Labels in order/)).toBeFocused();
+  const rows = await page.getByRole('list', { name: 'Rows' }).getByRole('listitem').count();
+  await page.keyboard.type(labels);
+  await page.keyboard.press('Tab');
+  for (let step = 0; step < edge; step++) await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('list', { name: 'Rows' }).getByRole('listitem')).toHaveCount(rows + 1);
+}

@@ -13,7 +13,8 @@ import type { LogDeps } from '../log/QuadLogs';
 import { changePlan, sentenceOf } from './changePlan';
 import { writeJobView } from './jobView';
 import { beginList } from './makeList';
-import { findTemplate, keepTemplate, retiredTemplates } from '../templates/repository';
+import { retiredOf } from '../shop/retired';
+import { findTemplate, keepTemplate } from '../templates/repository';
 import { findJob, noteModels } from './repository';
 
 interface NewJob {
@@ -90,7 +91,7 @@ async function draftOf(queries: Queries, deps: LogDeps, { quadId, kind, plan }: 
 async function templatePlan(queries: Queries, deps: LogDeps, id: string): Promise<PlanDraft> {
   const found = await findTemplate(queries, deps, id);
   if (!found) throw new ApiError(422, 'template.unknown', 'No such template plan', { path: 'plan.template' });
-  if (!(await retiredTemplates(queries)).has(id)) return found.plan;
+  if (!(await retiredOf(queries, 'retired templates')).has(id)) return found.plan;
   throw new ApiError(422, 'template.retired', `The template ${found.name} is retired`, { path: 'plan.template' });
 }
 

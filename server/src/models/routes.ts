@@ -10,20 +10,19 @@ import { ApiError } from '../http/ApiError';
 import type { Deps } from '../http/Deps';
 import { validated } from '../http/validated';
 import { personIn, requireLead } from '../session/session';
-import { saySetting, settingOf } from '../shop/shop';
+import { retire, retiredOf } from '../shop/retired';
 import { takeModels } from './takeModels';
 
 /** A catalogue file larger than this is refused before it is read. */
 const largestFile = '64mb';
 const schemaFile = join(import.meta.dirname, '..', '..', '..', 'docs', 'formats', 'catalogue.schema.json');
-const retiredSetting = 'retired models';
 
 export function modelRoutes(deps: Deps): Router {
   const { database, catalogue, now } = deps;
   const router = Router();
 
   router.get('/catalogue/index', async (_request, response) => {
-    const gone = await retired();
+    const gone = await retiredOf(database, 'retired models');
     const newest = new Map<string, PartModel>();
     for (const model of catalogue.models)
       if ((newest.get(model.id)?.revision ?? 0) < model.revision) newest.set(model.id, model);
@@ -50,7 +49,7 @@ export function modelRoutes(deps: Deps): Router {
     const usedIn = await database.rows<{ closedAt: string | null }>('jobs/listJobsWithModel', { modelId: id });
     response.json({
       revisions,
-      retired: (await retired()).has(id),
+      retired: (await retiredOf(database, 'retired models')).has(id),
       usedIn: usedIn.map((job) => ({ ...job, closedAt: job.closedAt && fromSqlTime(job.closedAt) })),
     });
   });
@@ -73,12 +72,8 @@ export function modelRoutes(deps: Deps): Router {
     const { id, retired: wanted } = request.body as { id?: unknown; retired?: unknown };
     if (typeof id !== 'string' || typeof wanted !== 'boolean' || catalogue.revisions(id).length === 0)
       throw new ApiError(422, 'model.missing', 'The catalogue has no such part model', { path: 'id' });
-    const list = await retired();
-    if (wanted) list.add(id);
-    else list.delete(id);
-    const version = ((await settingOf(database, retiredSetting))?.version ?? 0) + 1;
     const by = { personId: personIn(response).personId, at: now() };
-    await saySetting(database, retiredSetting, { version, value: [...list] }, by);
+    await retire(database, 'retired models', { id, retired: wanted }, by);
     response.status(204).end();
   });
 
@@ -121,9 +116,6 @@ export function modelRoutes(deps: Deps): Router {
     response.end();
   }
 
-  async function retired(): Promise<Set<string>> {
-    return new Set((await settingOf<string[]>(database, retiredSetting))?.value);
-  }
   return router;
 }
 

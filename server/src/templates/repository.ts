@@ -4,16 +4,10 @@ import { wholeDraft } from '@junctor/core';
 import type { Queries } from '../database/Database';
 import { fromJson, fromSqlTime, toSqlTime } from '../database/Database';
 import type { Deps, Template } from '../http/Deps';
-import { settingOf } from '../shop/shop';
-
-export const retiredSetting = 'retired templates';
-
-export async function retiredTemplates(queries: Queries): Promise<Set<string>> {
-  return new Set((await settingOf<string[]>(queries, retiredSetting))?.value);
-}
+import { retiredOf } from '../shop/retired';
 
 export async function listTemplates(queries: Queries, { templates }: Pick<Deps, 'templates'>): Promise<TemplateLine[]> {
-  const retired = await retiredTemplates(queries);
+  const retired = await retiredOf(queries, 'retired templates');
   const own = await queries.rows<{ id: string; name: string; madeAt: string; person: string }>(
     'templates/listTemplates',
   );

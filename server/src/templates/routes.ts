@@ -5,8 +5,8 @@ import { ApiError } from '../http/ApiError';
 import type { Deps, Template } from '../http/Deps';
 import { validated } from '../http/validated';
 import { personIn, requireLead } from '../session/session';
-import { saySetting, settingOf } from '../shop/shop';
-import { findTemplate, listTemplates, retiredSetting, retiredTemplates } from './repository';
+import { retire } from '../shop/retired';
+import { findTemplate, listTemplates } from './repository';
 
 export function templateRoutes(deps: Deps): Router {
   const { database, now } = deps;
@@ -21,12 +21,8 @@ export function templateRoutes(deps: Deps): Router {
     requireLead(response);
     const { id, retired } = validated<{ id: string; retired: boolean }>(retiredTemplate, request.body);
     await known(id);
-    const list = await retiredTemplates(database);
-    if (retired) list.add(id);
-    else list.delete(id);
-    const version = ((await settingOf(database, retiredSetting))?.version ?? 0) + 1;
     const by = { personId: personIn(response).personId, at: now() };
-    await saySetting(database, retiredSetting, { version, value: [...list] }, by);
+    await retire(database, 'retired templates', { id, retired }, by);
     response.status(204).end();
   });
   return router;

@@ -1,31 +1,21 @@
 /** Between the hands: what the heap would make, or what is still open. */
-import type { Lack, PartModel, Range } from '@junctor/core';
-import { assemble, balanceOf, flyingWith, serialPortsLeft } from '@junctor/core';
-import type { Build, Catalogue, Laid } from '@junctor/core';
-import { useMemo } from 'react';
+import type { Flying, Lack, Range } from '@junctor/core';
 import { Fact } from '../../../ui/Frame';
 import { Words } from '../../../ui/layout';
 import type { Composing } from './useComposer';
 
 interface ComposeFactsProps {
-  build: Build;
-  catalogue: Catalogue;
   /** null: not known yet. */
   cells: Range | null;
   lacks: readonly Lack[];
   composing: Composing;
-  flying: { pack: PartModel | null; propeller: PartModel | null };
-  laid: Laid | null;
+  isWired: boolean;
+  /** Of what is drawn; without a pack it does not fly yet. */
+  sums: { dryG: Range; flying: Flying | null; portsLeft: readonly string[] };
 }
 
-export function ComposeFacts({ build, catalogue, cells, lacks, composing, flying, laid }: ComposeFactsProps) {
-  const { pack, propeller } = flying;
-  const { dry, ready, left } = useMemo(() => {
-    const assembly = assemble(build, catalogue);
-    const balance = balanceOf(assembly, {}, laid);
-    const flies = pack && flyingWith(assembly, balance, { pack, propeller, laid });
-    return { dry: balance.g, ready: flies, left: serialPortsLeft(assembly) };
-  }, [build, catalogue, laid, pack, propeller]);
+export function ComposeFacts({ cells, lacks, composing, isWired, sums }: ComposeFactsProps) {
+  const { dryG, flying, portsLeft } = sums;
   if (composing.is === 'running')
     return (
       <>
@@ -37,7 +27,6 @@ export function ComposeFacts({ build, catalogue, cells, lacks, composing, flying
         <Words role="status">{composing.words}</Words>
       </>
     );
-  const isWired = Object.keys(build.wires).length > 0;
   return (
     <>
       <Fact>
@@ -45,19 +34,21 @@ export function ComposeFacts({ build, catalogue, cells, lacks, composing, flying
         <dd>{cellWords(cells)}</dd>
       </Fact>
       <Fact>
-        <dt>{ready ? 'ready to fly' : 'dry'}</dt>
-        <dd>{Math.round(middle(ready?.g ?? dry))} g</dd>
+        <dt>{flying ? 'ready to fly' : 'dry'}</dt>
+        <dd>{Math.round(middle(flying?.g ?? dryG))} g</dd>
       </Fact>
-      {ready?.thrust && (
+      {flying?.thrust && (
         <Fact>
           <dt>pulls its weight</dt>
-          <dd>{middle(ready.thrust.toWeight).toFixed(1)} times</dd>
+          <dd>{middle(flying.thrust.toWeight).toFixed(1)} times</dd>
         </Fact>
       )}
       {isWired && (
         <Fact>
           <dt>serial ports left</dt>
-          <dd className="long">{left.length === 0 ? 'none' : left.map((port) => port.replace('/', ' ')).join(', ')}</dd>
+          <dd className="long">
+            {portsLeft.length === 0 ? 'none' : portsLeft.map((port) => port.replace('/', ' ')).join(', ')}
+          </dd>
         </Fact>
       )}
       {lacks.map(({ says }) => (

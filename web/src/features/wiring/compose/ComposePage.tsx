@@ -12,6 +12,7 @@ import {
   lacksOf,
   planChangesTo,
   sameFitted,
+  serialPortsLeft,
   withoutParts,
   withWayOut,
 } from '@junctor/core';
@@ -81,10 +82,11 @@ function Composing({ heap, asking }: ComposingProps) {
   const made: Composed | null = composing.is === 'answered' ? composing.made : null;
   const build = buildShown(made, isChanged ? null : plan.target, heaped);
   const laid = useDrawn(build, catalogue);
-  const flying = useMemo(() => {
-    if (!pack) return null;
+  const sums = useMemo(() => {
     const assembly = assemble(build, catalogue);
-    return flyingWith(assembly, balanceOf(assembly, {}, laid), { pack, propeller, laid });
+    const balance = balanceOf(assembly, {}, laid);
+    const flying = pack && flyingWith(assembly, balance, { pack, propeller, laid });
+    return { dryG: balance.g, flying, portsLeft: serialPortsLeft(assembly) };
   }, [build, catalogue, pack, propeller, laid]);
   const clash = clashIn(made);
   const ways = variedWays(clash?.waysOut ?? []);
@@ -149,7 +151,7 @@ function Composing({ heap, asking }: ComposingProps) {
         blocked: blockedOf(),
       })}
       sentence={sentenceFor(said)}
-      under={finding.problem ?? (changePlan.error ? changePlan.error.message : underFor(said, flying))}
+      under={finding.problem ?? (changePlan.error ? changePlan.error.message : underFor(said, sums.flying))}
       left={{
         title: 'the heap',
         note: `${models.length} parts${isBesides ? ', + taken besides' : ''}`,
@@ -165,7 +167,7 @@ function Composing({ heap, asking }: ComposingProps) {
       }}
       crossing={
         <>
-          <ComposeFacts {...{ build, catalogue, cells, lacks, composing, laid }} flying={{ pack, propeller }} />
+          <ComposeFacts {...{ cells, lacks, composing, sums }} isWired={Object.keys(build.wires).length > 0} />
           {line && !finding.isOpen && <LineFacts slots={line.slots} build={build} laid={laid} />}
         </>
       }
