@@ -19,7 +19,7 @@ export async function typeInto(page: Page, label: string, text: string): Promise
 }
 
 /** Opens a list of many choices and takes one by its first letters. */
-export async function choose(page: Page, label: string, letters: string): Promise<void> {
+export async function choose(page: Page, label: string | RegExp, letters: string): Promise<void> {
   const button = page.getByRole('button', { name: label });
   await button.focus();
   await page.keyboard.press('Enter');
