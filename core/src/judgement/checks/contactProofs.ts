@@ -14,14 +14,19 @@ export function contactProofs(
 ): (touch: Ends) => readonly (readonly number[])[] {
   const nets = netlist(assembly);
   const on = ({ black, red }: Ends) => [nets.netOf(black), nets.netOf(red)];
-  const proving = new Map<Net | null, number[]>();
+  const touching = new Map<Net | null, number[]>();
   touches.forEach(({ touch }, place) => {
-    if (!proves(place)) return;
     for (const net of new Set(on(touch))) {
-      const known = proving.get(net);
+      const known = touching.get(net);
       if (known) known.push(place);
-      else proving.set(net, [place]);
+      else touching.set(net, [place]);
     }
   });
-  return (touch) => on(touch).map((net) => proving.get(net) ?? []);
+  const proving = new Map<Net | null, readonly number[]>();
+  const provingOn = (net: Net | null) => {
+    const known = proving.get(net) ?? (touching.get(net) ?? []).filter(proves);
+    proving.set(net, known);
+    return known;
+  };
+  return (touch) => on(touch).map(provingOn);
 }

@@ -4,7 +4,7 @@ import { sourceOf } from '../../../facts/terms/meter';
 import type { Circuit } from '../../../physics/circuit/compile';
 import type { Defect } from '../defects/defect';
 import type { Candidate } from './candidates';
-import { simulate } from './simulate';
+import { simulator } from './simulate';
 
 /** Assumed of good ones: a milliampere up to 3 V, shown up to 2 V. */
 const goodDiode = { limitV: 3, limitA: 1e-3, seriesOhms: null, countsTo: 2 } as const;
@@ -20,6 +20,6 @@ export function seenByBetter(
   if (isAsGood || defects.length === 0) return defects.map(() => false);
   const better = { ...meter, modes: { ...meter.modes, diode: goodDiode } };
   const junctions = candidates.filter(({ touch }) => touch.mode === 'diode');
-  const { shownBy } = simulate(circuit, junctions, { defects, meter: better });
+  const { shownBy } = simulator(circuit, { defects, meter: better })(junctions);
   return shownBy.map((touches) => touches.length > 0);
 }

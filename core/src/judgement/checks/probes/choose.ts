@@ -64,7 +64,7 @@ export function choose(evidence: Evidence, allowed: Allowed, solve: Solve): Chos
 /** Contact on a main lead is heard as a tone of that lead itself, where one can be. */
 function contactsOn({ candidates: { all }, good }: Evidence, lead: Placed['way']['black']): number[] {
   const isOn = ({ touch }: Candidate) => touch.black === lead || touch.red === lead;
-  return all.flatMap((candidate, place) => (good[place] === 'sounds' && isOn(candidate) ? [place] : []));
+  return all.flatMap((candidate, place) => (isOn(candidate) && good(place) === 'sounds' ? [place] : []));
 }
 
 /** What a second proof of a fault that kills is worth, and the only one of one that warns. */

@@ -8,7 +8,7 @@ import { edited } from '../../../physics/circuit/edited';
 import type { Defect } from '../defects/defect';
 import { expectIn } from '../expect';
 import { candidatesFor } from './candidates';
-import { simulate } from './simulate';
+import { simulator } from './simulate';
 
 export interface Contrast {
   touch: Touch;
@@ -26,7 +26,7 @@ export function contrasts(assembly: Assembly, defect: Defect, meter: Meter): Con
   const candidates = candidatesFor(assembly, [defect]);
   const good = compileSound(assembly);
   const faulty = circuitWith(assembly, defect);
-  const [shownBy] = simulate(good, candidates.all, { defects: [defect], meter }).shownBy;
+  const [shownBy] = simulator(good, { defects: [defect], meter })(candidates.all).shownBy;
   const secondsOf = (place: number) => {
     const { touch, answerS } = candidates.all[place]!;
     return answerS + candidates.downS(touch.black) + candidates.downS(touch.red);

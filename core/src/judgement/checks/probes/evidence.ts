@@ -11,9 +11,11 @@ import type { GoodIs } from './meterScale';
 export interface Evidence {
   defects: readonly Defect[];
   candidates: Candidates;
-  good: readonly GoodIs[];
+  /** What a good build shows at each touch, by its place. */
+  good: (place: number) => GoodIs;
   /** For each fault the touches that show it and count. */
   seenBy: readonly (readonly number[])[];
+  /** Of touches that show something. */
   anchors: Anchors;
   /** False: a silence there proves nothing, since nothing can sound on that metal. */
   isAnchored: (touch: number) => boolean;
@@ -22,7 +24,7 @@ export interface Evidence {
 interface Tried {
   defects: readonly Defect[];
   candidates: Candidates;
-  good: readonly GoodIs[];
+  good: (place: number) => GoodIs;
   shownBy: readonly (readonly number[])[];
 }
 
@@ -30,11 +32,16 @@ export function evidenceOf(
   assembly: Assembly,
   { defects, candidates: { all, downS }, good, shownBy }: Tried,
 ): Evidence {
-  const sides = anchorsOf(assembly, all, good);
+  const shown = new Set(shownBy.flat());
+  const sides = anchorsOf(assembly, { all, shown, good });
+  const isUsed = new Set([...shown, ...[...sides.values()].flat(2)]);
   const isAnchored = (touch: number) => (sides.get(touch) ?? []).every((others) => others.length > 0);
   return {
     defects,
-    candidates: { all: all.map((one, place) => (good[place] === 'reads' ? withReading(one) : one)), downS },
+    candidates: {
+      all: all.map((one, place) => (isUsed.has(place) && good(place) === 'reads' ? withReading(one) : one)),
+      downS,
+    },
     good,
     // A tone where none is due is evidence wherever it comes; silence there proves nothing where no anchor can be.
     seenBy: shownBy.map((touches) => (touches.some(isAnchored) ? touches.filter(isAnchored) : touches)),
@@ -44,12 +51,16 @@ export function evidenceOf(
 }
 
 /** For a silence: for each of its probes the touches that prove that copper is met there. */
-function anchorsOf(assembly: Assembly, candidates: readonly Candidate[], good: readonly GoodIs[]): Anchors {
-  const proofsFor = contactProofs(sound(assembly), candidates, (place) => provesContact({ good: good[place]! }));
+function anchorsOf(
+  assembly: Assembly,
+  { all, shown, good }: Pick<Candidates, 'all'> & { shown: ReadonlySet<number>; good: Tried['good'] },
+): Anchors {
+  const proofsFor = contactProofs(sound(assembly), all, (place) => provesContact({ good: good(place) }));
   return new Map(
-    candidates.flatMap(({ touch }, place) =>
-      good[place] === 'silent' || good[place] === 'either' ? [[place, proofsFor(touch)] as const] : [],
-    ),
+    [...shown]
+      .filter((place) => good(place) === 'silent' || good(place) === 'either')
+      .sort((a, b) => a - b)
+      .map((place) => [place, proofsFor(all[place]!.touch)]),
   );
 }
 

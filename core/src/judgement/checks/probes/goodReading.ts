@@ -9,7 +9,7 @@ import { atEndOfSpread } from '../../../physics/circuit/spread';
 import { withUnshown } from '../../../physics/circuit/unshown';
 import { WholeCircuit } from '../../../physics/circuit/whole';
 import type { Candidate } from './candidates';
-import type { GoodBand, MeterScale } from './meterScale';
+import type { GoodBand, MeterScale, Room } from './meterScale';
 import type { Settled } from './mostMoved';
 
 /** A touch, and the pieces of copper of the good circuit that its probes are on. */
@@ -21,9 +21,16 @@ export interface Probed {
   red: number;
 }
 
-export interface Reading extends Settled, GoodBand {
-  /** By how many volts a fault must raise or lower those to be shown; Infinity: in that way it cannot. */
-  room: { up: number; down: number };
+/** How a good circuit of nominal parts stands while it is asked, and what is sure by that alone. */
+export interface Standing extends Settled {
+  /** Red against black. */
+  portV: number;
+  /** No fault that moves the volts at the port by less can be shown. */
+  least: Room;
+}
+
+export interface Reading extends Standing, GoodBand {
+  room: Room;
 }
 
 /** One state of a good circuit that its bands are made from. */
@@ -32,7 +39,7 @@ interface State {
   whole: WholeCircuit;
 }
 
-interface GoodCircuit {
+export interface GoodCircuit {
   sound: Melted;
   nominal: State;
   /** With every part at either end of its spread. */
@@ -54,19 +61,14 @@ export function goodCircuit(circuit: Circuit, taken: { switchesClosed: boolean }
   return { sound, nominal: state(sound), ends: atEnds(sound), fullest: atEnds(fullest) };
 }
 
-export function goodReading(
-  { sound, nominal, ends, fullest }: GoodCircuit,
-  probed: Probed,
-  scale: MeterScale,
-): Reading {
+export function standingOf({ sound, nominal }: GoodCircuit, probed: Probed, scale: MeterScale): Standing {
   const { mode, black, red } = probed;
   const volts = new Float64Array(sound.pieces).fill(NaN);
   volts[black] = 0;
   if (black === red) {
     // All that the meter gives goes from probe to probe through copper.
-    const band: GoodBand = { is: mode === 'ohms' ? 'unsure' : 'sounds', low: 0, high: 0, outside: [0, 0] };
     const amps = new Float64Array(sound.inners.length);
-    return { ...band, room: scale.roomV(band, 0, mode), volts, amps, copperA: scale.mostA(mode) };
+    return { portV: 0, least: scale.roomV(onCopper(mode), 0, mode), volts, amps, copperA: scale.mostA(mode) };
   }
   const { portV, volts: settled } = scale.settled(nominal.whole.between(black, red), mode);
   volts[red] = portV;
@@ -74,16 +76,40 @@ export function goodReading(
     if (nominal.whole.hangTogether(piece, black)) volts[piece] = settled ? settled[node]! : 0;
     else if (nominal.whole.hangTogether(piece, red)) volts[piece] = portV;
   });
+  return { portV, least: scale.leastRoomV(portV, mode), volts, amps: ampsIn(sound, volts), copperA: 0 };
+}
+
+export function goodReading(
+  { ends, fullest }: GoodCircuit,
+  { probed, standing }: { probed: Probed; standing: Standing },
+  scale: MeterScale,
+): Reading {
+  const { mode } = probed;
+  const { portV } = standing;
+  if (probed.black === probed.red) {
+    const band = onCopper(mode);
+    return { ...standing, ...band, room: scale.roomV(band, 0, mode) };
+  }
   const portIn = ({ melted, whole }: State) => {
     const port = whole.between(melted.pieceOf(probed.blackNode), melted.pieceOf(probed.redNode));
-    const guess = Float64Array.from(whole.pieces, (piece) => volts[piece] || 0);
-    return scale.settledV(port, mode, guess);
+    return scale.settledV(port, mode, voltsOf(whole.pieces, standing));
   };
   const spread = [portV, ...ends.map(portIn)];
   const drawn: Range = [Math.min(...spread), Math.max(...spread)];
   const fullestV = mode === 'tone' ? drawn[0] : Math.min(...fullest.map(portIn));
   const band = scale.band({ drawn, fullestV }, mode);
-  return { ...band, room: scale.roomV(band, portV, mode), volts, amps: ampsIn(sound, volts), copperA: 0 };
+  return { ...standing, ...band, room: scale.roomV(band, portV, mode) };
+}
+
+/** At these pieces of the good circuit; 0 where they do not hang on the probes. */
+export function voltsOf(pieces: ArrayLike<number>, { volts }: Standing): Float64Array {
+  const found = new Float64Array(pieces.length);
+  for (let place = 0; place < pieces.length; place++) found[place] = volts[pieces[place]!] || 0;
+  return found;
+}
+
+function onCopper(mode: Probed['mode']): GoodBand {
+  return { is: mode === 'ohms' ? 'unsure' : 'sounds', low: 0, high: 0, outside: [0, 0] };
 }
 
 /** Through each element from its end a; nothing where it does not hang on the probes. */

@@ -11,7 +11,7 @@ import { quicker, setDownS } from './quicker';
 
 interface Given {
   candidates: Candidates;
-  good: readonly GoodIs[];
+  good: (place: number) => GoodIs;
   anchors: Anchors;
   /** For each main lead the touches that would sound on it. */
   contacts: readonly (readonly number[])[];
@@ -22,7 +22,7 @@ interface Given {
 const rank: readonly GoodIs[] = ['sounds', 'reads', 'either', 'unsure', 'silent'];
 
 export function inOrder(touches: readonly Placed[], { candidates, good, anchors, contacts, mains }: Given): Placed[] {
-  const rankOf = ({ place }: Placed) => rank.indexOf(good[place]!);
+  const rankOf = ({ place }: Placed) => rank.indexOf(good(place));
   const byRank = (a: Placed, b: Placed) => rankOf(a) - rankOf(b) || a.place - b.place;
   const across = mains.flatMap((place) => touches.find((one) => one.place === place) ?? []);
   const onMains = new Set(across.map(({ way }) => parkedAt(way)));

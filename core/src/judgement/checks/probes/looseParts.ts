@@ -16,7 +16,7 @@ import type { LooseTouch } from '../touchList';
 import { candidatesOnPart } from './candidates';
 import { coverOf } from './cover';
 import { evidenceOf } from './evidence';
-import { simulate } from './simulate';
+import { simulator } from './simulate';
 
 /** A fault that no touch shows with everything mated, and its place in the list of all. */
 export interface Unseen {
@@ -56,15 +56,15 @@ function onPart(
   const alone = partAlone(slot, model(slot)!);
   const candidates = candidatesOnPart(alone, slot);
   const defects = own.map(({ defect }) => defect);
-  const { good, shownBy } = simulate(compileSound(alone), candidates.all, { defects, meter });
+  const { good, shownBy } = simulator(compileSound(alone), { defects, meter })(candidates.all);
   const { seenBy, anchors } = evidenceOf(alone, { defects, candidates, good, shownBy });
-  const isSeen = (place: number) => good[place] === 'reads' || good[place] === 'silent';
+  const isSeen = (place: number) => good(place) === 'reads' || good(place) === 'silent';
   // A number proves its own contact; a tone where none is due tells by itself.
   const telling = seenBy.map((touches) => touches.filter(isSeen));
   const cover = coverOf({ candidates, wanted: telling.filter((by) => by.length > 0), anchors }, solve);
   if (cover.is === 'gave up') return [];
   const inOrder = [...cover.touches].sort(
-    (a, b) => Number(good[a.place] === 'silent') - Number(good[b.place] === 'silent'),
+    (a, b) => Number(good(a.place) === 'silent') - Number(good(b.place) === 'silent'),
   );
   return inOrder.map(({ place }): LooseTouch => {
     const { black, red, mode } = candidates.all[place]!.touch;

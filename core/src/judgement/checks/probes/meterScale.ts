@@ -24,6 +24,12 @@ export interface GoodBand {
   outside: Range;
 }
 
+/** By how many volts a fault must raise or lower those at the port to be shown; Infinity: in that way it cannot. */
+export interface Room {
+  up: number;
+  down: number;
+}
+
 /** What a good build may come to, in volts at the port: as drawn, and with all that good parts may have besides. */
 interface GoodVolts {
   drawn: Range;
@@ -34,12 +40,16 @@ export class MeterScale {
   /** What a current of so much less through the circuit moves the volts at the probes by at most, by ampere. */
   readonly ohmsAt: Readonly<Record<ProbeMode, (amps: number) => number>>;
 
+  /** Volts at the port below which it surely sounds, and above which it surely is silent. */
+  private readonly sureToneV: readonly [sounds: number, silent: number];
+
   /** What the volts at the probes move by when a small current is drawn from them, at most. */
   private readonly mostOhms: number;
 
   constructor(private readonly meter: Meter) {
     const ohmsAt = (mode: ProbeMode) => steepest(sourceOf(meter, mode));
     this.ohmsAt = { tone: ohmsAt('tone'), diode: ohmsAt('diode'), ohms: ohmsAt('ohms') };
+    this.sureToneV = sureToneOf(meter);
     this.mostOhms = Math.max(...Object.values(this.ohmsAt).map((at) => at(0)));
   }
 
@@ -80,14 +90,22 @@ export class MeterScale {
     return [portV - offV, portV + offV];
   }
 
-  /** By how many volts a fault must raise or lower those at the port to be shown; Infinity: in that way it cannot. */
-  roomV(good: GoodBand, portV: number, mode: ProbeMode): { up: number; down: number } {
-    if (mode === 'tone') {
-      const [sounds, silent] = this.thresholds();
-      return good.is === 'sounds' ? { up: silent - portV, down: Infinity } : { up: Infinity, down: portV - sounds };
-    }
+  roomV(good: GoodBand, portV: number, mode: ProbeMode): Room {
+    if (mode === 'tone') return this.toneRoomV(good.is === 'sounds', portV);
     const [least, most] = good.outside;
     return { up: most < this.mostV(mode) ? most - portV : Infinity, down: portV - least };
+  }
+
+  /** What the room is at least, by the volts of nominal parts alone. */
+  leastRoomV(portV: number, mode: ProbeMode): Room {
+    switch (mode) {
+      case 'tone':
+        return this.toneRoomV(portV < this.sureToneV[0], portV);
+      case 'diode':
+        return { up: leastMarginV, down: leastMarginV };
+      case 'ohms':
+        return { up: 0, down: 0 };
+    }
   }
 
   drive(mode: ProbeMode): Drive {
@@ -106,7 +124,7 @@ export class MeterScale {
     const [drawnV, high] = drawn;
     const low = mode === 'tone' ? drawnV : Math.min(drawnV, fullestV);
     // A fault is shown when it lies outside by half as much again as values move.
-    const marginV = (high - drawnV) / 2 + 2 * diodeBandV;
+    const marginV = (high - drawnV) / 2 + leastMarginV;
     // Against none it must be a number, not one that a hair makes none.
     const outside: Range = [Math.min(low, this.mostV('diode') - diodeBandV) - marginV, high + marginV];
     return { is: this.is(low, high, mode), low, high, outside };
@@ -133,7 +151,7 @@ export class MeterScale {
       if (high + diodeBandV < most) return 'reads';
       return low - diodeBandV < most ? 'either' : 'silent';
     }
-    const [sounds, silent] = this.thresholds();
+    const [sounds, silent] = this.sureToneV;
     if (high < sounds) return 'sounds';
     return low > silent ? 'silent' : 'unsure';
   }
@@ -149,7 +167,7 @@ export class MeterScale {
   /** A fault is shown when its reading lies well outside the band of good ones. */
   differs(good: GoodBand, faultyV: number, mode: ProbeMode): boolean {
     if (mode === 'tone') {
-      const [sounds, silent] = this.thresholds();
+      const [sounds, silent] = this.sureToneV;
       return good.is === 'sounds' ? faultyV > silent : faultyV < sounds;
     }
     const [least, most] = good.outside;
@@ -170,13 +188,19 @@ export class MeterScale {
       : Math.min(voltsAcross(source, source.countsTo), source.limitV);
   }
 
-  /** Volts at the port below which it surely sounds, and above which it surely is silent. */
-  private thresholds(): [sounds: number, silent: number] {
-    const { beepBelowOhms, stopsAboveOhms, spread } = this.meter;
-    const at = (ohms: number) => voltsAcross(this.meter, ohms);
-    return [at(beepBelowOhms * (1 - spread)), at(stopsAboveOhms * (1 + spread))];
+  private toneRoomV(isSound: boolean, portV: number): Room {
+    const [sounds, silent] = this.sureToneV;
+    return isSound ? { up: silent - portV, down: Infinity } : { up: Infinity, down: portV - sounds };
   }
 }
+
+function sureToneOf(meter: Meter): [sounds: number, silent: number] {
+  const at = (ohms: number) => voltsAcross(meter, ohms);
+  return [at(meter.beepBelowOhms * (1 - meter.spread)), at(meter.stopsAboveOhms * (1 + meter.spread))];
+}
+
+/** A number tells a fault when it lies further off than this in any case. */
+const leastMarginV = 2 * diodeBandV;
 
 /** Assumed: the meter's own leads and the tips on the pads. */
 const leadOhms = 1;

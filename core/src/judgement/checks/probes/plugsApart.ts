@@ -19,7 +19,7 @@ import { evidenceOf } from './evidence';
 import { goodCopper } from './goodCopper';
 import { inOrder, secondsOf } from './inOrder';
 import type { Unseen } from './looseParts';
-import { simulate } from './simulate';
+import { simulator } from './simulate';
 
 interface With {
   meter: Meter;
@@ -93,7 +93,7 @@ function stageWithout(
     return !isAsked(touch) && nearEach.some((pieces) => pieces.has(black) && pieces.has(red));
   };
   const candidates = { ...all, all: all.all.filter(isNeeded) };
-  const { good, shownBy } = simulate(circuit, candidates.all, { defects, meter });
+  const { good, shownBy } = simulator(circuit, { defects, meter })(candidates.all);
   const evidence = evidenceOf(assembly, { defects, candidates, good, shownBy });
   const { seenBy, anchors, isAnchored } = evidence;
   const placeOf = (index: number) => own[index]!.place;
@@ -110,7 +110,7 @@ function stageWithout(
       const order = inOrder(cover.touches, { candidates: evidence.candidates, good, anchors, contacts: [], mains: [] });
       const touches = order.map(({ place, way: { black, red } }): ListedTouch => ({
         touch: { ...candidates.all[place]!.touch, black, red },
-        good: good[place]!,
+        good: good(place),
         anchored: true,
         across: null,
         shows: places.filter((fault) => shows.get(fault)!.includes(place)),

@@ -14,7 +14,7 @@ import type { ProbeSchool } from './choose';
 import { askedIn, choose, isGrave } from './choose';
 import { evidenceOf } from './evidence';
 import { shownOtherwise } from './otherwise';
-import { simulate } from './simulate';
+import { simulator } from './simulate';
 
 interface ProbeRequest {
   meter: Meter;
@@ -33,16 +33,14 @@ export function probeList(
   const defects = defectsOf(assembly);
   const circuit = compileSound(assembly);
   const quick = candidatesFor(assembly, defects);
-  const first = simulate(circuit, quick.all, {
-    defects,
-    meter,
-    onProgress: (share) => onProgress(0.8 * share, 'trying every fault'),
-  });
+  const simulate = simulator(circuit, { defects, meter });
+  const first = simulate(quick.all, (share) => onProgress(0.8 * share, 'trying every fault'));
   const dark = defects.filter((defect, fault) => isGrave(defect) && first.shownBy[fault]!.length === 0);
   const inOhms = candidatesInOhms(assembly, dark, quick);
-  const second = simulate(circuit, inOhms.all, { defects, meter });
+  const second = simulate(inOhms.all);
   const candidates = { ...quick, all: [...quick.all, ...inOhms.all] };
-  const good = [...first.good, ...second.good];
+  const isQuick = (place: number) => place < quick.all.length;
+  const good = (place: number) => (isQuick(place) ? first.good(place) : second.good(place - quick.all.length));
   const shownBy = first.shownBy.map((places, fault) => [
     ...places,
     ...second.shownBy[fault]!.map((place) => quick.all.length + place),
@@ -57,7 +55,7 @@ export function probeList(
   );
   const touches = chosen.touches.map(({ place, way: { black, red } }): ListedTouch => ({
     touch: { ...candidates.all[place]!.touch, black, red },
-    good: good[place]!,
+    good: good(place),
     anchored: isAnchored(place),
     across: across[place] ?? null,
     shows: shownBy.flatMap((by, fault) => (by.includes(place) ? [fault] : [])),

@@ -18,7 +18,7 @@ import { defectsOf } from '../defects/defectsOf';
 import { referenceMeter } from '../referenceMeter';
 import type { Candidate } from './candidates';
 import { candidatesFor } from './candidates';
-import { simulate } from './simulate';
+import { simulator } from './simulate';
 
 const lead = model('lead', 'battery lead', [terminal('P', [gives(0, 26)]), terminal('N', [ground], { atMm: [20, 0] })]);
 const pads = ['VB', 'G', 'V3', 'A', 'B', 'C', 'D'] as const;
@@ -112,12 +112,12 @@ it('shows what solving the faulty circuit shows, by every shortcut', () => {
       const circuit = compileSound(assembly);
       const defects: readonly Defect[] = defectsOf(assembly);
       const candidates = candidatesFor(assembly, defects).all;
-      const { good, shownBy } = simulate(circuit, candidates, { defects, meter: referenceMeter });
+      const { good, shownBy } = simulator(circuit, { defects, meter: referenceMeter })(candidates);
       const goodV = candidates.map((one) => voltsWith(circuit, one));
       defects.forEach(({ edits, site, id }, index) => {
         const faulty = edited(circuit, edits, site);
         candidates.forEach((one, place) => {
-          if (good[place] === 'unsure') return;
+          if (good(place) === 'unsure') return;
           const told = tells(goodV[place]!, voltsWith(faulty, one), one.touch.mode);
           if (told === null) return;
           expect([id, one.touch, shownBy[index]!.includes(place)]).toEqual([id, one.touch, told]);

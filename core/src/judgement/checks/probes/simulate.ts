@@ -4,6 +4,7 @@
  */
 import { lookUp } from '../../../facts/terms/lookUp';
 import type { Meter } from '../../../facts/terms/meter';
+import { once } from '../../../facts/terms/once';
 import type { Circuit } from '../../../physics/circuit/compile';
 import type { Melted } from '../../../physics/circuit/melt';
 import { meltable } from '../../../physics/circuit/melt';
@@ -14,99 +15,108 @@ import type { Defect } from '../defects/defect';
 import type { Candidate } from './candidates';
 import type { FaultyCopper } from './faultyCopper';
 import { faultyCopperOf } from './faultyCopper';
-import type { Probed, Reading } from './goodReading';
-import { goodCircuit, goodReading } from './goodReading';
+import type { GoodCircuit, Probed, Reading, Standing } from './goodReading';
+import { goodCircuit, goodReading, standingOf, voltsOf } from './goodReading';
 import { mostMoved } from './mostMoved';
-import type { GoodIs } from './meterScale';
+import type { GoodIs, Room } from './meterScale';
 import { MeterScale, worthV } from './meterScale';
 
 interface Simulated {
-  /** What a good build shows at each touch. */
-  good: readonly GoodIs[];
+  /** What a good build shows at each touch, by its place. */
+  good: (place: number) => GoodIs;
   /** For each defect the touches that show it. */
   shownBy: readonly (readonly number[])[];
 }
 
-interface SimulateOptions {
-  defects: readonly Defect[];
-  meter: Meter;
-  /** Told the share that is done. */
-  onProgress?: (share: number) => void;
+/** Tries every defect with these touches; told the share that is done. */
+export type Simulate = (candidates: readonly Candidate[], onProgress?: (share: number) => void) => Simulated;
+
+/** A touch on a good circuit: what is sure by nominal parts alone, and the whole, which costs more. */
+interface Asked {
+  probed: Probed;
+  standing: Standing;
+  reading: () => Reading;
 }
 
-export function simulate(
+export function simulator(
   circuit: Circuit,
-  candidates: readonly Candidate[],
-  { defects, meter, onProgress = () => undefined }: SimulateOptions,
-): Simulated {
-  if (candidates.length === 0) return { good: [], shownBy: defects.map(() => []) };
+  { defects, meter }: { defects: readonly Defect[]; meter: Meter },
+): Simulate {
   const scale = new MeterScale(meter);
   const whole = meltable(circuit, { switchesClosed: false });
-  const goodOne = goodCircuit(circuit, { switchesClosed: false });
-  const { sound } = goodOne;
-  const probed = candidates.map(({ touch }): Probed => {
-    const [blackNode, redNode] = [lookUp(circuit.at, touch.black)!, lookUp(circuit.at, touch.red)!];
-    const [black, red] = [sound.pieceOf(blackNode), sound.pieceOf(redNode)];
-    return { mode: touch.mode, blackNode, redNode, black, red };
-  });
-  const good = onceForCopper(sound, (probe) => goodReading(goodOne, probe, scale));
-  const otherwise = withUnknownClosed(circuit, scale);
-  const readings = probed.map((probe): Reading => {
-    const reading = good(probe);
-    return isLike(reading, otherwise(probe) ?? reading) ? reading : { ...reading, is: 'unsure' };
-  });
+  const askedOn = goodAsked(circuit, scale);
+  const sound = whole.melted([]);
   const ofFault = faultyCopperOf(circuit, sound);
   const small = sideBySide();
-  const asked = onSameCopper(sound, probed, [...probed.keys()]).filter(([first]) => readings[first!]!.is !== 'unsure');
-  const touchable = [...new Set(probed.flatMap(({ blackNode, redNode }) => [blackNode, redNode]))];
-  const known = new Map<string, readonly number[]>();
-  const shownBy = defects.map(({ edits }, index) => {
-    onProgress(index / defects.length);
-    if (edits.length === 0) return [];
-    const melted = whole.melted(edits);
-    // Many a fault makes the same of the circuit as another.
-    const kind = kindOfCopper(melted, touchable);
-    const before = known.get(kind);
-    if (before) return before;
-    const fault = ofFault(edits, melted);
-    const port = portsIn(melted, { sound, small });
-    const isShown = (place: number) => {
-      const [probe, reading] = [probed[place]!, readings[place]!];
-      return mayShow(fault, probe, reading, scale) && shows(port(probe), reading, { scale, mode: probe.mode });
-    };
-    const isCut = new Set(fault.cutPieces.map(({ piece }) => piece));
-    const shown: number[] = [];
-    for (const places of asked) {
-      const { black, red } = probed[places[0]!]!;
-      if (isCut.has(black) || isCut.has(red)) {
-        for (const same of onSameCopper(melted, probed, places)) if (isShown(same[0]!)) shown.push(...same);
-      } else if (isShown(places[0]!)) shown.push(...places);
-    }
-    shown.sort((a, b) => a - b);
-    known.set(kind, shown);
-    return shown;
+  const faulty = defects.map(({ edits }) => {
+    const melted = once(() => whole.melted(edits));
+    const copper = once(() => ofFault(edits, melted()));
+    const port = once(() => portsIn(melted(), { sound, small }));
+    return { melted, copper, port };
   });
-  return { good: readings.map(({ is }) => is), shownBy };
+  return (candidates, onProgress = () => undefined) => {
+    const probed = candidates.map(({ touch }): Probed => {
+      const [blackNode, redNode] = [lookUp(circuit.at, touch.black)!, lookUp(circuit.at, touch.red)!];
+      return { mode: touch.mode, blackNode, redNode, black: sound.pieceOf(blackNode), red: sound.pieceOf(redNode) };
+    });
+    const asked = probed.map(askedOn);
+    const groups = onSameCopper(sound, probed, [...probed.keys()]).map((places) => ({ ...asked[places[0]!]!, places }));
+    const touchable = [...new Set(probed.flatMap(({ blackNode, redNode }) => [blackNode, redNode]))];
+    const known = new Map<string, readonly number[]>();
+    const shownBy = defects.map(({ edits }, index) => {
+      onProgress(index / defects.length);
+      if (edits.length === 0 || candidates.length === 0) return [];
+      const { melted, copper, port } = faulty[index]!;
+      // Many a fault makes the same of the circuit as another.
+      const kind = kindOfCopper(melted(), touchable);
+      const before = known.get(kind);
+      if (before) return before;
+      const fault = copper();
+      const isShown = (one: Asked, probe = one.probed) =>
+        mayShow(fault, one, probe, scale) && shows(port()(probe), one.reading(), { scale, mode: probe.mode });
+      const isCut = new Set(fault.cutPieces.map(({ piece }) => piece));
+      const shown: number[] = [];
+      for (const group of groups) {
+        const { places, probed: probe } = group;
+        if (isCut.size > 0 && (isCut.has(probe.black) || isCut.has(probe.red))) {
+          for (const same of onSameCopper(melted(), probed, places))
+            if (isShown(group, probed[same[0]!])) shown.push(...same);
+        } else if (isShown(group)) shown.push(...places);
+      }
+      shown.sort((a, b) => a - b);
+      known.set(kind, shown);
+      return shown;
+    });
+    return { good: (place) => asked[place]!.reading().is, shownBy };
+  };
 }
 
 /** False: by the good circuit alone it cannot move the reading far enough. */
-function mayShow(fault: FaultyCopper, probe: Probed, reading: Reading, scale: MeterScale): boolean {
-  // A way less and the volts rise; a way more and they fall.
-  const up = fault.isCut ? reading.room.up : Infinity;
-  const down = fault.joins.length > 0 ? reading.room.down : Infinity;
-  const nearestV = Math.min(up, down);
-  if (nearestV === Infinity) return false;
-  return mostMoved(fault, probe, reading, scale.ohmsAt[probe.mode]) > nearestV - worthV;
+function mayShow(fault: FaultyCopper, { standing, reading }: Asked, probe: Probed, scale: MeterScale): boolean {
+  const leastV = nearestV(fault, standing.least);
+  if (leastV === Infinity) return false;
+  const movedV = mostMoved(fault, probe, standing, scale.ohmsAt[probe.mode]);
+  if (movedV <= leastV - worthV) return false;
+  const { is, room } = reading();
+  if (is === 'unsure') return false;
+  const roomV = nearestV(fault, room);
+  return roomV < Infinity && movedV > roomV - worthV;
+}
+
+/** A way less and the volts rise; a way more and they fall. */
+function nearestV({ isCut, joins }: FaultyCopper, { up, down }: Room): number {
+  const upV = isCut ? up : Infinity;
+  return joins.length > 0 && down < upV ? down : upV;
 }
 
 /** A circuit between two probes: on one piece of copper, or the port and what each of its nodes is in the good one. */
-type Asked = 'copper' | { port: PortCircuit | null; under: Int32Array };
+type Port = 'copper' | { port: PortCircuit | null; under: Int32Array };
 
 /** Each probe on a faulty circuit, which is made ready for the first one that is asked. */
 function portsIn(
   melted: Melted,
   { sound, small }: { sound: Melted; small: ReturnType<typeof sideBySide> },
-): (probe: Probed) => Asked {
+): (probe: Probed) => Port {
   let ready: { whole: WholeCircuit; under: Int32Array } | null = null;
   const readied = () => {
     const whole = new WholeCircuit({ pieces: melted.pieces, inners: small(melted.inners) });
@@ -121,10 +131,9 @@ function portsIn(
 }
 
 /** Solved from where the good circuit stands, as far as it takes to tell. */
-function shows(asked: Asked, reading: Reading, { scale, mode }: { scale: MeterScale; mode: Probed['mode'] }): boolean {
-  if (asked === 'copper') return scale.differs(reading, 0, mode);
-  const guess = Float64Array.from(asked.under, (piece) => reading.volts[piece] || 0);
-  return scale.portDiffers(reading, asked.port, mode, guess);
+function shows(port: Port, reading: Reading, { scale, mode }: { scale: MeterScale; mode: Probed['mode'] }): boolean {
+  if (port === 'copper') return scale.differs(reading, 0, mode);
+  return scale.portDiffers(reading, port.port, mode, voltsOf(port.under, reading));
 }
 
 /** A name for a circuit: the same for edits that make the same of it, as far as it can be touched at these nodes. */
@@ -142,25 +151,39 @@ function kindOfCopper({ pieceOf, inners }: Melted, nodes: readonly string[]): st
   return `${touched.join(' ')}: ${between.join(', ')}`;
 }
 
-/** The readings with everything closed of which nobody knows whether it is; null where all is known. */
-function withUnknownClosed(circuit: Circuit, scale: MeterScale): (probe: Probed) => Reading | null {
-  if (!circuit.branches.some(({ element }) => element.is === 'unknown switch')) return () => null;
-  const closed = goodCircuit(circuit, { switchesClosed: true });
-  return onceForCopper(closed.sound, (probe) => goodReading(closed, probe, scale));
+/** What is asked of the good circuit; unsure where it hangs on switches that nobody knows to be open or closed. */
+function goodAsked(circuit: Circuit, scale: MeterScale): (probe: Probed) => Asked {
+  const open = onGood(goodCircuit(circuit, { switchesClosed: false }), scale);
+  if (!circuit.branches.some(({ element }) => element.is === 'unknown switch')) return open;
+  const closed = onGood(goodCircuit(circuit, { switchesClosed: true }), scale);
+  return (probe) => {
+    const one = open(probe);
+    const reading = once((): Reading => {
+      const read = one.reading();
+      return isLike(read, closed(probe).reading()) ? read : { ...read, is: 'unsure' };
+    });
+    return { ...one, reading };
+  };
+}
+
+/** What is asked on the same pieces of copper in the same mode is worked out once. */
+function onGood(good: GoodCircuit, scale: MeterScale): (probe: Probed) => Asked {
+  const known = new Map<string, Asked>();
+  return (probe) => {
+    const key = copperOf(good.sound, probe);
+    const before = known.get(key);
+    if (before) return before;
+    const [black, red] = [good.sound.pieceOf(probe.blackNode), good.sound.pieceOf(probe.redNode)];
+    const probed = { ...probe, black, red };
+    const standing = standingOf(good, probed, scale);
+    const asked = { probed, standing, reading: once(() => goodReading(good, { probed, standing }, scale)) };
+    known.set(key, asked);
+    return asked;
+  };
 }
 
 function isLike(one: Reading, other: Reading): boolean {
   return Math.abs(one.low - other.low) < worthV && Math.abs(one.high - other.high) < worthV;
-}
-
-/** What is asked on the same pieces of copper in the same mode is worked out once. */
-function onceForCopper<T>(melted: Melted, work: (probe: Probed) => T): (probe: Probed) => T {
-  const known = new Map<string, T>();
-  return (probe) => {
-    const key = copperOf(melted, probe);
-    if (!known.has(key)) known.set(key, work(probe));
-    return known.get(key)!;
-  };
 }
 
 /** Some places in the list in groups that are on the same two pieces of copper, in the same mode. */
