@@ -1,6 +1,6 @@
 /** Heaps of parts with a planted aircraft in them, and with something planted that cannot be. */
-import type { Heap } from '@junctor/core';
-import { assemble, compose as composeDraft, draftOf, judge, makeCatalogue } from '@junctor/core';
+import type { Draft, Heap, PartModel } from '@junctor/core';
+import { assemble, compose as composeDraft, draftOf, judge, makeCatalogue, withWayOut } from '@junctor/core';
 import { shippedModels } from '@junctor/catalogue';
 import { loadSolver } from '@junctor/solver/node';
 import { describe, expect, it } from 'vitest';
@@ -32,6 +32,17 @@ const withPart = ({ parts, ...heap }: Heap, model: string, count: number): Heap 
   ...heap,
   parts: [...parts.filter((part) => part.model !== model), ...(count > 0 ? [{ model, count }] : [])],
 });
+
+/** A distribution board whose pads of battery plus are all but two built over. */
+function smallerBoard(): PartModel {
+  const like = models.find(({ kind }) => kind === 'distribution')!;
+  const plus = like.terminals.filter(({ roles }) =>
+    roles.some((role) => role.is === 'supply' && role.dir === 'gives' && role.volts[1] > 12),
+  );
+  const gone = new Set(plus.slice(2).map(({ id }) => id));
+  const terminals = like.terminals.map((one) => (gone.has(one.id) ? { ...one, holds: 0 } : one));
+  return { ...like, id: 'smaller-board', terminals };
+}
 
 describe('a heap with an aircraft in it', () => {
   // A stack, single ESCs, six motors, a single board, a brushed one.
@@ -104,6 +115,32 @@ describe('a heap in which parts clash', () => {
     expect(made.conflict.parts.length).toBeGreaterThan(0);
     const taken = withPart(withPart(clashing, 'phalarope-esc-25', 0), way!.model, 1);
     expect(compose(taken, given).is).toBe('composed');
+  });
+
+  it('has a pack of fewer cells where its own is beyond all, with the capacitor that goes with that one', () => {
+    const { draft } = draftOf(plain, catalogue);
+    const beyond: Draft = { ...draft, cells: [13, 13] };
+    const clash = composeDraft(beyond, { ...given, pack: null });
+    if (clash.is !== 'clash') throw new Error(clash.is);
+    expect(clash.suggested.map(({ model: { kind } }) => kind)).not.toContain('capacitor');
+    expect(clash.waysOut[0]).toMatchObject({ do: 'cells', cells: [6, 6] });
+    const made = composeDraft(withWayOut(clash.waysOut[0]!, beyond), { ...given, pack: null });
+    expect(made.is === 'composed' && made.suggested.map(({ model: { kind } }) => kind)).toContain('capacitor');
+  });
+
+  it('has another board that shares the pack out, and never fewer motors than fly', () => {
+    const four = withPart(withPart(plain, 'coppice-frame-8', 0), 'lapwing-esc-45', 0);
+    const small = smallerBoard();
+    const all = makeCatalogue([...models, small]);
+    const parts = withPart(withPart(four, 'avocet-esc-50', 4), small.id, 1);
+    const clash = compose(parts, { ...given, catalogue: all });
+    if (clash.is !== 'clash') throw new Error(clash.is);
+    expect(clash.conflict.why).toMatch(/wires, and (the one pad|\d+ pads) that would do holds? \d+$/);
+    expect(clash.waysOut[0]).toMatchObject({ do: 'exchange', slots: ['PDB'] });
+    for (const way of clash.waysOut) {
+      const { draft, pack } = draftOf(parts, all);
+      expect(composeDraft(withWayOut(way, draft), { ...given, catalogue: all, pack }).is).toBe('composed');
+    }
   });
 
   it('can be without the part that clashes', () => {

@@ -6,9 +6,11 @@
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { PlanDraft } from '../../facts/plan/plan';
 import type { Range } from '../../facts/terms/names';
-import type { Conflict, Planned } from '../planner/request';
+import { sameJson } from '../../facts/terms/sameJson';
+import type { Conflict, Planned, PlanRequest } from '../planner/request';
 import type { WayOut } from '../planner/wayOut';
-import { partMore, waysOut } from '../planner/waysOut';
+import { withWayOut } from '../planner/wayOut';
+import { leadsOut, partMore, waysOut } from '../planner/waysOut';
 import { cellsOf } from './cellsOf';
 import { choicesFor } from './choicesFor';
 import type { Draft } from './draft';
@@ -55,7 +57,7 @@ export function compose(draft: Draft, given: ComposeGiven): Composed {
       return {
         is: 'clash',
         conflict: result,
-        waysOut: waysOut(request, result, solve),
+        waysOut: waysOut(request, result, solve, worksFor(draft, { request, taken, given })),
         suggested: taken.suggested,
       };
     const model = newest(more.model, catalogue);
@@ -72,6 +74,25 @@ export function compose(draft: Draft, given: ComposeGiven): Composed {
   const plan: PlanDraft = { target, front: null, links: planned.links, wishes, pinned, cells, schools: {} };
   const misfit = clashInFrame(draft, plan, given);
   return { is: 'composed', plan, planned: { ...planned, target }, suggested, misfit };
+}
+
+/**
+ * Whether the heap is an aircraft once a way out is taken: what it wants besides follows, as another pack wants another
+ * capacitor.
+ */
+function worksFor(
+  draft: Draft,
+  { request, taken, given }: { request: PlanRequest; taken: Taken; given: ComposeGiven },
+): (way: WayOut) => boolean {
+  const { onProgress: _, ...quiet } = given;
+  return (way) => {
+    const begun = withChoices(withWayOut(way, draft), quiet);
+    if ('lacks' in begun) return false;
+    if (leadsOut(way, request, given.solve)) return true;
+    const { slots } = begun.taken.draft;
+    if (sameJson(slots, withWayOut(way, { ...taken.draft, cells: null }).slots)) return false;
+    return wired(begun.taken.draft, begun.cells, quiet).result.is === 'planned';
+  };
 }
 
 /** What has no room, with parts that would have; each was wired and laid, and leaves less that has none. */

@@ -153,11 +153,12 @@ function otherPacks({ cells: [low, high] }: PlanRequest): WayOut[] {
     }));
 }
 
-/** Another controller, or another of the parts that clash; where several are alike, all of them. */
+/** Another controller, one that shares the pack out, or one that clashes; where several are alike, all of them. */
 function otherParts({ slots, catalogue, wishes, inStores }: PlanRequest, { wishes: clash, parts }: Conflict): WayOut[] {
   const model = (slot: Slot) => catalogue.model(lookUp(slots, slot)!);
   const clashing = new Set([...parts, ...clash.map((id) => wishes.find((wish) => wish.id === id)!.of)]);
-  const serves = ({ kind }: PartModel) => isController(kind) || (parts.length > 0 && isEsc(kind));
+  const shares = (kind: PartModel['kind']) => isEsc(kind) || kind === 'distribution';
+  const serves = ({ kind }: PartModel) => isController(kind) || (parts.length > 0 && shares(kind));
   const worth = Object.keys(slots).filter(
     (slot) => (serves(model(slot)) || clashing.has(slot)) && !isBatteryLead(model(slot).kind),
   );

@@ -1,6 +1,8 @@
 /** What stands against a request that cannot be met, in words with figures. */
+import type { Assembly } from '../../facts/assembly/assembly';
 import type { Slot } from '../../facts/terms/names';
 import { enumerated } from '../../facts/terms/enumerated';
+import { groupedBy } from '../../facts/terms/groupedBy';
 import { splitRef } from '../../facts/terms/names';
 import { isEsc } from '../../facts/catalogue/kinds';
 import type { Solve } from '../../facts/terms/solver';
@@ -8,6 +10,7 @@ import type { Prepared } from './attempt';
 import { attempt, prepare } from './attempt';
 import { counted } from './counted';
 import { regulatorOn } from './feeds';
+import type { Need } from './needs';
 import { alwaysWired } from './needs';
 import type { PlanRequest } from './request';
 
@@ -77,8 +80,16 @@ function crowded({ needs, input: { assembly, pinned } }: Prepared): string {
   if (pinned.length > 0) return 'what was chosen by hand cannot be kept';
   const thick = needs.filter(({ awg }) => awg === 'thick');
   const parts = thick.length > 0 && thick.every(({ slot }) => isEsc(assembly.model(slot)!.kind)) ? thick : needs;
-  const pads = new Set(parts.flatMap((need) => need.pads.map(({ ref }) => ref)));
-  const holds = [...pads].reduce((sum, ref) => sum + assembly.terminal(ref)!.holds, 0);
+  const sorts = [...groupedBy(parts, ({ is }) => is).values()].map((same) => room(same, assembly));
+  const { wires, pads, holds } = sorts.find((own) => own.wires > own.holds) ?? room(parts, assembly);
   const slots = [...new Set(parts.map(({ slot }) => slot))];
-  return `the pads do not suffice for ${enumerated(slots)}: ${parts.length} wires, and ${pads.size} pads that would do hold ${holds}`;
+  const those = pads === 1 ? 'the one pad that would do holds' : `${pads} pads that would do hold`;
+  return `the pads do not suffice for ${enumerated(slots)}: ${wires} wires, and ${those} ${holds}`;
+}
+
+/** Wires, the pads that any of them could go to, and how many these hold. */
+function room(needs: readonly Need[], assembly: Assembly): { wires: number; pads: number; holds: number } {
+  const pads = new Set(needs.flatMap((need) => need.pads.map(({ ref }) => ref)));
+  const holds = [...pads].reduce((sum, ref) => sum + assembly.terminal(ref)!.holds, 0);
+  return { wires: needs.length, pads: pads.size, holds };
 }

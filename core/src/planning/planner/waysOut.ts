@@ -18,15 +18,21 @@ const mostWays = 8;
 /**
  * Ways out of this conflict, cheapest first, each of which lets the whole be planned. Where one thing less is not
  * enough, as many are left out together as it takes.
+ * @param works Whether one of them does, where more must be asked than that the request is planned.
  */
-export function waysOut(request: PlanRequest, conflict: Conflict, solve: Solve): WayOut[] {
+export function waysOut(
+  request: PlanRequest,
+  conflict: Conflict,
+  solve: Solve,
+  works = (way: WayOut) => leadsOut(way, request, solve),
+): WayOut[] {
   const found: WayOut[] = [];
   for (const way of byLoss(candidateWays(request, conflict))) {
     if (found.length === mostWays) break;
-    if (leadsOut(way, request, solve)) found.push(way);
+    if (works(way)) found.push(way);
   }
   const isOfOne = found.some((way) => way.do === 'drop' || way.do === 'leave out');
-  return isOfOne ? found : byLoss([...found, ...togetherLess(request, solve)]);
+  return isOfOne ? found : byLoss([...found, ...togetherLess(request, solve).filter(works)]);
 }
 
 /** The cheapest part more that mends it; null when none does. */
@@ -43,7 +49,8 @@ function byLoss<W extends WayOut>(ways: readonly W[]): W[] {
   return [...ways].sort((a, b) => a.loss - b.loss);
 }
 
-function leadsOut(way: WayOut, request: PlanRequest, solve: Solve): boolean {
+/** Planned, and judged by all rules. */
+export function leadsOut(way: WayOut, request: PlanRequest, solve: Solve): boolean {
   const changed = withWayOut(way, request);
   return feasible(changed, solve) && attempt(changed, solve).is === 'planned';
 }
