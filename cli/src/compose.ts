@@ -1,6 +1,6 @@
 /** A heap of parts made into a plan: what it lacks, what was taken for it, what clashes and how out of it. */
-import type { Catalogue, Composed, Heap, Suggestion } from '@junctor/core';
-import { assemble, balanceOf, buildFileOf, compose, draftOf, layoutOf } from '@junctor/core';
+import type { Catalogue, Composed, Heap, PartModel, Suggestion } from '@junctor/core';
+import { assemble, balanceOf, buildFileOf, compose, draftOf, layoutOf, wantsOf } from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import type { Said } from './commands';
 import { servedWords, wayOutWords } from './commands';
@@ -19,23 +19,25 @@ export async function composeHeap(heap: Heap, catalogue: Catalogue): Promise<Sai
       return { text, data: made, found: true };
     }
     case 'composed':
-      return composedWords(heap, made, catalogue);
+      return composedWords(heap, made, { catalogue, pack });
   }
 }
 
 function composedWords(
   { name }: Heap,
   { plan, planned, suggested, misfit }: Extract<Composed, { is: 'composed' }>,
-  catalogue: Catalogue,
+  { catalogue, pack }: { catalogue: Catalogue; pack: PartModel | null },
 ): Said {
   const assembly = assemble(plan.target, catalogue);
   const layout = layoutOf(assembly);
   const margins = (layout?.margins ?? []).filter(({ verdict }) => verdict === 'no');
+  const fitted = Object.values(plan.target.slots).map((one) => catalogue.model(one));
   const dry = balanceOf(assembly, {}, layout?.laid ?? null);
   const text = [
     ...suggestedWords(suggested),
     `${plan.cells[0]} cells, dry ${dry.g.map((g) => g.toFixed(0)).join(' to ')} g`,
     ...servedWords(planned),
+    ...wantsOf(fitted, pack).map(({ what, says }) => `${what}: ${says}`),
     ...planned.findings.map(({ severity, message }) => `${severity}  ${message}`),
     ...margins.map(({ what, says }) => `no  ${what}: ${says}`),
     ...wayOutWords(misfit?.waysOut ?? []),

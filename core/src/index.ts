@@ -202,6 +202,7 @@ export type { Heap } from './planning/composing/heap';
 export { draftOf } from './planning/composing/heap';
 export type { Lack } from './planning/composing/lacks';
 export { lacksOf } from './planning/composing/lacks';
+export { wantsOf } from './planning/composing/wants';
 export { cellsOf } from './planning/composing/cellsOf';
 export { withoutParts } from './planning/planner/restricted';
 export type { WayOut } from './planning/planner/wayOut';

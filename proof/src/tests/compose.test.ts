@@ -1,6 +1,6 @@
 /** Heaps of parts with a planted aircraft in them, and with something planted that cannot be. */
 import type { Draft, Heap, PartModel } from '@junctor/core';
-import { assemble, compose as composeDraft, draftOf, judge, makeCatalogue, withWayOut } from '@junctor/core';
+import { assemble, compose as composeDraft, draftOf, judge, makeCatalogue, wantsOf, withWayOut } from '@junctor/core';
 import { shippedModels } from '@junctor/catalogue';
 import { loadSolver } from '@junctor/solver/node';
 import { describe, expect, it } from 'vitest';
@@ -146,6 +146,35 @@ describe('a heap in which parts clash', () => {
   it('can be without the part that clashes', () => {
     expect(compose(plain, given).is).toBe('composed');
   });
+});
+
+describe('what it can be wired without', () => {
+  const said = (heap: Heap) => {
+    const { draft, pack } = draftOf(heap, catalogue);
+    return wantsOf(
+      Object.values(draft.slots).map((fitted) => catalogue.model(fitted)),
+      pack,
+    ).map(({ says }) => says);
+  };
+  it('is said: nothing that hears the pilot, a lead that is not for the plug of its pack', () => {
+    expect(said(plain)).toEqual([]);
+    expect(said(withPart(plain, 'dunlin-rx-2', 0))).toEqual(['no receiver yet: nothing hears the pilot']);
+    expect(said(withPart(plain, 'burr-lead-10', 1))).toEqual([
+      'Burr battery lead, 10 AWG with large plug has battery plug 90, the pack battery plug 60: another lead, or an adapter',
+    ]);
+    expect(said(withPart(plain, 'burr-lead-12', 1))).toEqual([]);
+  });
+
+  it.each(['moss-pack-6s-4000', 'moss-pack-6s-10000'])(
+    'the lead that is taken has the plug of the pack: %s',
+    (pack) => {
+      const made = compose(withPart(withPart(plain, 'moss-pack-6s-4000', 0), pack, 1), given);
+      if (made.is !== 'composed') throw new Error(made.is);
+      const lead = made.suggested.find(({ model: { kind } }) => kind === 'battery lead')!.model;
+      const own = models.find(({ id }) => id === pack)!;
+      expect(lead.connectors[0]!.family).toBe(own.connectors[0]!.family);
+    },
+  );
 });
 
 describe('what nobody put on the heap and the aircraft wants', () => {

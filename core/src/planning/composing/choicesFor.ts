@@ -19,13 +19,15 @@ interface From {
   stock: readonly PartModel[];
   /** Of which a part lies in the Stores, where that is known: what must be ordered comes after. */
   inStores?: ReadonlySet<string> | undefined;
+  /** What it flies with, where that is known. */
+  pack: PartModel | null;
 }
 
-export function choicesFor(models: readonly PartModel[], cells: Range, { stock, inStores }: From): Choice[] {
+export function choicesFor(models: readonly PartModel[], cells: Range, { stock, inStores, pack }: From): Choice[] {
   const waits = ({ id }: PartModel) => Number(inStores !== undefined && !inStores.has(id));
   const inTurn = newestModels(stock).sort((a, b) => waits(a) - waits(b) || a.massG - b.massG);
   const choices = [
-    leadFor(models, inTurn),
+    leadFor(models, inTurn, pack),
     capacitorFor(models, inTurn, cells),
     aerialsFor(models, inTurn),
     cableFor(models, inTurn),
@@ -33,9 +35,14 @@ export function choicesFor(models: readonly PartModel[], cells: Range, { stock, 
   return choices.flatMap((choice) => choice ?? []);
 }
 
-/** The heaviest carries most; whether a lighter one carries enough the rules say of the whole. */
-function leadFor(models: readonly PartModel[], inTurn: readonly PartModel[]): Choice | null {
-  const leads = inTurn.filter(({ kind }) => isBatteryLead(kind));
+/**
+ * With the plug of the pack where that is known and there is one. The heaviest carries most; whether a lighter one
+ * carries enough the rules say of the whole.
+ */
+function leadFor(models: readonly PartModel[], inTurn: readonly PartModel[], pack: PartModel | null): Choice | null {
+  const all = inTurn.filter(({ kind }) => isBatteryLead(kind));
+  const fitting = pack ? all.filter((lead) => plugsInto(lead, pack)) : [];
+  const leads = fitting.length > 0 ? fitting : all;
   const [first] = [...leads].sort((a, b) => b.massG - a.massG);
   if (!first || models.some(({ kind }) => isBatteryLead(kind))) return null;
   const others = leads.filter((lead) => lead !== first);
@@ -52,6 +59,11 @@ function capacitorFor(models: readonly PartModel[], inTurn: readonly PartModel[]
     return held >= farads && bears >= packVolts(cells)[1];
   });
   return first ? { because: `${(farads * 1e6).toFixed(0)} µF are asked for`, count: 1, first, others: [] } : null;
+}
+
+/** A plug for a socket of its own family. */
+export function plugsInto(one: PartModel, other: PartModel): boolean {
+  return one.connectors.some(({ family }) => other.connectors.some((own) => own.family === family));
 }
 
 /** On each socket of a transmitter that nothing is for: of its plug and its band, the lightest that radiates alike. */

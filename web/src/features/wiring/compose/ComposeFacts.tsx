@@ -1,5 +1,5 @@
 /** Between the hands: what the heap would make, or what is still open. */
-import type { Flying, Lack, Range } from '@junctor/core';
+import type { Flying, KitLine, Lack, Range } from '@junctor/core';
 import { Fact } from '../../../ui/Frame';
 import { Words } from '../../../ui/layout';
 import type { Composing } from './useComposer';
@@ -8,14 +8,16 @@ interface ComposeFactsProps {
   /** null: not known yet. */
   cells: Range | null;
   lacks: readonly Lack[];
+  /** What it can be wired without. */
+  wants: readonly Lack[];
   composing: Composing;
   isWired: boolean;
   /** Of what is drawn; without a pack it does not fly yet. */
-  sums: { dryG: Range; flying: Flying | null; portsLeft: readonly string[] };
+  sums: { dryG: Range; flying: Flying | null; portsLeft: readonly string[]; screws: readonly KitLine[] };
 }
 
-export function ComposeFacts({ cells, lacks, composing, isWired, sums }: ComposeFactsProps) {
-  const { dryG, flying, portsLeft } = sums;
+export function ComposeFacts({ cells, lacks, wants, composing, isWired, sums }: ComposeFactsProps) {
+  const { dryG, flying, portsLeft, screws } = sums;
   if (composing.is === 'running')
     return (
       <>
@@ -51,7 +53,13 @@ export function ComposeFacts({ cells, lacks, composing, isWired, sums }: Compose
           </dd>
         </Fact>
       )}
-      {lacks.map(({ says }) => (
+      {isWired && screws.length > 0 && (
+        <Fact>
+          <dt>screws</dt>
+          <dd className="long">{screws.map(({ needed, name }) => `${needed} ${sizeOf(name)}`).join(', ')}</dd>
+        </Fact>
+      )}
+      {[...lacks, ...wants].map(({ says }) => (
         <Fact key={says}>
           <dt>open</dt>
           <dd className="long">{says}</dd>
@@ -59,6 +67,11 @@ export function ComposeFacts({ cells, lacks, composing, isWired, sums }: Compose
       ))}
     </>
   );
+}
+
+/** "M3 x 22" of "stack screw M3 x 22". */
+function sizeOf(name: string): string {
+  return name.slice(name.indexOf('M'));
 }
 
 function cellWords(cells: Range | null): string {

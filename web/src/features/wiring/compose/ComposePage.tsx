@@ -9,10 +9,12 @@ import {
   cellsOf,
   emptyBuild,
   flyingWith,
+  kitList,
   lacksOf,
   planChangesTo,
   sameFitted,
   serialPortsLeft,
+  wantsOf,
   withoutParts,
   withWayOut,
 } from '@junctor/core';
@@ -78,6 +80,7 @@ function Composing({ heap, asking }: ComposingProps) {
   const cells = heaped.cells ?? cellsOf(models, pack);
   const isEmpty = lines.length === 0;
   const lacks = isEmpty ? [] : lacksOf(models, cells);
+  const wants = isEmpty ? [] : wantsOf(models, pack);
   const composing = composer.state;
   const made: Composed | null = composing.is === 'answered' ? composing.made : null;
   const build = buildShown(made, isChanged ? null : plan.target, heaped);
@@ -86,7 +89,9 @@ function Composing({ heap, asking }: ComposingProps) {
     const assembly = assemble(build, catalogue);
     const balance = balanceOf(assembly, {}, laid);
     const flying = pack && flyingWith(assembly, balance, { pack, propeller, laid });
-    return { dryG: balance.g, flying, portsLeft: serialPortsLeft(assembly) };
+    const kit = kitList(assemble(emptyBuild, catalogue), assembly);
+    const screws = kit.filter(({ kind }) => kind === 'screw');
+    return { dryG: balance.g, flying, portsLeft: serialPortsLeft(assembly), screws };
   }, [build, catalogue, pack, propeller, laid]);
   const clash = clashIn(made);
   const ways = variedWays(clash?.waysOut ?? []);
@@ -161,13 +166,14 @@ function Composing({ heap, asking }: ComposingProps) {
             clash={clash?.conflict.parts ?? []}
             current={finding.isOpen ? null : line}
             suggested={suggested}
+            build={build}
             finding={finding.field}
           />
         ),
       }}
       crossing={
         <>
-          <ComposeFacts {...{ cells, lacks, composing, sums }} isWired={Object.keys(build.wires).length > 0} />
+          <ComposeFacts {...{ cells, lacks, wants, composing, sums }} isWired={Object.keys(build.wires).length > 0} />
           {line && !finding.isOpen && <LineFacts slots={line.slots} build={build} laid={laid} />}
         </>
       }

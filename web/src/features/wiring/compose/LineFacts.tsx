@@ -30,7 +30,7 @@ function turnWords(yawDeg: number): string {
 }
 
 /** "12 joints, no plug"; null where nothing joins it. */
-function joinedWords(slots: readonly Slot[], build: Build): string | null {
+export function joinedWords(slots: readonly Slot[], build: Build): string | null {
   const isOn = (slot: Slot) => slots.includes(slot);
   const joints = Object.values(build.wires).flatMap(({ ends }) => {
     const touches = ends.some((end) => {
