@@ -14,6 +14,7 @@ export type {
 } from './facts/terms/names';
 export { endsOf as elementEnds } from './facts/catalogue/elementEnds';
 export { canonicalJson } from './facts/terms/canonicalJson';
+export { groupedBy } from './facts/terms/groupedBy';
 export { capital } from './facts/terms/capital';
 export { enumerated } from './facts/terms/enumerated';
 export { jointName, splitJoint, splitRef, tailWireId, terminalRef, isTerminalRef } from './facts/terms/names';

@@ -46,16 +46,19 @@ const nameOf: Readonly<Record<PartKind, string>> = {
 interface PutOn {
   model: PartModel;
   count: number;
-  /** Which part in hand it is, where it is one. */
-  part?: Id;
+  /** Parts in hand that the first of them are. */
+  parts?: readonly Id[];
 }
 
 /** With so many more of a model in slots of their own, and with what such parts are for wished of them. */
-export function putOn(draft: Draft, { model, count, part }: PutOn, catalogue: Catalogue): Draft {
-  const fitted: Fitted = { model: model.id, revision: model.revision, part: part ?? null, pose: null };
+export function putOn(draft: Draft, { model, count, parts = [] }: PutOn, catalogue: Catalogue): Draft {
+  const { id, revision } = model;
   let { slots } = draft;
   const isNumbered = count > 1 || isMotor(model.kind);
-  for (let index = 0; index < count; index++) slots = { ...slots, [freeSlot(model.kind, slots, isNumbered)]: fitted };
+  for (let index = 0; index < count; index++) {
+    const fitted: Fitted = { model: id, revision, part: parts[index] ?? null, pose: null };
+    slots = { ...slots, [freeSlot(model.kind, slots, isNumbered)]: fitted };
+  }
   const added = Object.keys(slots).filter((slot) => !Object.hasOwn(draft.slots, slot));
   return { ...draft, slots, wishes: [...draft.wishes, ...wishesOf(slots, added, catalogue)] };
 }
@@ -72,7 +75,7 @@ function freeSlot(kind: PartKind, slots: Build['slots'], isNumbered: boolean): S
 export function inPlaceOf(
   draft: Draft,
   at: readonly Slot[],
-  { model, part }: Omit<PutOn, 'count'>,
+  { model, part }: { model: PartModel; part?: Id },
   catalogue: Catalogue,
 ): Draft {
   const fitted: Fitted = { model: model.id, revision: model.revision, part: part ?? null, pose: null };

@@ -24,16 +24,22 @@ export function lacksOf(all: readonly PartModel[], cells: Range | null): Lack[] 
   const airframe = `an airframe has ${fewestMotors} to ${mostMotors}`;
   return [
     ...lack('frame', frames.length > 1 && `${frames.length} frames; an aircraft has one`),
-    ...lack('motors', arms !== null && motors !== arms && `${motors} motors; ${frames[0]!.name} has ${arms} places`),
     ...lack(
       'motors',
-      arms === null && (motors < fewestMotors || motors > mostMotors) && `${motors} motors; ${airframe}`,
+      arms !== null && motors !== arms && `${counted(motors, 'motor')}; ${frames[0]!.name} has ${arms} places`,
+    ),
+    ...lack(
+      'motors',
+      arms === null && (motors < fewestMotors || motors > mostMotors) && `${counted(motors, 'motor')}; ${airframe}`,
     ),
     ...lack('controller', boards === 0 && 'nothing that runs the flight software'),
     ...lack('controller', boards > 1 && `${boards} boards that run the flight software; one does`),
     ...lack('ESC', outputs === 0 && motors > 0 && `no ESC yet: ${outputsWanted(all, cells)}`),
-    ...lack('ESC', outputs > 0 && outputs < motors && `${outputs} outputs for ${motors} motors`),
-    ...lack('ESC', outputs > motors && drivers.length > 1 && `${outputs} outputs for ${motors} motors`),
+    ...lack('ESC', outputs > 0 && outputs < motors && `${counted(outputs, 'output')} for ${counted(motors, 'motor')}`),
+    ...lack(
+      'ESC',
+      outputs > motors && drivers.length > 1 && `${counted(outputs, 'output')} for ${counted(motors, 'motor')}`,
+    ),
   ];
 }
 
@@ -42,9 +48,13 @@ function outputsWanted(all: readonly PartModel[], cells: Range | null): string {
   const motors = all.filter(({ kind }) => isMotor(kind));
   const amps = Math.max(0, ...motors.map(({ motorCurrent }) => motorCurrent?.peakA ?? 0));
   const each = amps > 0 ? [`${Math.ceil(amps)} A each`] : [];
-  return [`${motors.length} outputs`, ...(cells ? [cellWords(cells)] : []), ...each].join(', ');
+  return [counted(motors.length, 'output'), ...(cells ? [cellWords(cells)] : []), ...each].join(', ');
 }
 
 function cellWords([, series]: Range): string {
   return series === 1 ? 'one cell' : `${series} cells`;
+}
+
+function counted(count: number, what: string): string {
+  return `${count} ${what}${count === 1 ? '' : 's'}`;
 }

@@ -60,7 +60,7 @@ export function HeapHand({ lines, current, clash, suggested, build, goes, findin
                 {line.slots.length > 1 ? `${line.slots.length} x ` : ''}
                 {line.model.name}{' '}
                 <span className="quiet">
-                  {slotsNamed(line.slots)}, {line.slots.length * line.model.massG} g{line.part ? ', in hand' : ''}
+                  {slotsNamed(line.slots)}, {line.slots.length * line.model.massG} g{line.isInHand ? ', in hand' : ''}
                 </span>
                 {line.slots.some((slot) => clash.includes(slot)) ? <strong> ▲ clashes</strong> : ''}
               </span>

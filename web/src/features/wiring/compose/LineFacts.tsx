@@ -29,7 +29,7 @@ function turnWords(yawDeg: number): string {
   return left < 180 ? `${left}° to the left` : `${360 - left}° to the right`;
 }
 
-/** "12 joints, no plug"; null where nothing joins it. */
+/** "12 joints, 1 plug"; null where nothing joins it. */
 export function joinedWords(slots: readonly Slot[], build: Build): string | null {
   const isOn = (slot: Slot) => slots.includes(slot);
   const joints = Object.values(build.wires).flatMap(({ ends }) => {
@@ -40,7 +40,6 @@ export function joinedWords(slots: readonly Slot[], build: Build): string | null
     return touches ? ends.filter(({ by }) => by === 'solder') : [];
   }).length;
   const plugs = new Set(slots.flatMap((slot) => matesOn(slot, build))).size;
-  if (joints + plugs === 0) return null;
-  const count = (some: number, what: string) => (some === 0 ? `no ${what}` : `${some} ${what}${some > 1 ? 's' : ''}`);
-  return `${count(joints, 'joint')}, ${count(plugs, 'plug')}`;
+  const count = (some: number, what: string) => (some === 0 ? '' : `${some} ${what}${some > 1 ? 's' : ''}`);
+  return [count(joints, 'joint'), count(plugs, 'plug')].filter(Boolean).join(', ') || null;
 }

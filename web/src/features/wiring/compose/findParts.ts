@@ -1,5 +1,6 @@
 /** What can be put on the heap, found as one types: parts in hand before models; "4 x" before a name takes four. */
 import type { ModelIndexLine, PartKind, PartLine } from '@junctor/core';
+import { groupedBy } from '@junctor/core';
 import type { FoundItem } from '../../../ui/Find';
 import { findable, findModels } from '../../../ui/findModels';
 import { matching } from '../../../ui/matching';
@@ -25,7 +26,9 @@ export function countProblem({ count }: Typed): string | null {
 
 export interface PartFound extends FoundItem {
   model: { id: string; revision: number };
-  part: string | null;
+  /** So many of it, of which the first are these parts in hand. */
+  count: number;
+  parts: readonly string[];
   /** Why it cannot be taken. */
   blocked: string | null;
 }
@@ -45,34 +48,62 @@ interface Among {
 const notWired: readonly PartKind[] = ['pack', 'propeller'];
 const mostFound = 7;
 
-export function findParts({ words }: Typed, { index, inHand, taken, quad, kinds }: Among): PartFound[] {
+export function findParts({ count, words }: Typed, { index, inHand, taken, quad, kinds }: Among): PartFound[] {
   if (words === '') return [];
   const fits = ({ kind }: ModelIndexLine) => (kinds ? kinds.includes(kind) : !notWired.includes(kind));
   const wired = index.filter(fits);
   const named = new Map(wired.map((line) => [line.id, line]));
   const isMeant = matching(words);
-  const parts = inHand.flatMap((part): PartFound[] => {
+  const single = inHand.flatMap((part): (PartFound & Pick<PartLine, 'owner'>)[] => {
     const line = named.get(part.model);
     if (!line || !isMeant(`${line.name} ${line.kind} ${part.serial ?? ''} ${part.batch ?? ''}`)) return [];
-    return [{ ...partFound(part, line), blocked: whyNot(part, { taken, quad }) }];
+    return [{ ...partFound(part, line), blocked: whyNot(part, { taken, quad }), owner: part.owner }];
   });
   const models = findModels(findable(wired), words, false).map(({ id, revision, name, kind, massG }): PartFound => ({
-    ...{ id: `model ${id}`, name, note: `${kind}, ${massG} g`, model: { id, revision }, part: null, blocked: null },
+    ...{
+      id: `model ${id}`,
+      name,
+      note: `${kind}, ${massG} g`,
+      model: { id, revision },
+      count,
+      parts: [],
+      blocked: null,
+    },
   }));
+  const parts = count > 1 ? severalOf(single, count, named) : single;
   return [...parts.slice(0, mostFound - Math.min(models.length, 3)), ...models].slice(0, mostFound);
 }
+
+/** Of several that are wanted those in hand, with as many more as lack: a line for each owner's. */
+function severalOf(
+  single: readonly (PartFound & Pick<PartLine, 'owner'>)[],
+  count: number,
+  named: ReadonlyMap<string, ModelIndexLine>,
+): PartFound[] {
+  const free = single.filter(({ blocked }) => blocked === null);
+  const alike = groupedBy(free, ({ model, owner }) => `${model.id} ${model.revision} ${owner ?? ''}`);
+  return [...alike].map(([key, all]): PartFound => {
+    const { model, owner } = all[0]!;
+    const parts = all.slice(0, count).flatMap((one) => one.parts);
+    const rest = count - parts.length;
+    const note = `${parts.length} in hand, ${ownerWords(owner)}${rest > 0 ? `, ${rest} not` : ''}`;
+    return { id: `parts ${key}`, name: named.get(model.id)!.name, note, model, count, parts, blocked: null };
+  });
+}
+
+const ownerWords = (owner: string | null) => (owner ? `of ${owner}` : 'the shop’s');
 
 function partFound(part: PartLine, { name }: ModelIndexLine): Omit<PartFound, 'blocked'> {
   const { id, serial, owner, onQuad, origin, condition, model, revision } = part;
   const where = onQuad ? `in ${onQuad}` : 'in hand';
-  const whose = owner ? `of ${owner}` : 'the shop’s';
-  const note = `${where}, ${whose}, ${origin}, ${condition}`;
+  const note = `${where}, ${ownerWords(owner)}, ${origin}, ${condition}`;
   return {
     id: `part ${id}`,
     name: serial ? `${name}, ${serial}` : name,
     note,
     model: { id: model, revision },
-    part: id,
+    count: 1,
+    parts: [id],
   };
 }
 

@@ -1,19 +1,19 @@
-/** What lies on the heap, a line each: parts that are alike and of no number of their own are one. */
+/** What lies on the heap, a line each: parts that are alike are one. */
 import type { Catalogue, Fitted, PartModel, Slot } from '@junctor/core';
 
 export interface HeapLine {
   model: PartModel;
   slots: readonly Slot[];
-  /** Which part in hand it is, where it is one. */
-  part: string | null;
+  isInHand: boolean;
 }
 
 export function heapLines(slots: Readonly<Record<Slot, Fitted>>, catalogue: Catalogue): HeapLine[] {
   const lines = new Map<string, HeapLine>();
   for (const [slot, fitted] of Object.entries(slots)) {
     if (!catalogue.has(fitted)) continue;
-    const key = fitted.part ?? `${fitted.model}@${fitted.revision}`;
-    const line = lines.get(key) ?? { model: catalogue.model(fitted), slots: [], part: fitted.part };
+    const isInHand = fitted.part !== null;
+    const key = `${fitted.model}@${fitted.revision}${isInHand ? ' in hand' : ''}`;
+    const line = lines.get(key) ?? { model: catalogue.model(fitted), slots: [], isInHand };
     lines.set(key, { ...line, slots: [...line.slots, slot] });
   }
   return [...lines.values()];

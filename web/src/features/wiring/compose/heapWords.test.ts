@@ -62,6 +62,20 @@ describe('what is found', () => {
     expect(found('teal', { taken: new Set(['1']) })[0]!.blocked).toMatch(/on the heap already/);
     expect(found('teal', { quad: 'Weir quad' })[1]!.blocked).toBeNull();
   });
+  it('of several that are wanted those in hand that are free come first, a line an owner, then the rest', () => {
+    const several = [
+      inHand('1', null),
+      inHand('2', 'Weir quad'),
+      inHand('3', null),
+      { ...inHand('4', null), owner: null },
+    ];
+    const lines = found('4 x teal', { inHand: several });
+    expect(lines.map(({ note, count, parts }) => [note, count, parts])).toEqual([
+      ['2 in hand, of Weir trust, 2 not', 4, ['1', '3']],
+      ['1 in hand, the shop’s, 3 not', 4, ['4']],
+      ['receiver, 9 g', 4, []],
+    ]);
+  });
   it('nothing retired, and no pack, lies there to be taken', () => {
     expect(found('marl').map(({ id }) => id)).toEqual(['model marl']);
   });

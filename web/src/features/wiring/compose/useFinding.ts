@@ -28,27 +28,28 @@ export function useFinding(heaped: Heaped, catalogue: Catalogue, change: Change)
   const inHand = useParts('').data;
   const taken = new Set(Object.values(heaped.slots).flatMap(({ part }) => part ?? []));
   const kinds = looking?.is === 'instead' ? [looking.line.model.kind] : null;
-  const found = inHand ? findParts(typedParts(typed), { index, inHand, taken, quad: job.quad, kinds }) : [];
-  const put = async (one: Pick<PartFound, 'model' | 'part'>, count: number) => {
-    const { id, revision } = one.model;
+  const { count, words } = typedParts(typed);
+  // What takes the place of others is one sort for all of them.
+  const wanted = { words, count: kinds ? 1 : count };
+  const found = inHand ? findParts(wanted, { index, inHand, taken, quad: job.quad, kinds }) : [];
+  const put = async ({ model: { id, revision }, count, parts }: Pick<PartFound, 'model' | 'count' | 'parts'>) => {
     const [model] = await request<PartModel[]>('POST', '/catalogue/models', { wanted: [{ model: id, revision }] });
     if (!model) return setProblem('The catalogue has it no more.');
     const all = makeCatalogue([...catalogue.models, model]);
-    const part = one.part === null ? {} : { part: one.part };
-    if (looking?.is !== 'instead') return change((now) => putOn(now, { model, count, ...part }, all));
+    if (looking?.is !== 'instead') return change((now) => putOn(now, { model, count, parts }, all));
     const { slots } = looking.line;
-    const at = one.part === null ? slots : slots.slice(-1);
-    change((now) => inPlaceOf(now, at, { model, ...part }, all));
+    const [part] = parts;
+    const at = part === undefined ? slots : slots.slice(-1);
+    change((now) => inPlaceOf(now, at, { model, ...(part === undefined ? {} : { part }) }, all));
     setLooking(null);
   };
   const take = (id: string) => {
     const one = found.find((line) => line.id === id);
-    const { count } = typedParts(typed);
-    const against = one?.blocked ?? countProblem({ count: one?.part ? 1 : count, words: '' });
+    const against = one?.blocked ?? countProblem({ words, count });
     setProblem(against);
     if (!one || against) return;
     setTyped('');
-    put(one, one.part ? 1 : count).catch((error: unknown) => setProblem((error as Error).message));
+    put(one).catch((error: unknown) => setProblem((error as Error).message));
   };
   const look = (next: Looking) => {
     setProblem(null);
@@ -60,8 +61,8 @@ export function useFinding(heaped: Heaped, catalogue: Catalogue, change: Change)
     isOpen: looking !== null,
     problem,
     /** What was typed and nothing is called. */
-    unknown: inHand && found.length === 0 ? typedParts(typed).words : '',
-    put: (id: string, revision: number) => put({ model: { id, revision }, part: null }, 1),
+    unknown: inHand && found.length === 0 ? words : '',
+    put: (id: string, revision: number) => put({ model: { id, revision }, count: 1, parts: [] }),
     field: {
       label: looking?.is === 'instead' ? `In place of ${slotsNamed(looking.line.slots)}` : 'Put on the heap',
       typed,
