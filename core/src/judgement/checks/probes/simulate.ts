@@ -29,7 +29,7 @@ interface Simulated {
 }
 
 /** Tries every defect with these touches; told the share that is done. */
-export type Simulate = (candidates: readonly Candidate[], onProgress?: (share: number) => void) => Simulated;
+type Simulate = (candidates: readonly Candidate[], onProgress?: (share: number) => void) => Simulated;
 
 /** A touch on a good circuit: what is sure by nominal parts alone, and the whole, which costs more. */
 interface Asked {
