@@ -10,7 +10,7 @@ import { sameJson } from '../../facts/terms/sameJson';
 import type { Conflict, Planned, PlanRequest } from '../planner/request';
 import type { WayOut } from '../planner/wayOut';
 import { withWayOut } from '../planner/wayOut';
-import { leadsOut, partMore, waysOut } from '../planner/waysOut';
+import { isPlanned, leadsOut, partMore, waysOut } from '../planner/waysOut';
 import { cellsOf } from './cellsOf';
 import { choicesFor } from './choicesFor';
 import type { Draft } from './draft';
@@ -19,7 +19,7 @@ import type { Lack } from './lacks';
 import { lacksOf } from './lacks';
 import { misfitsOf, waysToFit } from './misfit';
 import type { ComposeGiven, Suggestion, Taken } from './wired';
-import { laid, withLightest, withMore, wired } from './wired';
+import { laid, requestFor, withLightest, withMore, wired } from './wired';
 
 /** What cannot be together, and what was tried out of it. */
 export interface Clash {
@@ -91,7 +91,7 @@ function worksFor(
     if (leadsOut(way, request, given.solve)) return true;
     const { slots } = begun.taken.draft;
     if (sameJson(slots, withWayOut(way, { ...taken.draft, cells: null }).slots)) return false;
-    return wired(begun.taken.draft, begun.cells, quiet).result.is === 'planned';
+    return isPlanned(requestFor(begun.taken.draft, begun.cells, quiet), given.solve);
   };
 }
 

@@ -52,16 +52,20 @@ export function withMore(
   return { draft: more, suggested: [...suggested, { model, slots, because }] };
 }
 
-export function wired({ slots, wishes, pinned }: Draft, cells: Range, given: ComposeGiven): Wired {
-  const { catalogue, keep, built, inStores, dormant, solve, onProgress } = given;
-  const request = {
+export function wired(draft: Draft, cells: Range, given: ComposeGiven): Wired {
+  const request = requestFor(draft, cells, given);
+  return { request, result: planWiring(request, given.solve, given.onProgress) };
+}
+
+export function requestFor({ slots, wishes, pinned }: Draft, cells: Range, given: ComposeGiven): PlanRequest {
+  const { catalogue, keep, built, inStores, dormant } = given;
+  return {
     ...{ slots, wishes, pinned, cells, catalogue },
     ...(keep ? { keep } : {}),
     ...(built ? { built } : {}),
     ...(inStores ? { inStores } : {}),
     ...(dormant ? { dormant } : {}),
   };
-  return { request, result: planWiring(request, solve, onProgress) };
 }
 
 interface Lightened {

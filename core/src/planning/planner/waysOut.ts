@@ -51,8 +51,12 @@ function byLoss<W extends WayOut>(ways: readonly W[]): W[] {
 
 /** Planned, and judged by all rules. */
 export function leadsOut(way: WayOut, request: PlanRequest, solve: Solve): boolean {
-  const changed = withWayOut(way, request);
-  return feasible(changed, solve) && attempt(changed, solve).is === 'planned';
+  return isPlanned(withWayOut(way, request), solve);
+}
+
+/** The same as planning it, without looking for what stands against it. */
+export function isPlanned(request: PlanRequest, solve: Solve): boolean {
+  return feasible(request, solve) && attempt(request, solve).is === 'planned';
 }
 
 /** What must be done without together: the wishes that cost least, after the parts that cannot be wired at all. */
