@@ -15,6 +15,7 @@ export type {
 export { endsOf as elementEnds } from './facts/catalogue/elementEnds';
 export { canonicalJson } from './facts/terms/canonicalJson';
 export { groupedBy } from './facts/terms/groupedBy';
+export { countWords } from './facts/terms/countWords';
 export { capital } from './facts/terms/capital';
 export { enumerated } from './facts/terms/enumerated';
 export { jointName, splitJoint, splitRef, tailWireId, terminalRef, isTerminalRef } from './facts/terms/names';

@@ -1,4 +1,5 @@
 /** More wires on a pad than it holds. */
+import { countWords } from '../../facts/terms/countWords';
 import { landedOn } from '../../facts/assembly/build';
 import type { TerminalRef, WireId } from '../../facts/terms/names';
 import type { Rule, RuleView } from './finding';
@@ -13,7 +14,7 @@ export const padFull: Rule = {
     [...wiresOnPads(view)].flatMap(([ref, wires]) => {
       const { holds } = view.terminal(ref);
       if (wires.length <= holds) return [];
-      const message = `${spoken(view, ref)} holds ${holds} wire${holds === 1 ? '' : 's'}; ${wires.length} are on it.`;
+      const message = `${spoken(view, ref)} holds ${countWords(holds, 'wire')}; ${wires.length} are on it.`;
       return [
         { ...finding(view, { rule: name, severity: 'stop', net: view.nets.netOf(ref)!, at: [ref], message }), wires },
       ];

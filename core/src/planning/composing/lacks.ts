@@ -1,6 +1,7 @@
 /** Counted by roles: what the airframe, the motors and the boards ask of each other. */
 import type { PartKind, PartModel } from '../../facts/catalogue/partModel';
 import { channelPorts, drivesMotors, isController, isMotor } from '../../facts/catalogue/kinds';
+import { countWords } from '../../facts/terms/countWords';
 import type { Range } from '../../facts/terms/names';
 
 /** What an aircraft lacks, or has too much of: of no use to plan before that is settled. */
@@ -26,19 +27,22 @@ export function lacksOf(all: readonly PartModel[], cells: Range | null): Lack[] 
     ...lack('frame', frames.length > 1 && `${frames.length} frames; an aircraft has one`),
     ...lack(
       'motors',
-      arms !== null && motors !== arms && `${counted(motors, 'motor')}; ${frames[0]!.name} has ${arms} places`,
+      arms !== null && motors !== arms && `${countWords(motors, 'motor')}; ${frames[0]!.name} has ${arms} places`,
     ),
     ...lack(
       'motors',
-      arms === null && (motors < fewestMotors || motors > mostMotors) && `${counted(motors, 'motor')}; ${airframe}`,
+      arms === null && (motors < fewestMotors || motors > mostMotors) && `${countWords(motors, 'motor')}; ${airframe}`,
     ),
     ...lack('controller', boards === 0 && 'nothing that runs the flight software'),
     ...lack('controller', boards > 1 && `${boards} boards that run the flight software; one does`),
     ...lack('ESC', outputs === 0 && motors > 0 && `no ESC yet: ${outputsWanted(all, cells)}`),
-    ...lack('ESC', outputs > 0 && outputs < motors && `${counted(outputs, 'output')} for ${counted(motors, 'motor')}`),
     ...lack(
       'ESC',
-      outputs > motors && drivers.length > 1 && `${counted(outputs, 'output')} for ${counted(motors, 'motor')}`,
+      outputs > 0 && outputs < motors && `${countWords(outputs, 'output')} for ${countWords(motors, 'motor')}`,
+    ),
+    ...lack(
+      'ESC',
+      outputs > motors && drivers.length > 1 && `${countWords(outputs, 'output')} for ${countWords(motors, 'motor')}`,
     ),
   ];
 }
@@ -48,13 +52,9 @@ function outputsWanted(all: readonly PartModel[], cells: Range | null): string {
   const motors = all.filter(({ kind }) => isMotor(kind));
   const amps = Math.max(0, ...motors.map(({ motorCurrent }) => motorCurrent?.peakA ?? 0));
   const each = amps > 0 ? [`${Math.ceil(amps)} A each`] : [];
-  return [counted(motors.length, 'output'), ...(cells ? [cellWords(cells)] : []), ...each].join(', ');
+  return [countWords(motors.length, 'output'), ...(cells ? [cellWords(cells)] : []), ...each].join(', ');
 }
 
 function cellWords([, series]: Range): string {
   return series === 1 ? 'one cell' : `${series} cells`;
-}
-
-function counted(count: number, what: string): string {
-  return `${count} ${what}${count === 1 ? '' : 's'}`;
 }

@@ -1,6 +1,6 @@
 /** Of the parts on the line that is looked at: how they lie, and what joins them. */
 import type { Build, Laid, Slot } from '@junctor/core';
-import { landedOn, matesOn, splitRef } from '@junctor/core';
+import { countWords, landedOn, matesOn, splitRef } from '@junctor/core';
 import { Fact } from '../../../ui/Frame';
 import { slotsNamed } from './heapLines';
 
@@ -40,6 +40,6 @@ export function joinedWords(slots: readonly Slot[], build: Build): string | null
     return touches ? ends.filter(({ by }) => by === 'solder') : [];
   }).length;
   const plugs = new Set(slots.flatMap((slot) => matesOn(slot, build))).size;
-  const count = (some: number, what: string) => (some === 0 ? '' : `${some} ${what}${some > 1 ? 's' : ''}`);
-  return [count(joints, 'joint'), count(plugs, 'plug')].filter(Boolean).join(', ') || null;
+  const count = (some: number, what: string) => (some === 0 ? [] : [countWords(some, what)]);
+  return [...count(joints, 'joint'), ...count(plugs, 'plug')].join(', ') || null;
 }
