@@ -16,9 +16,11 @@ test('a template of the shop', async ({ page, shop }) => {
 
   await test.step('it is found under Stores, and offered for a new job', async () => {
     await press(page, 'Home');
+    await expect(page.getByRole('heading', { name: 'Take one up: press its number' })).toBeVisible();
     await press(page, 's');
     await expect(page.getByLabel('Name, maker or kind')).toBeFocused();
     await press(page, 'Escape');
+    await expect(page.getByLabel('Name, maker or kind')).not.toBeFocused();
     await press(page, 't');
     const kept = page.getByRole('list', { name: 'Templates' });
     await expect(kept).toContainText('kept by Oda Quill');

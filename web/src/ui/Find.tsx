@@ -1,5 +1,5 @@
 /** Found as one types: the first match is marked, Enter takes it, arrows walk to another. */
-import type { KeyboardEvent, ReactNode } from 'react';
+import type { FocusEvent, KeyboardEvent, ReactNode } from 'react';
 import { Autocomplete, Input, Label, ListBox, ListBoxItem, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { fieldCss } from './form';
@@ -57,7 +57,7 @@ export const FoundList = styled(ListBox<FoundItem>)`
 export function Find({ label, listLabel, items, typed, onType, onTake, empty, autoFocus = false }: FindProps) {
   return (
     <Autocomplete inputValue={typed} onInputChange={onType}>
-      <div onKeyDownCapture={leaveByEscape}>
+      <div onKeyDownCapture={leaveByEscape} onFocusCapture={stayLeft}>
         <Field autoFocus={autoFocus} autoComplete="off">
           <Label>{label}</Label>
           <Input />
@@ -80,6 +80,16 @@ function leaveByEscape(event: KeyboardEvent<HTMLDivElement>): void {
   if (event.key !== 'Escape') return;
   event.stopPropagation();
   (event.target as HTMLElement).blur();
+}
+
+/** A match that is marked late, after Esc, draws the focus into the field: it goes back at once. */
+function stayLeft(event: FocusEvent<HTMLDivElement>): void {
+  const active = document.activeElement;
+  if (event.isTrusted || !(active instanceof HTMLElement) || event.currentTarget.contains(active)) return;
+  queueMicrotask(() => {
+    if (active === document.body) (document.activeElement as HTMLElement).blur();
+    else active.focus();
+  });
 }
 
 export function foundOption({ id, name, note }: FoundItem) {
