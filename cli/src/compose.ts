@@ -1,6 +1,16 @@
 /** A heap of parts made into a plan: what it lacks, what was taken for it, what clashes and how out of it. */
-import type { Catalogue, Composed, Heap, PartModel, Suggestion } from '@junctor/core';
-import { assemble, balanceOf, buildFileOf, compose, draftOf, layoutOf, wantsOf } from '@junctor/core';
+import type { Assembly, Catalogue, Composed, Heap, PartModel, Range, Suggestion } from '@junctor/core';
+import {
+  assemble,
+  balanceOf,
+  buildFileOf,
+  compose,
+  costWords,
+  draftOf,
+  emptyBuild,
+  layoutOf,
+  wantsOf,
+} from '@junctor/core';
 import { loadSolver } from '@junctor/solver/node';
 import type { Said } from './commands';
 import { servedWords, wayOutWords } from './commands';
@@ -15,7 +25,10 @@ export async function composeHeap(heap: Heap, catalogue: Catalogue): Promise<Sai
       return { text: made.lacks.map(({ what, says }) => `${what}: ${says}`).join('\n'), data: made, found: true };
     case 'clash': {
       const { suggested, conflict, waysOut } = made;
-      const text = [...suggestedWords(suggested), `clash: ${conflict.why}`, ...wayOutWords(waysOut)].join('\n');
+      const bare = assemble({ ...emptyBuild, slots: draft.slots }, catalogue);
+      const text = [...suggestedWords(suggested, bare, null), `clash: ${conflict.why}`, ...wayOutWords(waysOut)].join(
+        '\n',
+      );
       return { text, data: made, found: true };
     }
     case 'composed':
@@ -31,13 +44,12 @@ function composedWords(
   const assembly = assemble(plan.target, catalogue);
   const layout = layoutOf(assembly);
   const margins = (layout?.margins ?? []).filter(({ verdict }) => verdict === 'no');
-  const fitted = Object.values(plan.target.slots).map((one) => catalogue.model(one));
   const dry = balanceOf(assembly, {}, layout?.laid ?? null);
   const text = [
-    ...suggestedWords(suggested),
+    ...suggestedWords(suggested, assembly, plan.cells),
     `${plan.cells[0]} cells, dry ${dry.g.map((g) => g.toFixed(0)).join(' to ')} g`,
     ...servedWords(planned),
-    ...wantsOf(fitted, pack).map(({ what, says }) => `${what}: ${says}`),
+    ...wantsOf(assembly, pack).map(({ what, says }) => `${what}: ${says}`),
     ...planned.findings.map(({ severity, message }) => `${severity}  ${message}`),
     ...margins.map(({ what, says }) => `no  ${what}: ${says}`),
     ...wayOutWords(misfit?.waysOut ?? []),
@@ -46,9 +58,10 @@ function composedWords(
   return { text, data: buildFileOf(name, plan), found: isOdd };
 }
 
-function suggestedWords(suggested: readonly Suggestion[]): string[] {
-  return suggested.map(
-    ({ model, slots, because }) =>
-      `taken besides: ${slots.length > 1 ? `${slots.length} x ` : ''}${model.name}, ${slots.length * model.massG} g: ${because}`,
-  );
+function suggestedWords(suggested: readonly Suggestion[], assembly: Assembly, cells: Range | null): string[] {
+  return suggested.map(({ model, slots, because }) => {
+    const count = slots.length > 1 ? `${slots.length} x ` : '';
+    const cost = costWords({ model, slots }, assembly, cells);
+    return `taken besides: ${count}${model.name}, ${cost.join(', ')}: ${because}`;
+  });
 }

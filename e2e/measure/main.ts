@@ -75,9 +75,13 @@ const groups: Readonly<Record<string, () => Promise<Measurement[]>>> = {
   fuzz: () => fuzz(long),
 };
 const asked = process.argv.slice(2).find((argument) => !argument.startsWith('--')) ?? '';
+const wanted = Object.entries(groups).filter(([name]) => name.startsWith(asked));
+if (wanted.length === 0) {
+  console.error(`No bar is called ${asked}. There are: ${Object.keys(groups).join(', ')}`);
+  process.exit(2);
+}
 let missed = 0;
-for (const [name, run] of Object.entries(groups)) {
-  if (!name.startsWith(asked)) continue;
+for (const [, run] of wanted) {
   for (const { what, value, unit, bar, met } of await run()) {
     console.log(`${what} ${value} ${unit} ${bar}${met ? '' : '  MISSED'}`);
     if (!met) missed += 1;

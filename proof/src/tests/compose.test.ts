@@ -1,6 +1,16 @@
 /** Heaps of parts with a planted aircraft in them, and with something planted that cannot be. */
 import type { Draft, Heap, PartModel } from '@junctor/core';
-import { assemble, compose as composeDraft, draftOf, judge, makeCatalogue, wantsOf, withWayOut } from '@junctor/core';
+import {
+  assemble,
+  compose as composeDraft,
+  costWords,
+  draftOf,
+  emptyBuild,
+  judge,
+  makeCatalogue,
+  wantsOf,
+  withWayOut,
+} from '@junctor/core';
 import { shippedModels } from '@junctor/catalogue';
 import { loadSolver } from '@junctor/solver/node';
 import { describe, expect, it } from 'vitest';
@@ -148,13 +158,49 @@ describe('a heap in which parts clash', () => {
   });
 });
 
+describe('an aerial whose plug is not that of the socket', () => {
+  const sending = withPart(withPart(plain, 'kittiwake-vtx-26', 1), 'gadwall-cam-26', 1);
+  const screwed = withPart(sending, 'reed-ant-panel', 1);
+  const idle =
+    'Reed flat antenna with screw plug has coax screw, and no socket for it is left: an adapter, or without it';
+  const takenFor = (heap: Heap, stock = models) => {
+    const made = compose(heap, { ...given, stock });
+    if (made.is !== 'composed') throw new Error(made.is);
+    const assembly = assemble(made.plan.target, catalogue);
+    const radio = made.suggested.filter(({ model: { kind } }) => kind === 'cable' || kind === 'antenna');
+    return {
+      taken: radio.map(({ model }) => model.id),
+      costs: radio.map((one) => costWords(one, assembly, made.plan.cells).join(', ')),
+      wants: wantsOf(assembly, null).map(({ says }) => says),
+      grave: made.planned.findings.filter(({ severity }) => severity !== 'warn'),
+    };
+  };
+
+  it('gets the adapter for both, with what it costs', () => {
+    const costs = ['2.1 g, 2 plugs, 0.5 dB lost'];
+    expect(takenFor(screwed)).toEqual({ taken: ['reed-tail-screw'], costs, wants: [], grave: [] });
+  });
+
+  it('is said to be of no use where no adapter is to be had, and another is taken', () => {
+    const without = models.filter(({ id }) => id !== 'reed-tail-screw');
+    expect(takenFor(screwed, without)).toMatchObject({ taken: ['reed-ant-dipole'], wants: [idle], grave: [] });
+  });
+
+  it('gets none for a wave that the transmitter does not want', () => {
+    const digital = withPart(withPart(plain, 'heron-dvu-26', 1), 'wigeon-cam-d', 1);
+    const { taken, wants } = takenFor(withPart(digital, 'reed-ant-panel', 1));
+    expect([taken, wants]).toEqual([['reed-ant-dipole'], [idle]]);
+  });
+
+  it('finds its way over an adapter that is on the heap already', () => {
+    expect(takenFor(withPart(screwed, 'reed-tail-screw', 1))).toMatchObject({ taken: [], wants: [], grave: [] });
+  });
+});
+
 describe('what it can be wired without', () => {
   const said = (heap: Heap) => {
     const { draft, pack } = draftOf(heap, catalogue);
-    return wantsOf(
-      Object.values(draft.slots).map((fitted) => catalogue.model(fitted)),
-      pack,
-    ).map(({ says }) => says);
+    return wantsOf(assemble({ ...emptyBuild, slots: draft.slots }, catalogue), pack).map(({ says }) => says);
   };
   it('is said: nothing that hears the pilot, a lead that is not for the plug of its pack', () => {
     expect(said(plain)).toEqual([]);

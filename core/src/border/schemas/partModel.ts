@@ -212,6 +212,7 @@ export const partModel = Joi.object({
     acrossMm: Joi.number().positive().max(50),
     leastBendMm: Joi.number().min(0).max(200),
     connectors: Joi.array().items(key).min(1).max(4),
+    lossDb: Joi.number().min(0).max(40).optional(),
   }).optional(),
   wantsCapacitor: Joi.object({ farads: Joi.number().positive().max(10) }).optional(),
   cells: Joi.object({

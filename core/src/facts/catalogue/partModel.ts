@@ -182,6 +182,8 @@ export interface Cable {
   leastBendMm: number;
   /** Connectors at its ends. */
   connectors: readonly string[];
+  /** What a radio loses from end to end, plugs included; not known without it. */
+  lossDb?: number;
 }
 
 /** A lead that the part brings with it: becomes a wire with one end fixed at the maker. */

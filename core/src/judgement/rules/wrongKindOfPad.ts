@@ -5,7 +5,7 @@ import type { Net } from '../../facts/wiring/netlist';
 import type { Finding, PortAt, Rule, RuleView } from './finding';
 import { finding, portOf, portsOn, spoken } from './finding';
 import { hasRole } from '../../facts/catalogue/roles';
-import { isController } from '../../facts/catalogue/kinds';
+import { isCable, isController } from '../../facts/catalogue/kinds';
 import { lookUp } from '../../facts/terms/lookUp';
 
 const name = 'wrong kind of pad';
@@ -24,7 +24,7 @@ export const wrongKindOfPad: Rule = {
 function wrongOn(view: RuleView, net: Net): Finding[] {
   const here = portsOn(view, net).filter(({ ref }) => !onRail(view, net, ref));
   return here.flatMap((a) => {
-    const others = net.terminals.filter((ref) => splitRef(ref).slot !== a.slot);
+    const others = net.terminals.filter((ref) => splitRef(ref).slot !== a.slot && !passesOn(view, ref));
     const suits = (ref: TerminalRef) => {
       const b = portOf(view, ref);
       return b !== null && (lookUp(mates, a.port.kind) ?? [a.port.kind]).includes(b.port.kind);
@@ -53,6 +53,11 @@ function wrongOn(view: RuleView, net: Net): Finding[] {
       }),
     ];
   });
+}
+
+/** A contact of a cable is for whatever its other end is in. */
+function passesOn(view: RuleView, ref: TerminalRef): boolean {
+  return isCable(view.assembly.model(splitRef(ref).slot)!.kind);
 }
 
 /** A pad of a board to which only ground is joined does no good there, and no harm as long as nothing drives it. */

@@ -1,4 +1,5 @@
 /** Aerials on a cable: through which hole they leave the frame, and where they are then. Lengths in mm. */
+import type { Assembly } from '../../facts/assembly/assembly';
 import { remembered } from '../../facts/assembly/assembly';
 import type { Pose } from '../../facts/assembly/build';
 import type { FrameOpening, XYZ } from '../../facts/catalogue/frame';
@@ -9,6 +10,7 @@ import { splitRef } from '../../facts/terms/names';
 import { acrossMm } from './box';
 import { socketsOf } from './cables';
 import type { Laid } from './laid';
+import { hasNoPlace } from './places';
 import { distance, gatesOf, pointIn, routeOf } from './routes';
 
 type Lying = Pick<Laid, 'assembly' | 'poses' | 'frame' | 'places'>;
@@ -39,10 +41,20 @@ export function aerialsOn(laid: Lying, from: Slot): HangingAerial[] {
 const hanging = remembered((assembly): { slot: Slot; cable: Cable; socket: TerminalRef }[] =>
   Object.keys(assembly.build.slots).flatMap((slot) => {
     const { kind, cable } = assembly.model(slot)!;
-    const socket = cable && isAerial(kind) ? socketsOf(assembly, slot)[0] : undefined;
-    return cable && socket ? [{ slot, cable, socket }] : [];
+    const end = cable && isAerial(kind) ? plugged(assembly, slot, cable) : null;
+    return end ? [{ slot, ...end }] : [];
   }),
 );
+
+/** The socket of a board that a cable ends in, and the whole of it: an adapter on a cable makes it longer. */
+function plugged(assembly: Assembly, slot: Slot, cable: Cable): { cable: Cable; socket: TerminalRef } | null {
+  const [socket] = socketsOf(assembly, slot);
+  if (!socket) return null;
+  const between = splitRef(socket).slot;
+  const more = assembly.model(between)!;
+  if (!more.cable || !hasNoPlace(more)) return { cable, socket };
+  return plugged(assembly, between, { ...cable, lengthMm: cable.lengthMm + more.cable.lengthMm });
+}
 
 /** Straight to a hole beside its own place, else as wires run. */
 function wayTo(laid: Lying, socket: TerminalRef, { atMm }: FrameOpening): { mm: number; points: readonly XYZ[] } {

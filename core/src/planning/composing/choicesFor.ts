@@ -1,9 +1,14 @@
-/** What is put on a heap by whoever forgot it: a battery lead, the capacitor that a sheet asks for, aerials, cables. */
-import { isAerial, isBatteryLead, isCable, isCapacitor, isTransmitter } from '../../facts/catalogue/kinds';
+/**
+ * What is put on a heap by whoever forgot it: a battery lead, the capacitor that a sheet asks for, aerials and what
+ * they are screwed to, cables.
+ */
+import type { Assembly } from '../../facts/assembly/assembly';
+import { isBatteryLead, isCable, isCapacitor, isTransmitter } from '../../facts/catalogue/kinds';
 import { newestModels } from '../../facts/catalogue/newestModels';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Range } from '../../facts/terms/names';
 import { packVolts } from '../../facts/terms/names';
+import { onAerialSockets } from './onAerialSockets';
 
 export interface Choice {
   because: string;
@@ -23,13 +28,14 @@ interface From {
   pack: PartModel | null;
 }
 
-export function choicesFor(models: readonly PartModel[], cells: Range, { stock, inStores, pack }: From): Choice[] {
+export function choicesFor(assembly: Assembly, cells: Range, { stock, inStores, pack }: From): Choice[] {
+  const models = Object.keys(assembly.build.slots).map((slot) => assembly.model(slot)!);
   const waits = ({ id }: PartModel) => Number(inStores !== undefined && !inStores.has(id));
   const inTurn = newestModels(stock).sort((a, b) => waits(a) - waits(b) || a.massG - b.massG);
   const choices = [
     leadFor(models, inTurn, pack),
     capacitorFor(models, inTurn, cells),
-    aerialsFor(models, inTurn),
+    ...onAerialSockets(assembly, inTurn),
     cableFor(models, inTurn),
   ];
   return choices.flatMap((choice) => choice ?? []);
@@ -64,29 +70,6 @@ function capacitorFor(models: readonly PartModel[], inTurn: readonly PartModel[]
 /** A plug for a socket of its own family. */
 export function plugsInto(one: PartModel, other: PartModel): boolean {
   return one.connectors.some(({ family }) => other.connectors.some((own) => own.family === family));
-}
-
-/** On each socket of a transmitter that nothing is for: of its plug and its band, the lightest that radiates alike. */
-function aerialsFor(models: readonly PartModel[], inTurn: readonly PartModel[]): Choice | null {
-  const radiosOf = ({ ports }: PartModel, way: 'gives' | 'takes') =>
-    ports.flatMap((port) => (port.kind === 'aerial' && port.way === way && port.radio ? [port.radio] : []));
-  const sockets = models
-    .filter(({ kind }) => isTransmitter(kind))
-    .flatMap((model) => radiosOf(model, 'gives').map((radio) => ({ model, radio })));
-  const open = sockets.slice(models.flatMap((model) => radiosOf(model, 'takes')).length);
-  const [one] = open;
-  if (!one) return null;
-  const families = new Set(one.model.connectors.map(({ family }) => family));
-  const fits = inTurn.filter((model) => {
-    const [own] = radiosOf(model, 'takes');
-    const [least, most] = one.radio.bandMHz;
-    const isPlug = isAerial(model.kind) && model.connectors.some(({ family }) => families.has(family));
-    return isPlug && own !== undefined && own.bandMHz[0] <= least && own.bandMHz[1] >= most;
-  });
-  const alike = fits.find((model) => radiosOf(model, 'takes')[0]!.polarisation === one.radio.polarisation);
-  const first = alike ?? fits[0];
-  if (!first) return null;
-  return { because: `nothing is on the aerial socket of ${one.model.name}`, count: open.length, first, others: [] };
 }
 
 /** Between a part and a transmitter whose sockets are of one family, where neither says that a cable hangs on it. */

@@ -3,6 +3,8 @@
  * is tried out of a stock of models, the lightest with which the rules have least to say. Where parts clash, in their
  * wiring or in their frame, the smallest set that cannot be is said, with ways out that were tried.
  */
+import { assemble } from '../../facts/assembly/assembly';
+import { emptyBuild } from '../../facts/assembly/build';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { PlanDraft } from '../../facts/plan/plan';
 import type { Range } from '../../facts/terms/names';
@@ -121,7 +123,7 @@ function withChoices(draft: Draft, given: ComposeGiven): Begun {
   const cells = draft.cells ?? cellsOf(models, pack);
   const lacks = lacksOf(models, cells);
   if (lacks.length > 0 || !cells) return { lacks };
-  const choices = choicesFor(models, cells, given);
+  const choices = choicesFor(assemble({ ...emptyBuild, slots: draft.slots }, catalogue), cells, given);
   const taken = choices.reduce<Taken>(
     (made, { first, ...choice }) => withMore(made, { model: first, ...choice }, catalogue),
     {

@@ -1,15 +1,9 @@
 /** What could be changed about a request that cannot be met: less, otherwise, another part, one more, another pack. */
+import { assemble } from '../../facts/assembly/assembly';
 import type { Build } from '../../facts/assembly/build';
+import { emptyBuild } from '../../facts/assembly/build';
 import type { Catalogue } from '../../facts/catalogue/catalogue';
-import {
-  channelPorts,
-  isAerial,
-  isBatteryLead,
-  isController,
-  isEsc,
-  isMotor,
-  isTransmitter,
-} from '../../facts/catalogue/kinds';
+import { channelPorts, isBatteryLead, isController, isEsc, isMotor } from '../../facts/catalogue/kinds';
 import { newestModels } from '../../facts/catalogue/newestModels';
 import type { PartModel } from '../../facts/catalogue/partModel';
 import type { Wish } from '../../facts/plan/wish';
@@ -17,6 +11,7 @@ import { enumerated } from '../../facts/terms/enumerated';
 import { lookUp } from '../../facts/terms/lookUp';
 import type { Slot } from '../../facts/terms/names';
 import { placeBeside } from '../conversion/keepDormant';
+import { aerialSockets } from './aerialSockets';
 import type { Conflict, PlanRequest } from './request';
 import { wayLoss, waysOf } from './ways';
 import type { WayOut } from './wayOut';
@@ -101,11 +96,8 @@ function distributors(request: PlanRequest): WayOut[] {
 
 /** An aerial for every socket of a transmitter that has none. */
 function aerials(request: PlanRequest): WayOut[] {
-  const models = Object.values(request.slots).map((fitted) => request.catalogue.model(fitted));
-  const sockets = models
-    .filter(({ kind }) => isTransmitter(kind))
-    .flatMap(({ ports }) => ports.filter(({ kind, way }) => kind === 'aerial' && way === 'gives'));
-  const count = sockets.length - models.filter(({ kind }) => isAerial(kind)).length;
+  const { open } = aerialSockets(assemble({ ...emptyBuild, slots: request.slots }, request.catalogue));
+  const count = open.length;
   return count > 0 ? added(request, { kind: 'antenna', stem: 'ANT', count }) : [];
 }
 

@@ -80,19 +80,20 @@ function Composing({ heap, asking }: ComposingProps) {
   const cells = heaped.cells ?? cellsOf(models, pack);
   const isEmpty = lines.length === 0;
   const lacks = isEmpty ? [] : lacksOf(models, cells);
-  const wants = isEmpty ? [] : wantsOf(models, pack);
   const composing = composer.state;
   const made: Composed | null = composing.is === 'answered' ? composing.made : null;
-  const build = buildShown(made, isChanged ? null : plan.target, heaped);
+  const planned = isChanged ? null : plan.target;
+  const build = useMemo(() => buildShown(made, planned, heaped.slots), [made, planned, heaped.slots]);
   const laid = useDrawn(build, catalogue);
+  const assembly = useMemo(() => assemble(build, catalogue), [build, catalogue]);
+  const wants = isEmpty ? [] : wantsOf(assembly, pack);
   const sums = useMemo(() => {
-    const assembly = assemble(build, catalogue);
     const balance = balanceOf(assembly, {}, laid);
     const flying = pack && flyingWith(assembly, balance, { pack, propeller, laid });
     const kit = kitList(assemble(emptyBuild, catalogue), assembly);
     const screws = kit.filter(({ kind }) => kind === 'screw');
     return { dryG: balance.g, flying, portsLeft: serialPortsLeft(assembly), screws };
-  }, [build, catalogue, pack, propeller, laid]);
+  }, [assembly, catalogue, pack, propeller, laid]);
   const clash = clashIn(made);
   const ways = variedWays(clash?.waysOut ?? []);
   const goes = Object.keys(state.asBuilt.build.slots).filter(
@@ -165,8 +166,7 @@ function Composing({ heap, asking }: ComposingProps) {
             {...{ lines, goes }}
             clash={clash?.conflict.parts ?? []}
             current={finding.isOpen ? null : line}
-            suggested={suggested}
-            build={build}
+            {...{ suggested, assembly, cells }}
             finding={finding.field}
           />
         ),
@@ -206,18 +206,14 @@ function clashIn(made: Composed | null): Clash | null {
   return made?.is === 'composed' ? made.misfit : null;
 }
 
-/** What was put together; else the plan as it is; else the bare parts. */
-function buildShown(made: Composed | null, planned: Build | null, { slots }: Heaped): Build {
+/** What was put together; else the plan as it is; else the bare parts, with what they would take besides. */
+function buildShown(made: Composed | null, planned: Build | null, slots: Build['slots']): Build {
   if (made?.is === 'composed') return made.plan.target;
-  return planned ?? bareBuild(slots);
-}
-
-let last: { slots: Build['slots']; build: Build } | null = null;
-
-/** The same object for the same parts: what is drawn of it is worked out once. */
-function bareBuild(slots: Build['slots']): Build {
-  if (last?.slots !== slots) last = { slots, build: { ...emptyBuild, slots } };
-  return last.build;
+  const besides = made?.is === 'clash' ? made.suggested : [];
+  const more = besides.flatMap(({ model: { id, revision }, slots }) =>
+    slots.map((slot) => [slot, { model: id, revision, part: null, pose: null }] as const),
+  );
+  return planned ?? { ...emptyBuild, slots: { ...slots, ...Object.fromEntries(more) } };
 }
 
 const mostCells = 14;

@@ -1,11 +1,11 @@
 /** The heap in the left hand: a field that finds parts, under it what lies there already. */
-import type { Build, Suggestion } from '@junctor/core';
+import type { Assembly, Range, Suggestion } from '@junctor/core';
+import { costWords } from '@junctor/core';
 import { Find } from '../../../ui/Find';
 import { List } from '../PlannerOutcome';
 import type { PartFound } from './findParts';
 import type { HeapLine } from './heapLines';
 import { slotsNamed } from './heapLines';
-import { joinedWords } from './LineFacts';
 
 interface HeapHandProps {
   lines: readonly HeapLine[];
@@ -14,7 +14,8 @@ interface HeapHandProps {
   clash: readonly string[];
   suggested: readonly Suggestion[];
   /** As it would be wired. */
-  build: Build;
+  assembly: Assembly;
+  cells: Range | null;
   /** What is built and is not on the heap any more. */
   goes: readonly string[];
   finding: {
@@ -31,7 +32,7 @@ interface HeapHandProps {
 /** Lines that there is room for, without the field and with it. */
 const [room, roomUnder] = [12, 8];
 
-export function HeapHand({ lines, current, clash, suggested, build, goes, finding }: HeapHandProps) {
+export function HeapHand({ lines, current, clash, suggested, assembly, cells, goes, finding }: HeapHandProps) {
   const { label, typed, found, isLooking, onType, onTake, isOpen } = finding;
   const at = lines.findIndex((line) => line === current);
   const isTight = lines.length + 2 * suggested.length > room;
@@ -73,7 +74,7 @@ export function HeapHand({ lines, current, clash, suggested, build, goes, findin
                 {slots.length > 1 ? `${slots.length} x ` : ''}
                 {model.name}{' '}
                 <span className="quiet">
-                  {[`${slots.length * model.massG} g`, joinedWords(slots, build)].filter(Boolean).join(', ')}: {because}
+                  {costWords({ model, slots }, assembly, cells).join(', ')}: {because}
                 </span>
               </span>
             </li>
