@@ -3,7 +3,7 @@ import type { Range } from '../../../facts/terms/names';
 import type { Circuit } from '../../../physics/circuit/compile';
 import type { Melted } from '../../../physics/circuit/melt';
 import { meltable } from '../../../physics/circuit/melt';
-import { sideBySide } from '../../../physics/circuit/sideBySide';
+import { SideBySide } from '../../../physics/circuit/sideBySide';
 import { through } from '../../../physics/circuit/solve';
 import { atEndOfSpread } from '../../../physics/circuit/spread';
 import { withUnshown } from '../../../physics/circuit/unshown';
@@ -37,6 +37,8 @@ export interface Reading extends Standing, GoodBand {
 interface State {
   melted: Melted;
   whole: WholeCircuit;
+  /** What was asked before: the same where the probes are on twins. */
+  known: Map<string, number>;
 }
 
 export interface GoodCircuit {
@@ -49,12 +51,13 @@ export interface GoodCircuit {
 }
 
 export function goodCircuit(circuit: Circuit, taken: { switchesClosed: boolean }): GoodCircuit {
-  const small = sideBySide();
+  const like = new SideBySide();
   const ways = [-1, 1] as const;
   const sound = meltable(circuit, taken).melted([]);
   const state = (melted: Melted, inners = melted.inners): State => ({
     melted,
-    whole: new WholeCircuit({ pieces: melted.pieces, inners: small(inners) }),
+    whole: new WholeCircuit({ pieces: melted.pieces, inners }, like),
+    known: new Map(),
   });
   const atEnds = (melted: Melted) => ways.map((way) => state(melted, atEndOfSpread(melted.inners, way)));
   const fullest = meltable(withUnshown(circuit), taken).melted([]);
@@ -70,12 +73,13 @@ export function standingOf({ sound, nominal }: GoodCircuit, probed: Probed, scal
     const amps = new Float64Array(sound.inners.length);
     return { portV: 0, least: scale.roomV(onCopper(mode), 0, mode), volts, amps, copperA: scale.mostA(mode) };
   }
-  const { portV, volts: settled } = scale.settled(nominal.whole.between(black, red), mode);
+  const between = nominal.whole.between(black, red);
+  const { portV, volts: settled } = scale.settled(between?.port ?? null, mode);
   volts[red] = portV;
-  nominal.whole.pieces.forEach((piece, node) => {
-    if (nominal.whole.hangTogether(piece, black)) volts[piece] = settled ? settled[node]! : 0;
+  for (const piece of nominal.whole.pieces) {
+    if (nominal.whole.hangTogether(piece, black)) volts[piece] = between ? settled![between.nodeOf(piece)]! : 0;
     else if (nominal.whole.hangTogether(piece, red)) volts[piece] = portV;
-  });
+  }
   return { portV, least: scale.leastRoomV(portV, mode), volts, amps: ampsIn(sound, volts), copperA: 0 };
 }
 
@@ -90,9 +94,14 @@ export function goodReading(
     const band = onCopper(mode);
     return { ...standing, ...band, room: scale.roomV(band, 0, mode) };
   }
-  const portIn = ({ melted, whole }: State) => {
-    const port = whole.between(melted.pieceOf(probed.blackNode), melted.pieceOf(probed.redNode));
-    return scale.settledV(port, mode, voltsOf(whole.pieces, standing));
+  const portIn = ({ melted, whole, known }: State) => {
+    const between = whole.between(melted.pieceOf(probed.blackNode), melted.pieceOf(probed.redNode));
+    if (!between) return scale.openV(mode);
+    const { port, pieces } = between;
+    const key = `${port.black} ${port.red} ${mode}`;
+    const portV = known.get(key) ?? scale.settledV(port, mode, voltsOf(pieces, standing));
+    known.set(key, portV);
+    return portV;
   };
   const spread = [portV, ...ends.map(portIn)];
   const drawn: Range = [Math.min(...spread), Math.max(...spread)];

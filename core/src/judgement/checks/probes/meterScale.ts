@@ -64,17 +64,20 @@ export class MeterScale {
     return { portV: Math.min(portV, limitV), volts };
   }
 
+  /** The volts where nothing can flow from probe to probe. */
+  openV(mode: ProbeMode): number {
+    return this.source(mode).limitV;
+  }
+
   /** The volts at the port alone, as far as they are worth anything. */
-  settledV(port: PortCircuit | null, mode: ProbeMode, guess: Float64Array): number {
+  settledV(port: PortCircuit, mode: ProbeMode, guess: Float64Array): number {
     const { limitV } = this.source(mode);
-    if (!port) return limitV;
     const isEnough = (_portV: number, overA: number) => overA * this.mostOhms < worthV / 4;
     return Math.min(solvePort(port, this.drive(mode), () => null, { guess, isEnough }).portV, limitV);
   }
 
   /** Whether a port shows something else than a good one; it is solved only as far as that takes. */
-  portDiffers(good: GoodBand, port: PortCircuit | null, mode: ProbeMode, guess: Float64Array): boolean {
-    if (!port) return this.differs(good, this.source(mode).limitV, mode);
+  portDiffers(good: GoodBand, port: PortCircuit, mode: ProbeMode, guess: Float64Array): boolean {
     let told: boolean | null = null;
     const isEnough = (nearV: number, overA: number) => {
       told = this.differsWithin(good, this.within(nearV, overA), mode);

@@ -8,8 +8,8 @@ import { once } from '../../../facts/terms/once';
 import type { Circuit } from '../../../physics/circuit/compile';
 import type { Melted } from '../../../physics/circuit/melt';
 import { meltable } from '../../../physics/circuit/melt';
-import type { PortCircuit } from '../../../physics/circuit/port';
-import { sideBySide } from '../../../physics/circuit/sideBySide';
+import { SideBySide } from '../../../physics/circuit/sideBySide';
+import type { Between } from '../../../physics/circuit/whole';
 import { WholeCircuit } from '../../../physics/circuit/whole';
 import type { Defect } from '../defects/defect';
 import type { Candidate } from './candidates';
@@ -47,12 +47,12 @@ export function simulator(
   const askedOn = goodAsked(circuit, scale);
   const sound = whole.melted([]);
   const ofFault = faultyCopperOf(circuit, sound);
-  const small = sideBySide();
+  const like = new SideBySide();
   const faulty = defects.map(({ edits }) => {
     const melted = once(() => whole.melted(edits));
     const copper = once(() => ofFault(edits, melted()));
-    const port = once(() => portsIn(melted(), { sound, small }));
-    return { melted, copper, port };
+    const shows = once(() => shownIn(melted(), { sound, like, scale }));
+    return { melted, copper, shows };
   });
   return (candidates, onProgress = () => undefined) => {
     const probed = candidates.map(({ touch }): Probed => {
@@ -66,14 +66,14 @@ export function simulator(
     const shownBy = defects.map(({ edits }, index) => {
       onProgress(index / defects.length);
       if (edits.length === 0 || candidates.length === 0) return [];
-      const { melted, copper, port } = faulty[index]!;
+      const { melted, copper, shows } = faulty[index]!;
       // Many a fault makes the same of the circuit as another.
       const kind = kindOfCopper(melted(), touchable);
       const before = known.get(kind);
       if (before) return before;
       const fault = copper();
       const isShown = (one: Asked, probe = one.probed) =>
-        mayShow(fault, one, probe, scale) && shows(port()(probe), one.reading(), { scale, mode: probe.mode });
+        mayShow(fault, one, probe, scale) && shows()(probe, one.reading());
       const isCut = new Set(fault.cutPieces.map(({ piece }) => piece));
       const shown: number[] = [];
       for (const group of groups) {
@@ -109,31 +109,33 @@ function nearestV({ isCut, joins }: FaultyCopper, { up, down }: Room): number {
   return joins.length > 0 && down < upV ? down : upV;
 }
 
-/** A circuit between two probes: on one piece of copper, or the port and what each of its nodes is in the good one. */
-type Port = 'copper' | { port: PortCircuit | null; under: Int32Array };
-
-/** Each probe on a faulty circuit, which is made ready for the first one that is asked. */
-function portsIn(
-  melted: Melted,
-  { sound, small }: { sound: Melted; small: ReturnType<typeof sideBySide> },
-): (probe: Probed) => Port {
-  let ready: { whole: WholeCircuit; under: Int32Array } | null = null;
-  const readied = () => {
-    const whole = new WholeCircuit({ pieces: melted.pieces, inners: small(melted.inners) });
-    return { whole, under: Int32Array.from(whole.pieces, (piece) => sound.pieceUnder(piece)) };
-  };
-  return ({ blackNode, redNode }) => {
-    const [black, red] = [melted.pieceOf(blackNode), melted.pieceOf(redNode)];
-    if (black === red) return 'copper';
-    ready ??= readied();
-    return { port: ready.whole.between(black, red), under: ready.under };
-  };
+interface ShownIn {
+  sound: Melted;
+  like: SideBySide;
+  scale: MeterScale;
 }
 
-/** Solved from where the good circuit stands, as far as it takes to tell. */
-function shows(port: Port, reading: Reading, { scale, mode }: { scale: MeterScale; mode: Probed['mode'] }): boolean {
-  if (port === 'copper') return scale.differs(reading, 0, mode);
-  return scale.portDiffers(reading, port.port, mode, voltsOf(port.under, reading));
+/** Whether a faulty circuit, which is made ready for the first probe that is asked, shows something else at a probe. */
+function shownIn(melted: Melted, { sound, like, scale }: ShownIn): (probe: Probed, good: Reading) => boolean {
+  const whole = once(() => new WholeCircuit(melted, like));
+  const known = new Map<string, boolean>();
+  const showsBetween = ({ port, pieces }: Between, good: Reading, mode: Probed['mode']) => {
+    // Twins show the same where the same was shown at both of them.
+    const key = `${port.black} ${port.red} ${mode} ${good.is} ${good.low} ${good.high} ${good.outside.join(' ')}`;
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    // Solved from where the good circuit stands, as far as it takes to tell.
+    const under = pieces.map((piece) => sound.pieceUnder(piece));
+    const isShown = scale.portDiffers(good, port, mode, voltsOf(under, good));
+    known.set(key, isShown);
+    return isShown;
+  };
+  return ({ blackNode, redNode, mode }, good) => {
+    const [black, red] = [melted.pieceOf(blackNode), melted.pieceOf(redNode)];
+    if (black === red) return scale.differs(good, 0, mode);
+    const between = whole().between(black, red);
+    return between ? showsBetween(between, good, mode) : scale.differs(good, scale.openV(mode), mode);
+  };
 }
 
 /** A name for a circuit: the same for edits that make the same of it, as far as it can be touched at these nodes. */
