@@ -25,10 +25,8 @@ export async function composeHeap(heap: Heap, catalogue: Catalogue): Promise<Sai
       return { text: made.lacks.map(({ what, says }) => `${what}: ${says}`).join('\n'), data: made, found: true };
     case 'clash': {
       const { suggested, conflict, waysOut } = made;
-      const bare = assemble({ ...emptyBuild, slots: draft.slots }, catalogue);
-      const text = [...suggestedWords(suggested, bare, null), `clash: ${conflict.why}`, ...wayOutWords(waysOut)].join(
-        '\n',
-      );
+      const taken = suggestedWords(suggested, assemble(emptyBuild, catalogue), null);
+      const text = [...taken, `clash: ${conflict.why}`, ...wayOutWords(waysOut)].join('\n');
       return { text, data: made, found: true };
     }
     case 'composed':

@@ -20,15 +20,19 @@ export const aerialKind: Rule = {
 
 function unsuited(view: RuleView, sender: PortAt, aerial: PortAt): Finding[] {
   const [sends, takes] = [sender.port.radio, aerial.port.radio];
-  // What a sheet does not say is not known, and not judged.
-  const message = sends && takes && (otherBand(sends, takes) ?? otherWave(sends, takes));
+  const message = unsuitedWords(sends, takes);
   if (!message) return [];
   const at = [sender.ref, aerial.ref];
   const words = `${spoken(view, sender.ref)} ${message} (${aerial.slot}).`;
   return [finding(view, { rule: name, severity: 'stop', net: view.nets.netOf(sender.ref)!, at, message: words })];
 }
 
-type Radio = NonNullable<Port['radio']>;
+export type Radio = NonNullable<Port['radio']>;
+
+/** What stands against it; what a sheet does not say is not known, and not judged. */
+export function unsuitedWords(sends: Radio | undefined, takes: Radio | undefined): string | null {
+  return sends && takes ? (otherBand(sends, takes) ?? otherWave(sends, takes)) : null;
+}
 
 function otherBand({ bandMHz: [low, high] }: Radio, { bandMHz: [from, to] }: Radio): string | null {
   return low < from || high > to

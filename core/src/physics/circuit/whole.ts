@@ -10,7 +10,7 @@ import { twinsIn } from './twins';
 
 /** The circuit with the probes on two pieces of copper. */
 export interface Between {
-  /** One and the same for pairs of pieces that make the same of it. */
+  /** With its probes on the same nodes for all pairs of pieces that make the same of it. */
   port: PortCircuit;
   /** Of each node a piece of copper that has its volts. */
   pieces: Int32Array;
@@ -31,7 +31,6 @@ export class WholeCircuit {
   private readonly nodeOf: Int32Array;
   private readonly twins = new Map<number, readonly number[]>();
   private readonly hangsWith: (node: number) => number;
-  private readonly ports = new Map<number, PortCircuit>();
 
   constructor({ inners, pieces: count }: Pick<Melted, 'inners' | 'pieces'>, like: SideBySide) {
     const once = like.of(inners);
@@ -75,15 +74,8 @@ export class WholeCircuit {
       kept.forEach((node, place) => (pieces[node] = inTurn[place]!));
     }
     const nodeOf = (piece: number) => moved.get(piece) ?? this.nodeOf[piece]!;
-    return { port: this.portAt(nodeOf(black), nodeOf(red)), pieces, nodeOf };
-  }
-
-  private portAt(black: number, red: number): PortCircuit {
-    const size = this.nodes.length;
-    const key = black * size + red;
-    const port = this.ports.get(key) ?? { size, black, red, branches: this.branches };
-    this.ports.set(key, port);
-    return port;
+    const port = { size: this.nodes.length, black: nodeOf(black), red: nodeOf(red), branches: this.branches };
+    return { port, pieces, nodeOf };
   }
 
   /** By piece the one that is kept for it. */

@@ -3,26 +3,20 @@ import type { Assembly } from '../../facts/assembly/assembly';
 import type { ConnectorRef, Mate } from '../../facts/assembly/build';
 import { isAerial, isTransmitter } from '../../facts/catalogue/kinds';
 import type { Connector, PartModel, Port } from '../../facts/catalogue/partModel';
+import type { Radio } from '../../judgement/rules/aerialKind';
 import { connectorMates } from './connectorMates';
+import { pinsOf } from './fixedJoins';
 
-type Radio = NonNullable<Port['radio']>;
-
-export interface RadioSocket {
-  /** The transmitter. */
+/** A transmitter with a socket that nothing is on, or an aerial with a plug that is in none. */
+export interface RadioEnd {
   model: PartModel;
-  /** Of the socket that is open: that of an adapter where one is on it. */
+  /** Of its own connector, or of an adapter's where one is on its socket. */
   family: string;
-  radio: Radio | null;
-}
-
-export interface IdleAerial {
-  model: PartModel;
-  family: string;
-  radio: Radio | null;
+  radio: Radio | undefined;
 }
 
 /** As plugs go into sockets by themselves. */
-export function aerialSockets(assembly: Assembly): { open: readonly RadioSocket[]; idle: readonly IdleAerial[] } {
+export function aerialSockets(assembly: Assembly): { open: readonly RadioEnd[]; idle: readonly RadioEnd[] } {
   const mates = connectorMates(assembly).map(([, mate]) => mate);
   const slots = Object.keys(assembly.build.slots);
   const radios = (way: Port['way']) =>
@@ -31,7 +25,7 @@ export function aerialSockets(assembly: Assembly): { open: readonly RadioSocket[
       return aerialConnectors(model, way).map(({ connector, radio }) => ({ slot, model, connector, radio }));
     });
   const senders = radios('gives').filter(({ model }) => isTransmitter(model.kind));
-  const open = senders.flatMap(({ slot, model, connector, radio }): RadioSocket[] => {
+  const open = senders.flatMap(({ slot, model, connector, radio }): RadioEnd[] => {
     const family = openFamily(assembly, mates, { slot, connector });
     return family === null ? [] : [{ model, family, radio }];
   });
@@ -42,12 +36,12 @@ export function aerialSockets(assembly: Assembly): { open: readonly RadioSocket[
 }
 
 /** Connectors with the core of an aerial port in them. */
-function aerialConnectors({ connectors, terminals, ports }: PartModel, way: Port['way']) {
-  return ports.flatMap(({ id, kind, way: own, radio }) => {
+function aerialConnectors(model: PartModel, way: Port['way']) {
+  return model.ports.flatMap(({ id, kind, way: own, radio }) => {
     if (kind !== 'aerial' || own !== way) return [];
-    const pins = terminals.filter(({ roles }) => roles.some((role) => role.is === 'port' && role.port === id));
-    const connector = connectors.find((one) => pins.some((pin) => one.pins.includes(pin.id)));
-    return connector ? [{ connector, radio: radio ?? null }] : [];
+    const pins = pinsOf(model, id);
+    const connector = model.connectors.find((one) => pins.some((pin) => one.pins.includes(pin.id)));
+    return connector ? [{ connector, radio }] : [];
   });
 }
 

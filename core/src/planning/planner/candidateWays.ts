@@ -97,8 +97,7 @@ function distributors(request: PlanRequest): WayOut[] {
 /** An aerial for every socket of a transmitter that has none. */
 function aerials(request: PlanRequest): WayOut[] {
   const { open } = aerialSockets(assemble({ ...emptyBuild, slots: request.slots }, request.catalogue));
-  const count = open.length;
-  return count > 0 ? added(request, { kind: 'antenna', stem: 'ANT', count }) : [];
+  return open.length > 0 ? added(request, { kind: 'antenna', stem: 'ANT', count: open.length }) : [];
 }
 
 /** So many more of each model of a kind; what lies in the Stores first. */

@@ -74,10 +74,11 @@ export function standingOf({ sound, nominal }: GoodCircuit, probed: Probed, scal
     return { portV: 0, least: scale.roomV(onCopper(mode), 0, mode), volts, amps, copperA: scale.mostA(mode) };
   }
   const between = nominal.whole.between(black, red);
-  const { portV, volts: settled } = scale.settled(between?.port ?? null, mode);
+  const settled = between && scale.settled(between.port, mode);
+  const portV = settled ? settled.portV : scale.openV(mode);
   volts[red] = portV;
   for (const piece of nominal.whole.pieces) {
-    if (nominal.whole.hangTogether(piece, black)) volts[piece] = between ? settled![between.nodeOf(piece)]! : 0;
+    if (nominal.whole.hangTogether(piece, black)) volts[piece] = settled?.volts[between!.nodeOf(piece)] ?? 0;
     else if (nominal.whole.hangTogether(piece, red)) volts[piece] = portV;
   }
   return { portV, least: scale.leastRoomV(portV, mode), volts, amps: ampsIn(sound, volts), copperA: 0 };

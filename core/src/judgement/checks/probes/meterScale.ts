@@ -53,15 +53,10 @@ export class MeterScale {
     this.mostOhms = Math.max(...Object.values(this.ohmsAt).map((at) => at(0)));
   }
 
-  /**
-   * Once everything has settled.
-   * @param port Null where nothing can flow from probe to probe.
-   */
-  settled(port: PortCircuit | null, mode: ProbeMode): { portV: number; volts: Float64Array | null } {
-    const { limitV } = this.source(mode);
-    if (!port) return { portV: limitV, volts: null };
+  /** Once everything has settled. */
+  settled(port: PortCircuit, mode: ProbeMode): { portV: number; volts: Float64Array } {
     const { portV, volts } = solvePort(port, this.drive(mode), () => null);
-    return { portV: Math.min(portV, limitV), volts };
+    return { portV: Math.min(portV, this.openV(mode)), volts };
   }
 
   /** The volts where nothing can flow from probe to probe. */
